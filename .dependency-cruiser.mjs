@@ -1,0 +1,32 @@
+const only = (name, from, allowed) => ({
+  name,
+  severity: 'error',
+  from: { path: `^${from}/`, pathNot: '\\.test\\.tsx?$' },
+  to: { path: '^(core|contract|server|web|demo|bench|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
+})
+
+export default {
+  forbidden: [
+    only('core-stands-alone', 'core', []),
+    only('contract-knows-core', 'contract', ['core']),
+    only('server-knows-core-and-contract', 'server', ['core', 'contract', 'demo']),
+    only('web-knows-core-and-contract', 'web', ['core', 'contract']),
+    only('demo-knows-core-and-contract', 'demo', ['core', 'contract']),
+    { name: 'only-main-reads-demo', severity: 'error', from: { path: '^server/', pathNot: '(main|\\.test)\\.ts$' }, to: { path: '^demo/' } },
+    {
+      name: 'core-uses-small-pure-packages',
+      severity: 'error',
+      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(zod|dinero\\.js)/' },
+    },
+    { name: 'core-does-no-io', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    { name: 'no-circles', severity: 'error', from: { pathNot: '^server/(app|routes)' }, to: { circular: true, dependencyTypesNot: ['type-only'] } },
+  ],
+  options: {
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.json' },
+    doNotFollow: { path: 'node_modules' },
+    exclude: { path: '(^dist|^data)' },
+    enhancedResolveOptions: { exportsFields: ['exports'], conditionNames: ['import', 'node', 'default', 'types'] },
+  },
+}

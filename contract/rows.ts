@@ -1,0 +1,191 @@
+import { z } from 'zod'
+import { isPartKind } from '../core/identity/part-kinds.ts'
+import { isCurrency } from '../core/money/money.ts'
+import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
+import { GRADES } from '../core/quantity/grade.ts'
+import { wirePortSchema } from './wire.ts'
+
+const id = z.string().min(1).max(80)
+const name = z.string().trim().min(1, 'Give it a name.').max(120)
+const text = z.string().max(2000)
+export const currencySchema = z.string().refine(isCurrency, 'Use an ISO 4217 currency code, such as EUR.')
+const minor = z.number().int().min(-1e12).max(1e12)
+const amount = minor.nonnegative('An amount cannot be negative.')
+const day = z.iso.date('Use a date such as 2026-03-14.')
+const year = z.number().int().min(1880).max(2100)
+const version = z.number().int().positive()
+
+export const partInput = z.strictObject({
+  id: id.optional(),
+  kind: z.string().refine(isPartKind, 'Choose a kind of part.'),
+  name,
+  ownerId: id.nullish(),
+  isDefault: z.boolean().optional(),
+  fromYear: year.nullish(),
+  toYear: year.nullish(),
+  massG: z.number().int().nonnegative().nullish(),
+  note: text.nullish(),
+  ports: z.array(wirePortSchema).max(20).optional(),
+  numbers: z
+    .array(z.strictObject({ issuer: name, number: name }))
+    .max(20)
+    .optional(),
+  supersessions: z
+    .array(z.strictObject({ issuer: name, old: name, new: name, oneWay: z.boolean().default(false) }))
+    .max(50)
+    .optional(),
+  said: z.strictObject({ grade: z.enum(GRADES).optional(), by: text.optional(), source: text.optional(), day: day.optional() }).optional(),
+})
+export const partPatch = z.strictObject({
+  version,
+  kind: partInput.shape.kind.optional(),
+  name: name.optional(),
+  ownerId: id.nullish(),
+  isDefault: z.boolean().optional(),
+  fromYear: year.nullish(),
+  toYear: year.nullish(),
+  massG: partInput.shape.massG,
+  note: text.nullish(),
+})
+
+export const claimInput = z.strictObject({
+  portId: z.string().min(1).max(200),
+  field: z.string().min(1).max(60),
+  typed: z.string().min(1, 'Type what was measured.').max(20_000).optional(),
+  value: z.unknown().optional(),
+  plusMinus: z.number().nonnegative().nullish(),
+  method: z.string().nullish(),
+  grade: z.enum(GRADES).default('measured'),
+  by: text.nullish(),
+  source: text.nullish(),
+  day: day.nullish(),
+  /** This very part, in this build; absent = one like it. */
+  build: id.nullish(),
+  thisVeryPart: z.boolean().default(false),
+})
+
+export const supplierInput = z.strictObject({
+  id: id.optional(),
+  name,
+  place: text.nullish(),
+  currency: currencySchema,
+  minimumMinor: amount.default(0),
+  shippingMinor: amount.default(0),
+  freeOverMinor: amount.nullish(),
+})
+export const issuerInput = z.strictObject({ id: id.optional(), name, upper: z.boolean().default(true), noise: z.string().max(10).default(' .-') })
+export const rateInput = z.strictObject({
+  id: id.optional(),
+  fromCurrency: currencySchema,
+  toCurrency: currencySchema,
+  rate: z.number().positive('A rate is more than 0.').max(1e9),
+  day,
+  source: text.nullish(),
+})
+export const kitInput = z.strictObject({
+  id: id.optional(),
+  name,
+  supplierId: id.nullish(),
+  priceMinor: amount,
+  currency: currencySchema,
+  taxIncluded: z.boolean().default(true),
+  weightG: z.number().int().nonnegative().nullish(),
+  omits: text.nullish(),
+  note: text.nullish(),
+  items: z
+    .array(z.strictObject({ partId: id, quantity: z.number().int().positive().default(1) }))
+    .min(1, 'A kit holds at least one part.')
+    .max(100),
+})
+export const donorInput = z.strictObject({
+  id: id.optional(),
+  name,
+  place: text.nullish(),
+  currency: currencySchema,
+  priceMinor: amount.default(0),
+  fetchMinor: amount.default(0),
+  disposalMinor: amount.default(0),
+  scrapMinor: amount.default(0),
+  saleFee: z
+    .number()
+    .min(0)
+    .max(1)
+    .default(1 / 6),
+  note: text.nullish(),
+  items: z
+    .array(
+      z.strictObject({
+        partId: id,
+        quantity: z.number().int().positive().default(1),
+        stripHours: z.number().min(0).max(1000).default(0),
+        saleMinor: amount.default(0),
+        chance: z.number().min(0).max(1, 'A chance is from 0 to 1.').default(0),
+        sellingHours: z.number().min(0).max(1000).default(0),
+        held: z.boolean().default(false),
+      }),
+    )
+    .max(200),
+})
+export const offerInput = z.strictObject({
+  id: id.optional(),
+  partId: id,
+  supplierId: id,
+  issuer: name.nullish(),
+  number: name.nullish(),
+  description: text.nullish(),
+  priceMinor: amount,
+  currency: currencySchema,
+  taxIncluded: z.boolean().default(true),
+  pack: z.number().int().positive().default(1),
+  stock: z.number().int().nonnegative().nullish(),
+  leadDays: z.number().int().nonnegative().nullish(),
+  condition: z.string().default('new'),
+})
+
+export const buildInput = z.strictObject({
+  id: id.optional(),
+  name,
+  recipientId: id.nullish(),
+  why: text.nullish(),
+  use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).nullish(),
+  currency: currencySchema,
+  taxRate: z.number().min(0).max(1, 'Write 21 % as 0.21.').default(0),
+  labourRateMinor: amount.default(0),
+  contingency: z.number().min(0).max(5).default(0.2),
+  likeForLikeMinor: amount.nullish(),
+  mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).default([]),
+  inspection: z.boolean().nullish(),
+  school: z.enum(['keep', 'set-back']).default('keep'),
+  maxSuppliers: z.number().int().positive().nullish(),
+  maxDonors: z.number().int().nonnegative().nullish(),
+})
+/** Every field optional, without defaults: what is absent stays as it is. */
+const patchOf = <S extends z.ZodRawShape>(shape: S) =>
+  z.strictObject({
+    version,
+    ...Object.fromEntries(
+      Object.entries(shape)
+        .filter(([key]) => key !== 'id')
+        .map(([key, schema]) => [key, (schema instanceof z.ZodDefault ? (schema.unwrap() as z.ZodType) : (schema as z.ZodType)).optional()]),
+    ),
+  })
+export const buildPatch = patchOf(buildInput.shape)
+export const supplierPatch = patchOf(supplierInput.shape)
+export const issuerPatch = patchOf(issuerInput.shape)
+export const ratePatch = patchOf(rateInput.shape)
+export const kitPatch = patchOf(kitInput.shape)
+export const donorPatch = patchOf(donorInput.shape)
+
+export const pairingChoice = z.strictObject({ engineId: id, transmissionId: id, inserted: z.array(id).nullish() })
+export const couplingChoiceInput = z.strictObject({ engineId: id, transmissionId: id, kind: z.string(), partId: id.nullable() })
+export const decisionInput = z.strictObject({
+  needId: z.string().min(1),
+  act: z.enum(['drop', 'price', 'estimate', 'keep']),
+  priceMinor: amount.nullish(),
+  source: text.nullish(),
+  note: text.nullish(),
+})
+export const lockInput = z
+  .strictObject({ way: z.enum(['in', 'out']), candidate: z.string().nullish(), bundle: z.string().nullish(), supplierId: id.nullish() })
+  .refine((lock) => [lock.candidate, lock.bundle, lock.supplierId].filter(Boolean).length === 1, 'Lock one offer, bundle or supplier.')
+export const settingsInput = z.strictObject({ lengthUnit: z.enum(['mm', 'in']).optional(), tolerances: z.record(z.string(), z.number().finite().nullable()).optional() })

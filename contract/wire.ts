@@ -1,0 +1,95 @@
+import { z } from 'zod'
+import { TOLERANCES } from '../core/joints/tolerances.ts'
+import type { FieldWords } from '../core/ports/field.ts'
+import { PORT_KINDS, type PortKindName } from '../core/ports/index.ts'
+import type { Part, Port } from '../core/ports/port.ts'
+import type { Claim } from '../core/quantity/claim.ts'
+import { GRADES } from '../core/quantity/grade.ts'
+import { METHODS } from '../core/quantity/methods.ts'
+
+const methodIds = Object.keys(METHODS) as [keyof typeof METHODS, ...(keyof typeof METHODS)[]]
+
+/** One stated value: grade defaults to heard. */
+export const statedSchema = z.strictObject({
+  value: z.unknown(),
+  plusMinus: z.number().nonnegative().optional(),
+  method: z.enum(methodIds).optional(),
+  grade: z.enum(GRADES).optional(),
+})
+
+const fieldSchema = z.union([statedSchema, z.array(statedSchema).min(1).max(50)])
+
+/** A port on the wire: fields by name, coordinates in the train frame, nothing mirrored. */
+export const wirePortSchema = z
+  .strictObject({
+    kind: z.enum(Object.keys(PORT_KINDS) as [PortKindName, ...PortKindName[]]),
+    slot: z.string().min(1).max(60).default('main'),
+    looks: z.enum(['forward', 'rearward']).optional(),
+    fields: z.record(z.string(), fieldSchema).default({}),
+  })
+  .superRefine((port, ctx) => {
+    const words = PORT_KINDS[port.kind].fields as Record<string, FieldWords<unknown>>
+    for (const [name, stated] of Object.entries(port.fields)) {
+      const field = words[name]
+      if (!field) {
+        ctx.addIssue({ code: 'custom', path: ['fields', name], message: `A ${port.kind} has no field "${name}". It has: ${Object.keys(words).join(', ')}.` })
+        continue
+      }
+      const list = Array.isArray(stated) ? stated : [stated]
+      list.forEach((one, i) => {
+        const checked = field.schema.safeParse(one.value)
+        if (!checked.success)
+          ctx.addIssue({
+            code: 'custom',
+            path: ['fields', name, ...(Array.isArray(stated) ? [i] : []), 'value'],
+            message: `${field.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}`,
+          })
+      })
+    }
+  })
+  .meta({ id: 'Port' })
+
+export type WirePort = z.infer<typeof wirePortSchema>
+
+export const wirePartSchema = z
+  .strictObject({ id: z.string().min(1).max(80), kind: z.string().default('part'), name: z.string().optional(), ports: z.array(wirePortSchema).max(40) })
+  .meta({ id: 'Part' })
+export type WirePart = z.infer<typeof wirePartSchema>
+
+export const tolerancesSchema = z.partialRecord(z.enum(Object.keys(TOLERANCES) as [keyof typeof TOLERANCES, ...(keyof typeof TOLERANCES)[]]), z.number().finite())
+
+export const limitsSchema = z.strictObject({ use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).optional() })
+
+/** Wire part to the core's: every stated value becomes a claim. */
+export function toCorePart(part: WirePart): Part {
+  const used = new Map<string, number>()
+  return {
+    id: part.id,
+    kind: part.kind,
+    name: part.name ?? part.id,
+    ports: part.ports.map((port) => {
+      const base = `${part.id}/${port.kind}/${port.slot}${port.looks ? `-${port.looks}` : ''}`
+      const count = (used.get(base) ?? 0) + 1
+      used.set(base, count)
+      return toCorePort(port, count > 1 ? `${base}-${count}` : base)
+    }),
+  }
+}
+
+export function toCorePort(port: WirePort, id: string): Port {
+  const claims = Object.fromEntries(
+    Object.entries(port.fields).map(([name, stated]) => [
+      name,
+      (Array.isArray(stated) ? stated : [stated]).map(
+        (one, i): Claim => ({
+          id: `${id}.${name}.${i}`,
+          value: one.value,
+          grade: one.grade ?? 'heard',
+          ...(one.plusMinus === undefined ? {} : { plusMinus: one.plusMinus }),
+          ...(one.method === undefined ? {} : { method: one.method }),
+        }),
+      ),
+    ]),
+  )
+  return { id, kind: port.kind, slot: port.slot, ...(port.looks ? { looks: port.looks } : {}), claims }
+}

@@ -1,0 +1,184 @@
+import type { Dowel, Hole } from '../ports/field.ts'
+import { boltPlay, dowelPlay, leastSquares, minimax, type Pair, type Placement, place, residual } from './placement.ts'
+import { SLACK } from './sheet.ts'
+
+/** Two holes further apart than this, mm, are not thought to be the same bolt. */
+const CAPTURE = 3
+/** Two pairs of holes whose distances differ by more than this, mm, do not suggest a placement. */
+const CHORD = 1
+
+export interface BoltMatch {
+  readonly a: number
+  readonly b: number
+  readonly residual: number
+  readonly play: number
+}
+
+/** How two patterns meet in the placement judged. */
+export interface PatternMatch {
+  readonly placement: Placement
+  /** Crank to shaft axis, mm, of the placement by dowels alone (bolts without dowels). */
+  readonly offsetMm: number
+  readonly turnDeg: number
+  readonly met: readonly BoltMatch[]
+  readonly missingA: readonly number[]
+  readonly missingB: readonly number[]
+  /** Met ÷ the larger count of holes that are not optional. */
+  readonly share: number
+  readonly quadrants: number
+  readonly byDowels: boolean
+  readonly dowelsMeet: boolean
+  /** Greatest dowel play, mm; negative when one is too tight. */
+  readonly dowelPlayMm: number
+  /** Greatest residual − play over the bolts met, mm. */
+  readonly worstMm: number
+}
+
+/**
+ * Searches the correspondence of two hole patterns. Step 1 places b on a by the dowels alone (by the bolts if there
+ * are none); step 2 finds the minimax of residual − play over the bolts with each dowel kept within its play, or,
+ * without dowels, with the axis kept within `axisMm` of step 1. Of several placements the one with most bolts, then least turn.
+ *
+ * @param axisMm how far the axis may stray without dowels, mm
+ */
+export function matchPatterns(a: readonly Hole[], b: readonly Hole[], dowelsA: readonly Dowel[], dowelsB: readonly Dowel[], axisMm: number): PatternMatch {
+  const byDowels = dowelsA.length >= 2 && dowelsB.length >= 2
+  const starts = byDowels ? dowelPlacements(dowelsA, dowelsB) : boltPlacements(a, b)
+  let best: PatternMatch | null = null
+  for (const start of starts) {
+    const match = evaluate(a, b, dowelsA, dowelsB, start, byDowels, axisMm)
+    if (best === null || isBetter(match, best)) best = match
+  }
+  return best ?? evaluate(a, b, dowelsA, dowelsB, { turn: 0, x: 0, y: 0 }, byDowels, axisMm)
+}
+
+function isBetter(one: PatternMatch, other: PatternMatch): boolean {
+  if (one.dowelsMeet !== other.dowelsMeet) return one.dowelsMeet
+  if (one.met.length !== other.met.length) return one.met.length > other.met.length
+  const turn = Math.abs(one.turnDeg) - Math.abs(other.turnDeg)
+  return Math.abs(turn) > 1e-6 ? turn < 0 : one.worstMm < other.worstMm - 1e-9
+}
+
+/** Each ordered choice of two dowels of b for the first two of a. */
+function dowelPlacements(a: readonly Dowel[], b: readonly Dowel[]): Placement[] {
+  const found: Placement[] = []
+  for (let i = 0; i < b.length; i++)
+    for (let j = 0; j < b.length; j++)
+      if (i !== j)
+        found.push(
+          leastSquares([
+            { a: a[0]!, b: b[i]!, play: 0 },
+            { a: a[1]!, b: b[j]!, play: 0 },
+          ]),
+        )
+  return found
+}
+
+/** Placements suggested by pairs of bolts with equal distances, refined over all holes they bring together; those with most meetings first. */
+function boltPlacements(a: readonly Hole[], b: readonly Hole[]): Placement[] {
+  const rough = new Map<string, { placement: Placement; count: number }>()
+  const consider = (placement: Placement): void => {
+    const key = `${Math.round(placement.turn * 500)},${Math.round(placement.x)},${Math.round(placement.y)}`
+    if (rough.has(key)) return
+    const pairs = nearest(a, b, placement, CAPTURE).map(([i, j]) => ({ a: a[i]!, b: b[j]!, play: 0 }))
+    rough.set(key, { placement: pairs.length > 1 ? leastSquares(pairs) : placement, count: pairs.length })
+  }
+  consider({ turn: 0, x: 0, y: 0 })
+  for (let i = 0; i < a.length; i++)
+    for (let j = i + 1; j < a.length; j++) {
+      const chordA = Math.hypot(a[i]!.x - a[j]!.x, a[i]!.y - a[j]!.y)
+      for (let k = 0; k < b.length; k++)
+        for (let l = 0; l < b.length; l++) {
+          if (k === l || Math.abs(chordA - Math.hypot(b[k]!.x - b[l]!.x, b[k]!.y - b[l]!.y)) > CHORD) continue
+          consider(
+            leastSquares([
+              { a: a[i]!, b: b[k]!, play: 0 },
+              { a: a[j]!, b: b[l]!, play: 0 },
+            ]),
+          )
+        }
+    }
+  const sorted = [...rough.values()].sort((p, q) => q.count - p.count || Math.abs(p.placement.turn) - Math.abs(q.placement.turn))
+  return sorted.slice(0, 24).map(({ placement }) => placement)
+}
+
+/** Pairs each hole of a with the nearest hole of b within reach, each hole used once, nearest first. */
+function nearest(a: readonly Hole[], b: readonly Hole[], placement: Placement, reach: number): [number, number][] {
+  const moved = b.map((hole) => place(placement, hole))
+  const near: { i: number; j: number; d: number }[] = []
+  for (let i = 0; i < a.length; i++)
+    for (let j = 0; j < b.length; j++) {
+      const d = Math.hypot(a[i]!.x - moved[j]!.x, a[i]!.y - moved[j]!.y)
+      if (d <= reach) near.push({ i, j, d })
+    }
+  near.sort((p, q) => p.d - q.d)
+  const usedA = new Set<number>(),
+    usedB = new Set<number>()
+  const pairs: [number, number][] = []
+  for (const { i, j } of near) {
+    if (usedA.has(i) || usedB.has(j)) continue
+    usedA.add(i)
+    usedB.add(j)
+    pairs.push([i, j])
+  }
+  return pairs
+}
+
+function evaluate(a: readonly Hole[], b: readonly Hole[], dowelsA: readonly Dowel[], dowelsB: readonly Dowel[], start: Placement, byDowels: boolean, axisMm: number): PatternMatch {
+  const dowels: Pair[] = byDowels ? pairDowels(dowelsA, dowelsB, start) : []
+  const dowelPlayMm = dowels.length > 0 ? Math.max(...dowels.map((pair) => pair.play)) : 0
+  const tightest = dowels.length > 0 ? Math.min(...dowels.map((pair) => pair.play)) : 0
+  const step1 = byDowels ? leastSquares(dowels) : start
+  const dowelsMeet =
+    byDowels && dowels.length === Math.max(dowelsA.length, dowelsB.length) && dowels.every((pair) => pair.play >= -SLACK && residual(step1, pair) <= pair.play + SLACK)
+  let chosen = nearest(a, b, step1, CAPTURE).filter(([i, j]) => boltPlay(a[i]!, b[j]!) > -Infinity)
+  let placement = step1
+  const held = byDowels ? { dowels } : { dowels: [], axis: { x: step1.x, y: step1.y, within: axisMm } }
+  const pairOf = ([i, j]: [number, number]): Pair => ({ a: a[i]!, b: b[j]!, play: boltPlay(a[i]!, b[j]!) })
+  // A bolt that cannot meet even in the best placement is given up, the worst first, and the rest fitted again.
+  for (;;) {
+    const pairs = chosen.map(pairOf)
+    placement = (byDowels && !dowelsMeet) || pairs.length === 0 ? step1 : minimax(pairs, held, step1).placement
+    const excess = pairs.map((pair) => residual(placement, pair) - pair.play)
+    const worst = Math.max(-Infinity, ...excess)
+    if (worst <= SLACK) break
+    chosen = chosen.filter((_, index) => excess[index] !== worst)
+  }
+  const met = chosen.map(([i, j]) => ({ a: i, b: j, residual: residual(placement, pairOf([i, j])), play: boltPlay(a[i]!, b[j]!) }))
+  const metA = new Set(met.map((m) => m.a)),
+    metB = new Set(met.map((m) => m.b))
+  const missing = (holes: readonly Hole[], set: Set<number>): number[] => holes.map((_, i) => i).filter((i) => !set.has(i) && !holes[i]!.optional)
+  const counted = (holes: readonly Hole[], set: Set<number>): number => holes.filter((hole, i) => !hole.optional || set.has(i)).length
+  return {
+    placement,
+    offsetMm: Math.hypot(step1.x, step1.y),
+    turnDeg: degrees(step1.turn),
+    met,
+    missingA: missing(a, metA),
+    missingB: missing(b, metB),
+    share: met.length / Math.max(1, counted(a, metA), counted(b, metB)),
+    quadrants: new Set(met.map((m) => quadrant(a[m.a]!))).size,
+    byDowels,
+    dowelsMeet,
+    dowelPlayMm: tightest < -SLACK ? tightest : dowelPlayMm,
+    worstMm: met.length > 0 ? Math.max(...met.map((m) => m.residual - m.play)) : Infinity,
+  }
+}
+
+/** Each dowel of b with the nearest of a. */
+function pairDowels(a: readonly Dowel[], b: readonly Dowel[], start: Placement): Pair[] {
+  const free = [...a]
+  return b.slice(0, a.length).map((dowel) => {
+    const moved = place(start, dowel)
+    free.sort((p, q) => Math.hypot(p.x - moved.x, p.y - moved.y) - Math.hypot(q.x - moved.x, q.y - moved.y))
+    const partner = free.shift()!
+    return { a: partner, b: dowel, play: dowelPlay(partner, dowel) }
+  })
+}
+
+const quadrant = (hole: Hole): number => (hole.x >= 0 ? 0 : 1) + (hole.y >= 0 ? 0 : 2)
+
+const degrees = (radians: number): number => {
+  const turned = (radians * 180) / Math.PI
+  return turned > 180 ? turned - 360 : turned <= -180 ? turned + 360 : turned
+}

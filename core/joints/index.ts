@@ -1,0 +1,33 @@
+import type { AnyPort } from '../ports/index.ts'
+import { blockFace } from './block-face.ts'
+import { crankFlange } from './crank-flange.ts'
+import { depth } from './depth.ts'
+import type { Joint, JointContext } from './joint.ts'
+import { pilot } from './pilot.ts'
+import { RecordSheet } from './record.ts'
+import type { Sheet } from './sheet.ts'
+import { arrange } from './side.ts'
+import { torque } from './torque.ts'
+import type { Verdict } from './verdict.ts'
+
+/** Every joint kind, in order of power flow. */
+export const JOINTS: readonly Joint[] = [blockFace, crankFlange, depth, pilot, torque]
+
+/** Finds a joint by its file name or its number; null when there is none. */
+export function jointNamed(name: string | number): Joint | null {
+  return JOINTS.find((joint) => joint.id === name || joint.number === Number(name)) ?? null
+}
+
+/** The dispatcher: orders the two sides, then runs the check on the sheet. False where the joint does not apply. */
+export function runJoint(joint: Joint, one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext, sheet: Sheet): boolean {
+  const { a, b } = arrange(one, other)
+  if (!joint.applies(a, b, ctx)) return false
+  joint.check(a, b, ctx, sheet)
+  return true
+}
+
+/** One joint as a record; null where it does not apply. */
+export function checkJoint(joint: Joint, one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext): Verdict | null {
+  const sheet = new RecordSheet()
+  return runJoint(joint, one, other, ctx, sheet) ? sheet.verdict(joint.id) : null
+}

@@ -1,0 +1,29 @@
+import type { CompiledPart } from '../ports/index.ts'
+import type { Sheet } from './sheet.ts'
+import type { Side } from './side.ts'
+import type { Tolerances } from './tolerances.ts'
+
+export type Use = 'road' | 'delivery' | 'towing' | 'trail' | 'track'
+export type PlacementSchool = 'keep' | 'set-back'
+
+/** What every check may read beside its two sides. */
+export interface JointContext {
+  /** Plates and spacers between engine and transmission, in order of power flow. */
+  readonly stack: readonly CompiledPart[]
+  readonly tolerances: Tolerances
+  readonly use?: Use | undefined
+  readonly placement?: PlacementSchool | undefined
+}
+
+/** One kind of joint: when it applies, and its check, written once for both sheets. */
+export interface Joint {
+  readonly id: string
+  readonly number: number
+  /** Column head. */
+  readonly short: string
+  readonly title: string
+  /** What decides it and how, in a sentence. */
+  readonly decides: string
+  readonly applies: (a: Side, b: Side, ctx: JointContext) => boolean
+  readonly check: (a: Side, b: Side, ctx: JointContext, sheet: Sheet) => void
+}

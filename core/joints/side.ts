@@ -1,0 +1,74 @@
+import { type AnyPort, type Compiled, PORT_KINDS, type PortKindName } from '../ports/index.ts'
+
+/** All ports at one end of a joint, one slot per kind; a kind nobody named is its stand-in with every field unknown. */
+export interface Side {
+  face: Compiled<'face'>
+  plate: Compiled<'plate'>
+  crankFlange: Compiled<'crank-flange'>
+  spacer: Compiled<'spacer'>
+  flywheel: Compiled<'flywheel'>
+  flangeBolts: Compiled<'flange-bolts'>
+  ring: Compiled<'ring'>
+  starter: Compiled<'starter'>
+  pilotBore: Compiled<'pilot-bore'>
+  pilotPiece: Compiled<'pilot-piece'>
+  inputShaft: Compiled<'input-shaft'>
+  discHub: Compiled<'disc-hub'>
+  coverFingers: Compiled<'cover-fingers'>
+  releaseBearing: Compiled<'release-bearing'>
+  engineOutput: Compiled<'engine-output'>
+  ratios: Compiled<'ratios'>
+  ratings: readonly Compiled<'ratings'>[]
+  originalStack: Compiled<'original-stack'>
+  axle: Compiled<'axle'>
+  tyre: Compiled<'tyre'>
+}
+
+const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude<keyof Side, 'ratings'>> = {
+  face: 'face',
+  plate: 'plate',
+  'crank-flange': 'crankFlange',
+  spacer: 'spacer',
+  flywheel: 'flywheel',
+  'flange-bolts': 'flangeBolts',
+  ring: 'ring',
+  starter: 'starter',
+  'pilot-bore': 'pilotBore',
+  'pilot-piece': 'pilotPiece',
+  'input-shaft': 'inputShaft',
+  'disc-hub': 'discHub',
+  'cover-fingers': 'coverFingers',
+  'release-bearing': 'releaseBearing',
+  'engine-output': 'engineOutput',
+  ratios: 'ratios',
+  'original-stack': 'originalStack',
+  axle: 'axle',
+  tyre: 'tyre',
+}
+
+export function emptySide(): Side {
+  const side: Record<string, unknown> = { ratings: [] }
+  for (const [kind, slot] of Object.entries(SLOTS)) side[slot] = PORT_KINDS[kind as PortKindName].missing
+  return side as unknown as Side
+}
+
+/** Puts ports on a side, the first of each kind; ratings gather. */
+export function sideOf(ports: readonly AnyPort[]): Side {
+  const side = emptySide() as unknown as Record<string, AnyPort | AnyPort[]>
+  for (const port of ports) {
+    if (port.kind === 'outline') continue
+    if (port.kind === 'ratings') (side['ratings'] as AnyPort[]).push(port)
+    else if (!(side[SLOTS[port.kind]] as AnyPort).present) side[SLOTS[port.kind]] = port
+  }
+  return side as unknown as Side
+}
+
+/**
+ * Orders two lists of ports into the engine side and the gearbox side: what looks rearward is a, forward b,
+ * the rest goes to the end that carries its kind. So a joint reads the same whichever way it was asked.
+ */
+export function arrange(one: readonly AnyPort[], other: readonly AnyPort[]): { a: Side; b: Side } {
+  const all = [...one, ...other].sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0))
+  const isEngineSide = (port: AnyPort): boolean => (port.looks === null ? PORT_KINDS[port.kind].end === 'engine' : port.looks === 'rearward')
+  return { a: sideOf(all.filter(isEngineSide)), b: sideOf(all.filter((port) => !isEngineSide(port))) }
+}

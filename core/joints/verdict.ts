@@ -1,0 +1,111 @@
+import type { Grade } from '../quantity/grade.ts'
+
+/** Joint codes in order of gravity; a joint is the greatest code of its limits. */
+export const CODES = ['fits', 'work', 'bridge', 'unmeasured', 'clash'] as const
+export type Code = (typeof CODES)[number]
+export const FITS = 0
+export const WORK = 1
+export const BRIDGE = 2
+export const UNMEASURED = 3
+export const CLASH = 4
+
+/** Something to do, when a limit asks for work. */
+export interface Task {
+  readonly id: string
+  readonly words: string
+  readonly hours: number
+  readonly skills: readonly ('weld' | 'machine' | 'mechanic')[]
+  readonly reversible: boolean
+  /** Shown at the step, once. */
+  readonly caution?: string
+}
+
+/** What a failed limit becomes: a code, with the task or the kinds of piece that cure it. */
+export interface Outcome {
+  readonly code: typeof WORK | typeof BRIDGE | typeof CLASH
+  readonly words: string
+  readonly task?: Task
+  readonly pieces?: readonly string[]
+}
+
+/** A limit declared once per joint; checks pass the window, the sheet judges. */
+export interface Limit {
+  readonly id: string
+  readonly label: string
+  readonly unit: string
+  /** Judged at worst case; an unknown ± straddles. */
+  readonly damage?: boolean
+  readonly below?: Outcome
+  readonly above?: Outcome
+  /** Where a miss by no more than `within` has a milder outcome (nominal). */
+  readonly near?: { readonly within: number; readonly outcome: Outcome }
+}
+
+export interface TermRecord {
+  readonly sign: 1 | -1
+  readonly label: string
+  readonly part: string
+  readonly port: string
+  readonly field: string
+  readonly value: number | null
+  readonly plusMinus: number | null
+  readonly grade: Grade | null
+}
+
+export interface LimitRecord {
+  readonly id: string
+  readonly label: string
+  readonly at?: string
+  readonly unit: string
+  readonly terms: readonly TermRecord[]
+  readonly value: number | null
+  readonly plusMinus: number | null
+  readonly rootSumSquare: number | null
+  readonly low: number | null
+  readonly high: number | null
+  readonly margin: number | null
+  readonly worstMargin: number | null
+  readonly damage: boolean
+  readonly code: Code
+  readonly words: string
+  readonly pieces: readonly string[]
+  readonly task?: Task
+}
+
+export interface MissingField {
+  readonly part: string
+  readonly partName: string
+  readonly port: string
+  readonly field: string
+  readonly label: string
+  readonly methods: readonly string[]
+  readonly minutes: number
+}
+
+export interface Shown {
+  readonly label: string
+  readonly value: number | string
+  readonly unit: string
+}
+
+/** The whole answer of one joint: what is shown, and what raises needs. */
+export interface Verdict {
+  readonly joint: string
+  readonly code: Code
+  readonly limits: readonly LimitRecord[]
+  readonly stated: number
+  readonly known: number
+  readonly agreed: number
+  readonly outside: number
+  /** likely: none outside and at least half known; doubtful: any outside; else open. */
+  readonly lean: 'likely' | 'doubtful' | 'open'
+  readonly missing: readonly MissingField[]
+  readonly minutes: number
+  /** Weakest grade leaned on; null when nothing is known. */
+  readonly evidence: Grade | null
+  readonly fields: readonly MissingField[]
+  readonly tasks: readonly Task[]
+  readonly pieces: readonly string[]
+  readonly shown: readonly Shown[]
+  readonly cautions: readonly string[]
+}

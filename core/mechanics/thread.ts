@@ -1,0 +1,12 @@
+/** Nominal Ø in mm of a thread written M10x1.25, M10, 3/8-16 or 7/16-20; NaN when it cannot be read. */
+export function threadDiameter(thread: string | null): number {
+  if (thread === null) return Number.NaN
+  const metric = /^\s*M(\d+(?:\.\d+)?)/i.exec(thread)
+  if (metric) return Number(metric[1])
+  const inch = /^\s*(?:(\d+)\/(\d+)|(\d+(?:\.\d+)?))\s*(?:"|in)?\s*-\s*\d+/.exec(thread)
+  if (!inch) return Number.NaN
+  return 25.4 * (inch[1] ? Number(inch[1]) / Number(inch[2]) : Number(inch[3]))
+}
+
+/** One spelling for comparing threads: upper case, `X` between, no spaces. */
+export const threadKey = (thread: string): string => thread.toUpperCase().replace(/[×*]/g, 'X').replace(/\s+/g, '').replace(/\.0$/, '')

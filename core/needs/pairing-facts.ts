@@ -1,0 +1,58 @@
+import { matchFaces } from '../joints/block-face.ts'
+import { TOLERANCES } from '../joints/tolerances.ts'
+import type { PairingResult } from '../pairing/pairing.ts'
+import type { Train } from '../pairing/train.ts'
+import { type CompiledPart, portOf } from '../ports/index.ts'
+import { FACT_KEYS, type Fact, type FactKey, type FactValue } from './facts.ts'
+
+export interface BriefFacts {
+  /** Kinds that must still work. */
+  readonly mustWork: readonly string[]
+  readonly inspection: boolean | null
+  /** Ids of parts the recipient already has. */
+  readonly recipients: ReadonlySet<string>
+}
+
+/** Facts that follow from a chosen pairing and the brief. */
+export function pairingFacts(train: Train, result: PairingResult, catalogue: readonly CompiledPart[], brief: BriefFacts): Fact[] {
+  const facts: Fact[] = []
+  const say = (key: FactKey, value: FactValue | null | undefined): void => {
+    if (value !== null && value !== undefined) facts.push({ key, value })
+  }
+  say('gearbox.type', portOf(train.transmission, 'ratios').type.v)
+  for (const kind of ['engine', 'transmission'] as const) {
+    say(`${kind}.part`, train[kind].id)
+    say(`${kind}.name`, train[kind].name)
+    say(`${kind}.recipients`, brief.recipients.has(train[kind].id))
+  }
+  const inserted = result.chosen.map((id) => catalogue.find((part) => part.id === id)).filter((part) => part !== undefined)
+  for (const part of train.coupling) {
+    const key = `coupling.${part.kind}` as FactKey
+    if (Object.hasOwn(FACT_KEYS, key)) say(key, (inserted.find((other) => other.kind === part.kind) ?? part).id)
+  }
+  if (inserted.length > 0) {
+    say('insert.parts', inserted.map((part) => part.id).join(' '))
+    say('insert.kinds', inserted.map((part) => part.kind).join(' '))
+  }
+  const plates = inserted.filter((part) => part.ports.some((port) => port.kind === 'plate'))
+  say('face.plates', plates.length)
+  faces(train, plates[0], say)
+  const flange = portOf(train.engine, 'crank-flange')
+  say('flange.bolts', flange.angles.v?.length)
+  say('flange.thread', flange.thread.v)
+  for (const kind of brief.mustWork) {
+    const key = `keep.${kind}` as FactKey
+    if (Object.hasOwn(FACT_KEYS, key)) say(key, true)
+  }
+  say('law.inspection', brief.inspection)
+  return facts
+}
+
+function faces(train: Train, plate: CompiledPart | undefined, say: (key: FactKey, value: FactValue | null | undefined) => void): void {
+  const block = portOf(train.engine, 'face', 'rearward')
+  const meeting = plate ? portOf(plate, 'face', 'forward') : portOf(train.transmission, 'face', 'forward')
+  say('face.thread', block.holes.v?.find((hole) => hole.thread)?.thread)
+  say('face.dowels', block.dowels.v?.length)
+  if (block.holes.v && meeting.holes.v) say('face.bolts', matchFaces(block, meeting, TOLERANCES.axisOffsetFitsMm.value).met.length)
+  else say('face.bolts', block.holes.v?.length)
+}

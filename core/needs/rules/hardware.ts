@@ -1,0 +1,52 @@
+import type { NewNeed } from '../need.ts'
+import type { Rule } from '../rule.ts'
+
+/** Dowels and bolts of each bolted joint. */
+export const hardware: Rule = {
+  id: 'hardware',
+  reads: ['face.bolts', 'face.dowels', 'face.thread', 'face.plates', 'flange.bolts', 'flange.thread', 'need:cover'],
+  adds: ['bell-bolt', 'dowel', 'flange-bolt', 'cover-bolt'],
+  run: ({ facts, has }) => {
+    const needs: NewNeed[] = []
+    const bolts = facts.count('face.bolts')
+    const plates = facts.count('face.plates') ?? 0
+    const thread = facts.text('face.thread')
+    const sets = 1 + plates
+    if (bolts !== undefined)
+      needs.push({
+        kind: 'bell-bolt',
+        place: 'face',
+        words: `Bell bolts${thread ? ` ${thread}` : ''}`,
+        quantity: bolts * sets,
+        why: [{ rule: 'hardware', words: plates > 0 ? `${bolts} at the block and ${bolts} at the bell of each plate` : `${bolts} bolts clamp the case` }],
+      })
+    needs.push({
+      kind: 'dowel',
+      place: 'face',
+      words: 'Dowels',
+      quantity: (facts.count('face.dowels') ?? 2) * sets,
+      why: [{ rule: 'hardware', words: 'Dowels locate the case on the crank axis; bolts only clamp' }],
+    })
+    const flange = facts.count('flange.bolts')
+    if (flange !== undefined) {
+      const size = facts.text('flange.thread')
+      needs.push({
+        kind: 'flange-bolt',
+        place: 'crank',
+        words: `Flange bolts${size ? ` ${size}` : ''}`,
+        quantity: flange,
+        why: [{ rule: 'hardware', words: "Every maker's bolt of the crank flange, new" }],
+        cautions: ["Right class and the maker's torque: a flywheel that comes loose kills."],
+      })
+    }
+    if (has('cover'))
+      needs.push({
+        kind: 'cover-bolt',
+        place: 'coupling',
+        words: 'Clutch cover bolts',
+        quantity: 6,
+        why: [{ rule: 'hardware', words: 'The cover is bolted to the flywheel', parent: 'cover/coupling/main' }],
+      })
+    return needs
+  },
+}

@@ -1,0 +1,22 @@
+import { jointNamed } from '../../joints/index.ts'
+import type { Rule } from '../rule.ts'
+
+/** Tasks that joints ask for, from the run that will be built. */
+export const jointWork: Rule = {
+  id: 'joint-work',
+  reads: ['joint:block-face', 'joint:crank-flange', 'joint:depth', 'joint:pilot'],
+  adds: ['work'],
+  run: ({ joints }) =>
+    joints.flatMap(({ joint, bare, closed }) =>
+      (closed ?? bare).tasks.map((task) => ({
+        kind: 'work',
+        place: joint,
+        slot: task.id,
+        words: task.words,
+        task,
+        waits: 'nothing' as const,
+        why: [{ rule: 'joint-work', joint, words: `${jointNamed(joint)?.title ?? joint} mates with this work${task.reversible ? '' : '; it cannot be undone'}` }],
+        cautions: task.caution ? [task.caution] : [],
+      })),
+    ),
+}

@@ -1,0 +1,52 @@
+import { type CompiledPart, portOf } from '../ports/index.ts'
+
+/** Kinds of the pieces between engine and transmission. */
+export const COUPLING_KINDS = ['separator', 'flywheel', 'flexplate', 'cover', 'disc', 'release-bearing', 'starter', 'pilot', 'converter'] as const
+export type CouplingKind = (typeof COUPLING_KINDS)[number]
+
+/** What a manual and an automatic need to be complete. A separator is used where the engine came with one. */
+export const COUPLING_SETS = {
+  manual: ['flywheel', 'cover', 'disc', 'release-bearing', 'pilot', 'starter'],
+  automatic: ['flexplate', 'converter', 'starter'],
+} as const satisfies Record<'manual' | 'automatic', readonly CouplingKind[]>
+
+export const isCouplingKind = (kind: string): kind is CouplingKind => (COUPLING_KINDS as readonly string[]).includes(kind)
+
+/** From the engine by default; the rest comes from the transmission. */
+const FROM_ENGINE: ReadonlySet<string> = new Set(['separator', 'flywheel', 'flexplate', 'pilot'])
+
+export interface CouplingSet {
+  readonly parts: readonly CompiledPart[]
+  /** Said beside the pairing: two starters, and the like. */
+  readonly notes: readonly string[]
+}
+
+/**
+ * The coupling set of an engine and a transmission: the separator, wheel, block starter and pilot that came with the
+ * engine, the rest with the transmission. Choices on the pairing replace by kind; given two starters the bell's is used.
+ *
+ * @param ofEngine coupling parts that came with the engine, at most one per kind
+ * @param ofTransmission coupling parts that came with the transmission
+ * @param chosen parts chosen on this pairing or from its kit, replacing by kind
+ */
+export function couplingSet(
+  transmission: CompiledPart,
+  ofEngine: readonly CompiledPart[],
+  ofTransmission: readonly CompiledPart[],
+  chosen: readonly CompiledPart[] = [],
+): CouplingSet {
+  const automatic = portOf(transmission, 'ratios').type.v === 'automatic'
+  const wanted: readonly CouplingKind[] = automatic ? COUPLING_SETS.automatic : COUPLING_SETS.manual
+  const notes: string[] = []
+  const parts: CompiledPart[] = []
+  for (const kind of ['separator', ...wanted] as const) {
+    const picked = chosen.find((part) => part.kind === kind)
+    const engines = ofEngine.find((part) => part.kind === kind)
+    const transmissions = ofTransmission.find((part) => part.kind === kind)
+    if (kind === 'starter' && !picked && engines && transmissions) notes.push(`Two starters are known: ${transmissions.name} of the bell is used, not ${engines.name}.`)
+    const part = picked ?? (FROM_ENGINE.has(kind) ? (engines ?? transmissions) : (transmissions ?? engines))
+    if (part) parts.push(part)
+    else if (kind !== 'separator') notes.push(`No ${kind.replace('-', ' ')} is named: its measurements count as not known.`)
+  }
+  return { parts, notes }
+}

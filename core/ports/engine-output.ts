@@ -1,0 +1,14 @@
+import { exact } from './field.ts'
+import { definePort } from './port.ts'
+
+/** What the engine puts out, net. */
+export const engineOutput = definePort({
+  kind: 'engine-output',
+  title: 'Engine output',
+  end: 'engine',
+  fields: {
+    peakTorqueNm: exact('Peak torque', 'N·m'),
+    peakTorqueRpm: exact('at', 'rpm'),
+    redlineRpm: exact('Redline', 'rpm'),
+  },
+})

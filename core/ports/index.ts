@@ -1,0 +1,78 @@
+import { axle } from './axle.ts'
+import { coverFingers } from './cover-fingers.ts'
+import { crankFlange } from './crank-flange.ts'
+import { discHub } from './disc-hub.ts'
+import { engineOutput } from './engine-output.ts'
+import { face } from './face.ts'
+import { flangeBolts } from './flange-bolts.ts'
+import { flywheel } from './flywheel.ts'
+import { inputShaft } from './input-shaft.ts'
+import { originalStack } from './original-stack.ts'
+import { outline } from './outline.ts'
+import { pilotBore } from './pilot-bore.ts'
+import { pilotPiece } from './pilot-piece.ts'
+import { plate } from './plate.ts'
+import type { CompiledPort, Part, PortKind } from './port.ts'
+import { ratings } from './ratings.ts'
+import { ratios } from './ratios.ts'
+import { releaseBearing } from './release-bearing.ts'
+import { ring } from './ring.ts'
+import { spacer } from './spacer.ts'
+import { starter } from './starter.ts'
+import { tyre } from './tyre.ts'
+
+/** Every port kind, by power flow. Adding a kind is adding a file and a line here. */
+export const PORT_KINDS = {
+  'engine-output': engineOutput,
+  face,
+  plate,
+  'crank-flange': crankFlange,
+  spacer,
+  flywheel,
+  'flange-bolts': flangeBolts,
+  ring,
+  starter,
+  'pilot-bore': pilotBore,
+  'pilot-piece': pilotPiece,
+  'input-shaft': inputShaft,
+  'disc-hub': discHub,
+  'cover-fingers': coverFingers,
+  'release-bearing': releaseBearing,
+  ratios,
+  ratings,
+  'original-stack': originalStack,
+  axle,
+  tyre,
+  outline,
+} as const
+
+export type PortKindName = keyof typeof PORT_KINDS
+export type Compiled<K extends PortKindName> = ReturnType<(typeof PORT_KINDS)[K]['compile']>
+export type AnyPort = CompiledPort & { readonly kind: PortKindName }
+
+export const isPortKind = (kind: string): kind is PortKindName => Object.hasOwn(PORT_KINDS, kind)
+
+export interface CompiledPart {
+  readonly id: string
+  readonly kind: string
+  readonly name: string
+  readonly ports: readonly AnyPort[]
+}
+
+/**
+ * Compiles every port of a part, choosing claims; `specimen` is this very part, where the build holds one.
+ * @throws Error on an unknown port kind
+ */
+export function compilePart(part: Part, specimen?: string): CompiledPart {
+  const ports = part.ports.map((port) => {
+    if (!isPortKind(port.kind)) throw new Error(`"${port.kind}" is not a port kind. Known: ${Object.keys(PORT_KINDS).join(', ')}.`)
+    return (PORT_KINDS[port.kind] as unknown as PortKind).compile(port, part, specimen) as AnyPort
+  })
+  return Object.freeze({ id: part.id, kind: part.kind, name: part.name, ports: Object.freeze(ports) })
+}
+
+/** The first port of a kind on a part, or the stand-in with every field unknown. */
+export function portOf<K extends PortKindName>(part: CompiledPart | null | undefined, kind: K, looks?: 'forward' | 'rearward'): Compiled<K> {
+  const found = part?.ports.find((port) => port.kind === kind && (looks === undefined || port.looks === looks))
+  return (found ?? PORT_KINDS[kind].missing) as unknown as Compiled<K>
+}

@@ -1,0 +1,91 @@
+import { parseQuantity, QuantityError } from '../quantity/units.ts'
+import { type Dowel, type FieldWords, type Hole, PROCESSES } from './field.ts'
+
+/**
+ * Reads what a person typed into a field's stored value. Lists are one item a line (or `;`):
+ * holes and dowels `x y Ø [M10x1.5] [pin] [optional] [milled]`, figures separated by spaces.
+ *
+ * @throws QuantityError saying what could not be read, where, and what to type
+ */
+export function parseTyped(words: FieldWords<unknown>, typed: string, lengthUnit: 'mm' | 'in' = 'mm'): unknown {
+  const text = typed.trim()
+  if (text === '') throw new QuantityError(`${words.label}: type a value, or leave the field out to say it is not known.`)
+  const unit = words.unit === 'mm' ? lengthUnit : undefined
+  switch (words.type) {
+    case 'number':
+      return parseQuantity(text, words.unit, unit)
+    case 'flag':
+      if (/^(yes|y|true|1)$/i.test(text)) return true
+      if (/^(no|n|false|0)$/i.test(text)) return false
+      throw new QuantityError(`${words.label}: type yes or no, not "${text}".`)
+    case 'word':
+      if (words.choices && !words.choices.includes(text)) throw new QuantityError(`${words.label}: choose one of ${words.choices.join(', ')}, not "${text}".`)
+      return text
+    case 'numbers':
+      return text
+        .split(/[\s;]+/)
+        .filter(Boolean)
+        .map((item) => parseQuantity(item, words.unit === '°' ? '°' : ''))
+    case 'holes':
+      return lines(text).map((line, i) => parseHole(line, i + 1, lengthUnit))
+    case 'dowels':
+      return /^none$/i.test(text)
+        ? []
+        : lines(text).map((line, i): Dowel => {
+            const { thread: _, optional: __, ...dowel } = parseHole(line, i + 1, lengthUnit)
+            return { ...dowel, ...(/\bpin\b/i.test(line) ? { pin: true } : {}) }
+          })
+    case 'points':
+      return lines(text).map((line, i) => {
+        const [x, y] = figures(line, 2, i + 1, lengthUnit)
+        return { x, y }
+      })
+  }
+}
+
+const lines = (text: string): string[] =>
+  text
+    .split(/[\n;]+/)
+    .map((line) => line.trim())
+    .filter(Boolean)
+
+function figures(line: string, count: number, number: number, unit: 'mm' | 'in'): number[] {
+  const items = line.split(/\s+/).slice(0, count)
+  if (items.length < count) throw new QuantityError(`Line ${number}, "${line}": type ${count === 3 ? 'x, y and Ø' : 'x and y'} separated by spaces.`)
+  return items.map((item) => parseQuantity(item, 'mm', unit))
+}
+
+function parseHole(line: string, number: number, unit: 'mm' | 'in'): Hole {
+  const [x, y, d] = figures(line, 3, number, unit) as [number, number, number]
+  if (d <= 0) throw new QuantityError(`Line ${number}: Ø must be more than 0.`)
+  const rest = line.split(/\s+/).slice(3)
+  const thread = rest.find((item) => /^M\d|^\d+\/\d+-\d+/i.test(item))
+  const process = PROCESSES.find((name) => rest.includes(name))
+  const known = rest.filter((item) => item === thread || item === process || /^(optional|pin)$/i.test(item))
+  if (known.length !== rest.length)
+    throw new QuantityError(
+      `Line ${number}: "${rest.find((item) => !known.includes(item))}" is not understood. After Ø write a thread (M10x1.5), optional, pin, or how it was cut (${PROCESSES.join(', ')}).`,
+    )
+  return { x, y, d, ...(thread ? { thread } : {}), ...(rest.includes('optional') ? { optional: true } : {}), ...(process ? { process } : {}) }
+}
+
+/** A stored value as it would be typed again. */
+export function printTyped(words: FieldWords<unknown>, value: unknown): string {
+  if (value === null || value === undefined) return ''
+  switch (words.type) {
+    case 'flag':
+      return value ? 'yes' : 'no'
+    case 'numbers':
+      return (value as number[]).join(' ')
+    case 'holes':
+      return (value as Hole[]).map((h) => [h.x, h.y, h.d, h.thread, h.optional ? 'optional' : undefined, h.process].filter((item) => item !== undefined).join(' ')).join('\n')
+    case 'dowels':
+      return (value as Dowel[]).length === 0
+        ? 'none'
+        : (value as Dowel[]).map((d) => [d.x, d.y, d.d, d.pin ? 'pin' : undefined, d.process].filter((item) => item !== undefined).join(' ')).join('\n')
+    case 'points':
+      return (value as { x: number; y: number }[]).map((p) => `${p.x} ${p.y}`).join('\n')
+    default:
+      return String(value)
+  }
+}

@@ -1,0 +1,19 @@
+import { flag, length } from './field.ts'
+import { definePort } from './port.ts'
+
+/**
+ * The bore that takes the pilot piece. Slot `crank`: lengths from the block face;
+ * slot `flange`: carried by a spacer or flywheel, lengths from the flange face F. + rearward.
+ */
+export const pilotBore = definePort({
+  kind: 'pilot-bore',
+  title: 'Pilot bore',
+  end: 'engine',
+  looks: 'rearward',
+  fields: {
+    finished: flag('Bore finished'),
+    boreMm: length('Bore Ø', { methods: ['micrometer', 'caliper'], minutes: 6 }),
+    mouthMm: length('Mouth of the bore'),
+    bottomMm: length('Bottom of the bore', { minutes: 6 }),
+  },
+})

@@ -1,0 +1,15 @@
+import { exact, word } from './field.ts'
+import { definePort } from './port.ts'
+
+/** A limit with its reference. Slot `speed…` holds a speed limit only, any other slot a torque limit. */
+export const ratings = definePort({
+  kind: 'ratings',
+  title: 'Rating',
+  end: 'gearbox',
+  fields: {
+    torqueNm: exact('Torque rating', 'N·m'),
+    reference: word('Rated at', ['engine', 'input shaft', 'turbine', 'output', 'axle']),
+    basis: word('Basis', ['nominal', 'peak']),
+    speedRpm: exact('Speed rating', 'rpm'),
+  },
+})

@@ -1,0 +1,14 @@
+import { exact, length } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The release bearing at rest, from the bell face, and the gap to the fingers it needs. */
+export const releaseBearing = definePort({
+  kind: 'release-bearing',
+  title: 'Release bearing',
+  end: 'gearbox',
+  fields: {
+    restMm: length('Bearing face at rest, from bell face'),
+    gapLowMm: exact('Least rest gap', 'mm'),
+    gapHighMm: exact('Greatest rest gap', 'mm'),
+  },
+})

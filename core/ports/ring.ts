@@ -1,0 +1,13 @@
+import { length } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The ring gear on a flywheel or flexplate, from the flange face F, + rearward. */
+export const ring = definePort({
+  kind: 'ring',
+  title: 'Ring gear',
+  end: 'gearbox',
+  fields: {
+    nearMm: length('Face nearest the pinion, from flange'),
+    widthMm: length('Tooth width', { methods: ['caliper'] }),
+  },
+})

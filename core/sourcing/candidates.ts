@@ -1,0 +1,310 @@
+import { type NumberVerdict, numberVerdict, type Supersession } from '../identity/supersession.ts'
+import { type Currency, convert, timesRate } from '../money/money.ts'
+import { paidPrice, type Rate, rateBetween } from '../money/offer-price.ts'
+import { constraintsOf, meets } from '../needs/meets.ts'
+import type { Need } from '../needs/need.ts'
+import type { Field } from '../ports/field.ts'
+import { type CompiledPart, PORT_KINDS } from '../ports/index.ts'
+import { GRADES, type Grade } from '../quantity/grade.ts'
+import type { Bundle, Candidate, Lock, Problem, Source, Supplier } from './problem.ts'
+
+export interface OfferRow {
+  readonly id: string
+  readonly partId: string
+  readonly supplierId: string
+  readonly issuerId: string | null
+  readonly normalised: string | null
+  readonly number: string | null
+  readonly description: string | null
+  readonly priceMinor: number
+  readonly currency: Currency
+  readonly taxIncluded: boolean
+  readonly pack: number
+  readonly stock: number | null
+  readonly leadDays: number | null
+  readonly condition: string
+}
+
+export interface KitRow {
+  readonly id: string
+  readonly name: string
+  readonly supplierId: string | null
+  readonly priceMinor: number
+  readonly currency: Currency
+  readonly taxIncluded: boolean
+  readonly weightG: number | null
+  readonly items: readonly { readonly id: string; readonly partId: string; readonly quantity: number }[]
+}
+
+export interface DonorRow {
+  readonly id: string
+  readonly name: string
+  readonly currency: Currency
+  readonly priceMinor: number
+  readonly fetchMinor: number
+  readonly disposalMinor: number
+  readonly scrapMinor: number
+  readonly saleFee: number
+  readonly items: readonly {
+    readonly id: string
+    readonly partId: string
+    readonly quantity: number
+    readonly stripHours: number
+    readonly saleMinor: number
+    readonly chance: number
+    readonly sellingHours: number
+    readonly held: boolean
+  }[]
+}
+
+export interface SupplierRow {
+  readonly id: string
+  readonly name: string
+  readonly currency: Currency
+  readonly minimumMinor: number
+  readonly shippingMinor: number
+  readonly freeOverMinor: number | null
+}
+
+export interface Decision {
+  readonly needId: string
+  readonly act: 'drop' | 'price' | 'estimate' | 'keep'
+  readonly priceMinor: number | null
+  readonly source: string | null
+}
+
+export interface Market {
+  readonly parts: ReadonlyMap<string, CompiledPart>
+  /** Issuer-qualified normalised numbers of each part. */
+  readonly numbers: ReadonlyMap<string, readonly string[]>
+  readonly supersessions: readonly Supersession[]
+  readonly offers: readonly OfferRow[]
+  readonly kits: readonly KitRow[]
+  readonly donors: readonly DonorRow[]
+  readonly suppliers: readonly SupplierRow[]
+  readonly rates: readonly Rate[]
+}
+
+export interface BuildMoney {
+  readonly currency: Currency
+  readonly taxRate: number
+  readonly labourRateMinor: number
+  readonly maxSuppliers?: number | null
+  readonly maxDonors?: number | null
+}
+
+/** What is shown of a source: candidate or bundle item. */
+export interface SourceInfo {
+  readonly id: string
+  readonly need: string
+  readonly source: Source | 'kit' | 'donor'
+  readonly words: string
+  readonly partId?: string
+  readonly supplierId?: string
+  readonly bundle?: string
+  readonly number: NumberVerdict
+  readonly numberShown?: string
+  /** Fields nobody has measured that the need asks about. */
+  readonly confirm: readonly string[]
+  readonly evidence: Grade | null
+  readonly leadDays?: number
+}
+
+export interface Gathered {
+  readonly problem: Problem
+  readonly sources: readonly SourceInfo[]
+  /** Offers, kits and donors that could not be candidates, with what to do. */
+  readonly excluded: readonly { readonly id: string; readonly why: string }[]
+}
+
+/**
+ * Gathers every candidate for the needs of a build: kept, typed, bought offers, kit and donor items, priced in the
+ * build's currency with tax. A part is a candidate if its kind is the need's and no constraint fails; one with unknown
+ * constraint fields is marked confirm.
+ */
+export function gatherCandidates(needs: readonly Need[], market: Market, build: BuildMoney, decisions: readonly Decision[], locks: readonly Lock[]): Gathered {
+  const wanted = needs.filter((need) => need.task === undefined)
+  const constrained = wanted.map((need) => ({ ...need, constraints: constraintsFor(need, market) }))
+  const sources: SourceInfo[] = []
+  const excluded: { id: string; why: string }[] = []
+  const candidates: Candidate[] = []
+  const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
+
+  for (const need of constrained) {
+    const decided = (act: Decision['act']) => decisions.find((decision) => decision.needId === need.id && decision.act === act)
+    const add = (id: string, source: Source, priceMinor: number, words: string): void => {
+      candidates.push({ id, need: need.id, source, priceMinor, pack: need.quantity })
+      sources.push({
+        id,
+        need: need.id,
+        source,
+        words,
+        number: { says: 'no number wanted' },
+        confirm: [],
+        evidence: null,
+        ...(need.wants && source === 'keep' ? { partId: need.wants } : {}),
+      })
+    }
+    if (need.keep || decided('keep')) add(`keep@${need.id}`, 'keep', 0, 'Kept from the recipient')
+    const typed = decided('price')
+    if (typed) add(`typed@${need.id}`, 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')
+  }
+
+  const byKind = new Map<string, typeof constrained>()
+  for (const need of constrained) byKind.set(need.kind, [...(byKind.get(need.kind) ?? []), need])
+  for (const offer of market.offers) {
+    const part = market.parts.get(offer.partId)
+    const supplier = supplierOf.get(offer.supplierId)
+    if (!part || !supplier) continue
+    for (const need of byKind.get(part.kind) ?? []) {
+      const answer = meets(part, need)
+      if (answer.meets === 'no') continue
+      const price = paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, market.rates)
+      const listed = inCurrency(offer.priceMinor, offer.currency, supplier.currency, market.rates)
+      if (price === null || listed === null) {
+        excluded.push({
+          id: offer.id,
+          why: `${supplier.name} asks ${offer.currency} for ${part.name}: no exchange rate to ${price === null ? build.currency : supplier.currency} is known. Add one in Settings.`,
+        })
+        continue
+      }
+      const id = `offer:${offer.id}@${need.id}`
+      candidates.push({
+        id,
+        need: need.id,
+        source: 'buy',
+        supplier: supplier.id,
+        priceMinor: price,
+        orderValueMinor: listed,
+        pack: offer.pack,
+        ...(offer.stock === null ? {} : { stock: offer.stock }),
+      })
+      const own = offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
+      sources.push({
+        ...sourceInfo(id, need, part, market, own),
+        source: 'buy',
+        words: `${part.name}, ${supplier.name}`,
+        supplierId: supplier.id,
+        confirm: answer.meets === 'confirm' ? answer.unknown : [],
+        ...(offer.number ? { numberShown: offer.number } : {}),
+        ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
+      })
+    }
+  }
+
+  const bundles: Bundle[] = []
+  for (const kit of market.kits) {
+    const price = paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, market.rates)
+    const supplier = kit.supplierId ? supplierOf.get(kit.supplierId) : undefined
+    const listed = supplier ? inCurrency(kit.priceMinor, kit.currency, supplier.currency, market.rates) : kit.priceMinor
+    if (price === null || listed === null) {
+      excluded.push({ id: kit.id, why: `${kit.name} is priced in ${kit.currency}: no exchange rate is known. Add one in Settings.` })
+      continue
+    }
+    const items = itemsFor(kit.items, `kit:${kit.id}`, 'kit', kit.name, constrained, market, sources)
+    if (items.every((item) => item.need === '')) continue
+    bundles.push({
+      id: `kit:${kit.id}`,
+      kind: 'kit',
+      ...(supplier ? { supplier: supplier.id } : {}),
+      priceMinor: price,
+      orderValueMinor: listed,
+      ...(kit.weightG === null ? {} : { weightG: kit.weightG }),
+      items,
+    })
+  }
+  for (const donor of market.donors) {
+    const money = (minor: number): number | null => inCurrency(minor, donor.currency, build.currency, market.rates)
+    const price = money(donor.priceMinor + donor.fetchMinor + donor.disposalMinor)
+    if (price === null) {
+      excluded.push({ id: donor.id, why: `${donor.name} is priced in ${donor.currency}: no exchange rate is known. Add one in Settings.` })
+      continue
+    }
+    const yields = itemsFor(donor.items, `donor:${donor.id}`, 'donor', donor.name, constrained, market, sources)
+    if (yields.every((item) => item.need === '')) continue
+    const items = yields.map((item, i) => {
+      const row = donor.items[i]!
+      const net = timesRate(money(row.saleMinor)!, row.chance * (1 - donor.saleFee)) - timesRate(build.labourRateMinor, row.sellingHours)
+      return { ...item, stripMinor: timesRate(build.labourRateMinor, row.stripHours), resaleMinor: Math.max(0, net), held: row.held }
+    })
+    bundles.push({ id: `donor:${donor.id}`, kind: 'donor', priceMinor: price, scrapMinor: money(donor.scrapMinor)!, items })
+  }
+
+  const problem: Problem = {
+    currency: build.currency,
+    needs: wanted.map((need) => ({ id: need.id, quantity: need.quantity })),
+    candidates,
+    bundles,
+    suppliers: market.suppliers.flatMap((supplier) => tariff(supplier, build, market.rates)),
+    limits: { ...(build.maxSuppliers ? { maxSuppliers: build.maxSuppliers } : {}), ...(build.maxDonors != null ? { maxDonors: build.maxDonors } : {}) },
+    locks,
+  }
+  return { problem, sources, excluded }
+}
+
+/** A part wanted by name brings the constraints of its own ports: met by it or one with equal ports. */
+function constraintsFor(need: Need, market: Market): Need['constraints'] {
+  if (need.constraints.length > 0 || need.wants === undefined) return need.constraints
+  const part = market.parts.get(need.wants)
+  return part ? constraintsOf(part) : []
+}
+
+function itemsFor(
+  rows: readonly { id: string; partId: string; quantity: number }[],
+  bundle: string,
+  source: 'kit' | 'donor',
+  name: string,
+  needs: readonly Need[],
+  market: Market,
+  sources: SourceInfo[],
+) {
+  return rows.map((row) => {
+    const part = market.parts.get(row.partId)
+    const fitting = part
+      ? needs.flatMap((need) => {
+          const answer = meets(part, need)
+          return answer.meets === 'no' ? [] : [{ need, answer }]
+        })
+      : []
+    const best = fitting[0]
+    if (!best || !part) return { id: row.id, need: '', quantity: row.quantity }
+    sources.push({
+      ...sourceInfo(`${bundle}\u0000${row.id}`, best.need, part, market, []),
+      source,
+      words: `${part.name}, ${name}`,
+      bundle,
+      confirm: best.answer.meets === 'confirm' ? best.answer.unknown : [],
+    })
+    return { id: row.id, need: best.need.id, quantity: row.quantity }
+  })
+}
+
+function sourceInfo(id: string, need: Need, part: CompiledPart, market: Market, own: readonly string[]): Omit<SourceInfo, 'source' | 'words' | 'confirm'> {
+  const offered = [...(market.numbers.get(part.id) ?? []), ...own]
+  const wanted = need.wants ? (market.numbers.get(need.wants) ?? []) : []
+  return { id, need: need.id, partId: part.id, number: numberVerdict(wanted, offered, market.supersessions), evidence: weakestGrade(part) }
+}
+
+/** Weakest grade among what is known of a part; null when nothing is. */
+export function weakestGrade(part: CompiledPart): Grade | null {
+  let weakest = GRADES.length as number
+  for (const port of part.ports)
+    for (const name of Object.keys(PORT_KINDS[port.kind].fields)) {
+      const { grade } = (port as unknown as Record<string, Field<unknown>>)[name]!
+      if (grade >= 0 && grade < weakest) weakest = grade
+    }
+  return GRADES[weakest as 0] ?? null
+}
+
+function inCurrency(minor: number, from: Currency, to: Currency, rates: readonly Rate[]): number | null {
+  const rate = rateBetween(rates, from, to)
+  return rate === null ? null : convert(minor, from, to, rate)
+}
+
+/** Shipping in the build's currency; thresholds stay as the supplier states prices. */
+function tariff(supplier: SupplierRow, build: BuildMoney, rates: readonly Rate[]): Supplier[] {
+  const charge = inCurrency(supplier.shippingMinor, supplier.currency, build.currency, rates)
+  if (charge === null) return []
+  const free = supplier.freeOverMinor === null ? [] : [{ id: 'free', chargeMinor: 0, fromMinor: supplier.freeOverMinor }]
+  return [{ id: supplier.id, ...(supplier.minimumMinor > 0 ? { minimumMinor: supplier.minimumMinor } : {}), shipping: [{ id: 'parcel', chargeMinor: charge }, ...free] }]
+}

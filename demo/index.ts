@@ -1,0 +1,114 @@
+import { DocumentWriter } from './document.ts'
+import { donors, kits, market } from './market.ts'
+import { adapters, trains } from './train.ts'
+
+/**
+ * The invented shop Skerry Works and its build Lantern, as one document in the export format. Deterministic.
+ * `scale` multiplies parts and offers, for benches.
+ */
+export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; tables: Record<string, Record<string, unknown>[]> } {
+  const doc = new DocumentWriter()
+  recipients(doc)
+  trains(doc)
+  adapters(doc)
+  // The disc Marlund superseded: the old number stands on the gearbox's own disc, the new one is what is sold.
+  doc.part('marlund-4-disc-20', 'disc', 'Marlund clutch disc 200, later')
+  doc.port('marlund-4-disc-20', 'disc-hub', 'main', { startMm: -6, endMm: 18 })
+  market(doc, 500 * scale, 150 * scale)
+  kits(doc)
+  donors(doc)
+  numbers(doc)
+  measurements(doc)
+  lantern(doc)
+  return { format: 'junket-build', version: 1, tables: doc.tables }
+}
+
+function recipients(doc: DocumentWriter): void {
+  doc.part('packet', 'vehicle', '1979 Marlund Packet van', { fromYear: 1979, toYear: 1979 })
+  doc.port('packet', 'axle', 'rear', { ratio: 4.11 })
+  doc.claim('packet/axle/rear', 'ladenKg', 1340, 'measured', { by: 'Ida', method: 'scale', day: '2026-10-03' })
+  doc.port('packet', 'tyre', 'rear', { marking: '185/80R14' }, { grade: 'measured', by: 'Ida' })
+  doc.port('packet', 'ratings', 'torque-axle', { torqueNm: 4400, reference: 'axle', basis: 'peak' })
+  doc.port('packet', 'outline', 'main', { layout: 'lengthwise' }, { grade: 'measured', by: 'Ida' })
+  for (const [field, mm] of [
+    ['blockFaceMm', 640],
+    ['frontAxleMm', 300],
+    ['firewallMm', 812],
+    ['rearAxleMm', 2640],
+  ] as const)
+    doc.claim('packet/outline/main', field, mm, 'measured', { by: 'Ida', method: 'tape-bay', day: '2026-10-03' })
+  doc.part('lugger', 'vehicle', '1984 Kessarn Lugger pickup', { fromYear: 1984, toYear: 1984 })
+  doc.port('lugger', 'axle', 'rear', { ratio: 3.9, ladenKg: 1500 }, { grade: 'catalogue' })
+  doc.port('lugger', 'tyre', 'rear', { marking: '195/75R15' }, { grade: 'catalogue' })
+  doc.port('lugger', 'outline', 'main', { layout: 'lengthwise' }, { grade: 'catalogue' })
+}
+
+function numbers(doc: DocumentWriter): void {
+  doc.number('marlund-4-disc', 'MLD', '417.18')
+  doc.number('marlund-4-disc-20', 'MLD', '417.20')
+  doc.add('supersession', { id: 'supersession-disc', partId: 'marlund-4-disc', issuerId: 'issuer-MLD', oldNumber: '417.18', newNumber: '417.20', oneWay: true })
+  doc.number('marlund-4-cover', 'MLD', '417.02')
+  doc.number('marlund-4-release-bearing', 'MLD', '417.08')
+  doc.number('marlund-4-starter', 'MLD', '455.10')
+  doc.number('wick-2-flywheel', 'KSN', '311.2')
+  doc.number('wick-2-pilot', 'KSN', '311.9')
+  doc.number('plate-w2-12', 'TSL', '12.04')
+  doc.number('plate-w1-16', 'TSL', '16.04')
+  doc.number('plate-q-14', 'TSL', '14.02')
+  doc.number('spacer-4', 'TSL', '16.05')
+  doc.number('plate-w2-12b', 'BRM', 'W2-12')
+  doc.add('offer', {
+    id: 'offer-disc-later',
+    partId: 'marlund-4-disc-20',
+    supplierId: 'harbour',
+    issuerId: 'issuer-MLD',
+    number: 'MLD 417.20',
+    normalised: '41720',
+    description: 'Clutch disc 200',
+    priceMinor: 7900,
+    currency: 'EUR',
+    taxIncluded: true,
+    pack: 1,
+    stock: 6,
+    leadDays: 2,
+    condition: 'new',
+  })
+}
+
+/** What the shop measured itself; one overturns hearsay. */
+function measurements(doc: DocumentWriter): void {
+  const bench: readonly (readonly [port: string, field: string, value: number, method: string, by: string])[] = [
+    ['wick-2/crank-flange/main', 'proudMm', 14.72, 'bar-caliper', 'Ida'],
+    ['wick-2/pilot-bore/crank', 'boreMm', 25.001, 'micrometer', 'Bram'],
+    ['marlund-4/input-shaft/main', 'tipMm', -14.05, 'bar-caliper', 'Bram'],
+    ['marlund-4/input-shaft/main', 'noseMm', 14.999, 'micrometer', 'Bram'],
+    ['marlund-4-starter/starter/main', 'pinionMm', 22.95, 'bar-caliper', 'Tove'],
+    ['hob/crank-flange/main', 'proudMm', 4.18, 'bar-caliper', 'Ida'],
+  ]
+  for (const [port, field, value, method, by] of bench) doc.claim(port, field, value, 'measured', { method, by })
+  doc.claim('marlund-4/ratings/torque', 'torqueNm', 260, 'heard', { source: 'Kit seller, who sells it', by: 'Tove' })
+  doc.claim('wick-2/crank-flange/main', 'proudMm', 13, 'heard', { source: 'Advert', by: 'Tove' })
+}
+
+function lantern(doc: DocumentWriter): void {
+  doc.add('build', {
+    id: 'lantern',
+    name: 'Lantern',
+    recipientId: 'packet',
+    why: 'Frost split the block and no other can be had. Books weigh 700 kg and the ferry ramps are steep.',
+    use: 'delivery',
+    currency: 'EUR',
+    taxRate: 0.21,
+    labourRateMinor: 4800,
+    contingency: 0.22,
+    likeForLikeMinor: 295000,
+    mustWork: ['brake-assist', 'gauges', 'heater', 'speedometer'],
+    inspection: true,
+    school: 'keep',
+  })
+  doc.add('pairing', { id: 'lantern-pairing', buildId: 'lantern', engineId: 'wick-2', transmissionId: 'marlund-4', chosen: true, inserted: ['plate-w2-12'] })
+  const price = (needId: string, act: string, priceMinor: number, source: string): void =>
+    void doc.add('decision', { id: `decision-${needId.replaceAll('/', '-')}`, buildId: 'lantern', needId, act, priceMinor, source })
+  price('propshaft/driveline/main', 'estimate', 38000, 'Last two builds')
+  price('papers/papers/main', 'estimate', 9000, 'Registration office, by telephone')
+}

@@ -1,0 +1,279 @@
+import type { DocumentWriter } from './document.ts'
+import { drilled, outlineOf, PATTERNS, type Pattern, tapped } from './patterns.ts'
+
+interface Crank {
+  readonly count: number
+  readonly circleMm: number
+  readonly registerMm: number
+  readonly thread: string
+}
+
+interface EngineOf {
+  readonly id: string
+  readonly name: string
+  readonly years: readonly [number, number]
+  readonly pattern: Pattern
+  /** Flange proud of the block face, mm. */
+  readonly flange: number
+  readonly crank: Crank
+  readonly torque: readonly [nm: number, rpm: number, redline: number]
+  readonly size: readonly [length: number, height: number]
+  readonly nose: number
+  readonly ownerId?: string
+  readonly separator?: number
+  readonly automatic?: boolean
+  /** Pilot bore left unmeasured. */
+  readonly unmeasured?: boolean
+}
+
+const M10: Omit<Crank, 'count' | 'circleMm' | 'registerMm'> = { thread: 'M10x1.25' }
+
+/** Where the shaft parts stand behind the flange in every invented gearbox, mm: so what is said to fit computes as fitting. */
+const SHAFT = { mouthToBottom: 30.7, tip: -16.7, noseEnd: 3.3, splineStart: 17.3, splineEnd: 72.3, rest: 82.8, pinion: 20.2 }
+const WHEEL = { clutchFace: 28, ringRear: 18, ringWidth: 10, holes: 10.2 }
+
+const even = (count: number): number[] => Array.from({ length: count }, (_, i) => (360 / count) * i)
+
+/** Makes an engine with the coupling parts that came with it. */
+function engine(doc: DocumentWriter, e: EngineOf): void {
+  doc.part(e.id, 'engine', e.name, { fromYear: e.years[0], toYear: e.years[1], ownerId: e.ownerId })
+  doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2] })
+  doc.port(e.id, 'face', 'rear', { ...tapped(e.pattern), outline: outlineOf(e.pattern) }, { looks: 'rearward' })
+  doc.port(e.id, 'crank-flange', 'main', {
+    proudMm: e.flange,
+    angles: even(e.crank.count),
+    circleMm: e.crank.circleMm,
+    thread: e.crank.thread,
+    holeDepthMm: 20,
+    registerMm: e.crank.registerMm,
+    balance: 'zero',
+  })
+  doc.port(e.id, 'outline', 'main', { layout: 'lengthwise', lengthMm: e.size[0], heightMm: e.size[1] }, { grade: 'catalogue' })
+  const bore = doc.port(e.id, 'pilot-bore', 'crank', e.automatic ? { finished: false } : { boreMm: 25, mouthMm: e.flange })
+  if (!e.unmeasured && !e.automatic) {
+    doc.claim(bore, 'finished', true, 'maker')
+    doc.claim(bore, 'bottomMm', Number((e.flange - SHAFT.mouthToBottom).toFixed(2)), 'maker')
+  }
+  const wheel = e.automatic ? 'flexplate' : 'flywheel'
+  doc.part(`${e.id}-${wheel}`, wheel, `${e.name} ${wheel}`, { ownerId: e.id })
+  doc.port(`${e.id}-${wheel}`, 'flywheel', 'main', {
+    angles: even(e.crank.count),
+    circleMm: e.crank.circleMm,
+    holeMm: e.crank.thread.startsWith('M12') ? 12.2 : WHEEL.holes,
+    registerMm: e.crank.registerMm + 0.02,
+    outerMm: 282,
+    balance: 'zero',
+    ...(e.automatic ? {} : { clutchFaceMm: WHEEL.clutchFace }),
+  })
+  doc.port(`${e.id}-${wheel}`, 'flange-bolts', 'main', { thread: e.crank.thread, lengthMm: 25, clampedMm: 12, headMm: 17 })
+  doc.port(`${e.id}-${wheel}`, 'ring', 'main', { nearMm: WHEEL.ringRear, widthMm: WHEEL.ringWidth })
+  doc.port(`${e.id}-${wheel}`, 'ratings', 'speed', { speedRpm: e.torque[2] + 1200 })
+  if (e.separator) {
+    doc.part(`${e.id}-separator`, 'separator', `${e.name} separator plate`, { ownerId: e.id })
+    doc.port(`${e.id}-separator`, 'plate', 'main', { thicknessMm: e.separator })
+  }
+  if (!e.automatic) {
+    doc.part(`${e.id}-pilot`, 'pilot', `${e.name} pilot bearing`, { ownerId: e.id })
+    doc.port(`${e.id}-pilot`, 'pilot-piece', 'main', { type: 'bearing', outerMm: 25.018, boreMm: e.nose + 0.015, widthMm: 12, depthMm: 1 })
+  }
+}
+
+interface BoxOf {
+  readonly id: string
+  readonly name: string
+  readonly pattern: Pattern
+  /** Flange and plates of its original engine, mm. */
+  readonly original: readonly [flange: number, plates: number]
+  readonly nose: number
+  readonly gears: readonly number[]
+  readonly torqueNm: number
+  readonly speedRpm: number
+  readonly size: readonly [bell: number, length: number, height: number]
+  readonly ownerId?: string
+  readonly automatic?: boolean
+}
+
+/** Makes a gearbox with the clutch and starter that came with it. */
+function gearbox(doc: DocumentWriter, g: BoxOf): void {
+  const [flange, plates] = g.original
+  const behind = (place: number): number => Number((flange - plates + place).toFixed(2))
+  doc.part(g.id, 'transmission', g.name, { ownerId: g.ownerId })
+  doc.port(g.id, 'face', 'front', { ...drilled(g.pattern), mayTurn: false, outline: outlineOf(g.pattern) }, { looks: 'forward' })
+  doc.port(g.id, 'ratios', 'main', { type: g.automatic ? 'automatic' : 'manual', gears: g.gears, ...(g.automatic ? { stall: 2.1 } : {}) })
+  doc.port(g.id, 'ratings', 'torque', { torqueNm: g.torqueNm, reference: g.automatic ? 'turbine' : 'engine', basis: 'nominal' })
+  doc.port(g.id, 'ratings', 'speed', { speedRpm: g.speedRpm })
+  doc.port(g.id, 'original-stack', 'main', { flangeMm: flange, platesMm: plates, spacersMm: 0 })
+  doc.port(g.id, 'outline', 'main', { bellMm: g.size[0], lengthMm: g.size[1], heightMm: g.size[2] }, { grade: 'catalogue' })
+  doc.part(`${g.id}-starter`, 'starter', `${g.name} starter`, { ownerId: g.id })
+  doc.port(`${g.id}-starter`, 'starter', 'main', { mount: 'bell', pinionMm: behind(SHAFT.pinion), throwMm: 12, way: 'forward' })
+  if (g.automatic) {
+    doc.part(`${g.id}-converter`, 'converter', `${g.name} converter`, { ownerId: g.id })
+    return
+  }
+  doc.port(g.id, 'input-shaft', 'main', {
+    noseMm: g.nose,
+    tipMm: behind(SHAFT.tip),
+    noseEndMm: behind(SHAFT.noseEnd),
+    splineStartMm: behind(SHAFT.splineStart),
+    splineEndMm: behind(SHAFT.splineEnd),
+  })
+  doc.part(`${g.id}-cover`, 'cover', `${g.name} clutch cover`, { ownerId: g.id })
+  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: 52 })
+  doc.port(`${g.id}-cover`, 'ratings', 'torque', { torqueNm: Math.round(g.torqueNm * 1.15), reference: 'engine', basis: 'nominal', speedRpm: 7500 })
+  doc.part(`${g.id}-disc`, 'disc', `${g.name} clutch disc`, { ownerId: g.id })
+  doc.port(`${g.id}-disc`, 'disc-hub', 'main', { startMm: -6, endMm: 18 })
+  doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, { ownerId: g.id })
+  doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', { restMm: behind(SHAFT.rest), gapLowMm: 1.5, gapHighMm: 4 })
+}
+
+/** Four engines in six year groups, four transmissions: each engine fits its own gearbox by its own numbers. */
+export function trains(doc: DocumentWriter): void {
+  engine(doc, {
+    id: 'hob',
+    name: 'Marlund Hob',
+    years: [1974, 1983],
+    pattern: PATTERNS.marlund,
+    flange: 4.2,
+    separator: 1.5,
+    crank: { ...M10, count: 6, circleMm: 64, registerMm: 36 },
+    torque: [118, 2800, 5200],
+    size: [505, 585],
+    nose: 15,
+    ownerId: 'packet',
+  })
+  engine(doc, {
+    id: 'wick-1',
+    name: 'Kessarn Wick, 1st',
+    years: [1984, 1990],
+    pattern: PATTERNS.wickFirst,
+    flange: 14.5,
+    crank: { ...M10, count: 8, circleMm: 72, registerMm: 40 },
+    torque: [158, 3000, 5800],
+    size: [540, 610],
+    nose: 15,
+  })
+  engine(doc, {
+    id: 'wick-2',
+    name: 'Kessarn Wick, 2nd',
+    years: [1991, 1997],
+    pattern: PATTERNS.wickSecond,
+    flange: 14.7,
+    crank: { ...M10, count: 8, circleMm: 72, registerMm: 40 },
+    torque: [172, 3200, 6000],
+    size: [540, 615],
+    nose: 15,
+  })
+  engine(doc, {
+    id: 'quill-early',
+    name: 'Sunagi Quill, early',
+    years: [1988, 1992],
+    pattern: PATTERNS.quill,
+    flange: 16.7,
+    crank: { ...M10, count: 6, circleMm: 70, registerMm: 38 },
+    torque: [151, 4000, 6400],
+    size: [490, 600],
+    nose: 17,
+  })
+  engine(doc, {
+    id: 'quill-late',
+    name: 'Sunagi Quill, late',
+    years: [1993, 1999],
+    pattern: PATTERNS.quill,
+    flange: 16.7,
+    crank: { ...M10, count: 6, circleMm: 70, registerMm: 38 },
+    torque: [163, 4200, 6600],
+    size: [495, 620],
+    nose: 17,
+    unmeasured: true,
+  })
+  engine(doc, {
+    id: 'anvil',
+    name: 'Dovrek Anvil',
+    years: [1990, 1998],
+    pattern: PATTERNS.anvil,
+    flange: 10,
+    crank: { count: 8, circleMm: 92, registerMm: 50, thread: 'M12x1.25' },
+    torque: [318, 2400, 4800],
+    size: [720, 680],
+    nose: 17,
+    automatic: true,
+  })
+  gearbox(doc, {
+    id: 'marlund-4',
+    name: 'Marlund 4-speed',
+    pattern: PATTERNS.marlund,
+    original: [4.2, 1.5],
+    nose: 15,
+    gears: [3.9, 2.26, 1.41, 1],
+    torqueNm: 210,
+    speedRpm: 6500,
+    size: [165, 515, 310],
+    ownerId: 'packet',
+  })
+  gearbox(doc, {
+    id: 'kessarn-5',
+    name: 'Kessarn 5-speed',
+    pattern: PATTERNS.wickSecond,
+    original: [14.7, 0],
+    nose: 15,
+    gears: [3.62, 2.08, 1.37, 1, 0.82],
+    torqueNm: 240,
+    speedRpm: 7000,
+    size: [170, 590, 320],
+  })
+  gearbox(doc, {
+    id: 'sunagi-5',
+    name: 'Sunagi 5-speed',
+    pattern: PATTERNS.quill,
+    original: [16.7, 0],
+    nose: 17,
+    gears: [3.48, 2.01, 1.38, 1, 0.85],
+    torqueNm: 205,
+    speedRpm: 7200,
+    size: [158, 560, 305],
+  })
+  gearbox(doc, {
+    id: 'dovrek-4a',
+    name: 'Dovrek 4-automatic',
+    pattern: PATTERNS.anvil,
+    original: [10, 0],
+    nose: 17,
+    gears: [2.74, 1.55, 1, 0.7],
+    torqueNm: 720,
+    speedRpm: 5600,
+    size: [190, 690, 390],
+    automatic: true,
+  })
+}
+
+/** Adapter plates, spacers and pilot pieces that somebody sells. */
+export function adapters(doc: DocumentWriter): void {
+  const plate = (id: string, name: string, thickness: number, front: Pattern, rear: Pattern, grade: 'maker' | 'catalogue', dowelled = true): void => {
+    doc.part(id, 'plate', name)
+    const source = grade === 'maker' ? 'Kit drawing' : 'Kit advert'
+    doc.port(id, 'plate', 'main', { thicknessMm: thickness }, { grade, source })
+    doc.port(id, 'face', 'front', dowelled ? drilled(front) : { holes: drilled(front).holes, dowels: [] }, { looks: 'forward', grade, source })
+    doc.port(id, 'face', 'rear', dowelled ? tapped(rear) : { holes: tapped(rear).holes, dowels: [] }, { looks: 'rearward', grade, source })
+  }
+  plate('plate-w2-12', 'Tessil plate 12 mm, Wick 2nd to Marlund', 12, PATTERNS.wickSecond, PATTERNS.marlund, 'maker')
+  plate('plate-w2-12b', 'Brimble plate 12 mm, Wick 2nd to Marlund', 12, PATTERNS.wickSecond, PATTERNS.marlund, 'catalogue', false)
+  plate('plate-w1-16', 'Tessil plate 16 mm, Wick 1st to Marlund', 16, PATTERNS.wickFirst, PATTERNS.marlund, 'maker')
+  plate('plate-q-14', 'Tessil plate 14 mm, Quill to Marlund', 14, PATTERNS.quill, PATTERNS.marlund, 'maker')
+  for (const [id, mm] of [
+    ['spacer-4', 4.2],
+    ['spacer-8', 8.4],
+  ] as const) {
+    doc.part(id, 'spacer', `Tessil crank spacer ${mm} mm, Wick`)
+    doc.port(id, 'spacer', 'main', { thicknessMm: mm }, { source: 'Kit drawing' })
+    doc.port(id, 'flywheel', 'front', { angles: even(8), circleMm: 72, holeMm: 10.2, registerMm: 40.02, outerMm: 104, balance: 'zero' }, { source: 'Kit drawing' })
+    doc.port(id, 'crank-flange', 'rear', { angles: even(8), circleMm: 72, thread: 'through', registerMm: 40, balance: 'zero' }, { source: 'Kit drawing' })
+    doc.port(id, 'flange-bolts', 'main', { thread: 'M10x1.25', lengthMm: 25 + Math.ceil(mm), headMm: 17 }, { source: 'Kit drawing' })
+  }
+  for (const [id, name, bore] of [
+    ['bush-15', 'Bronze pilot bush 25 on 15', 15.05],
+    ['bush-17', 'Bronze pilot bush 25 on 17', 17.05],
+  ] as const) {
+    doc.part(id, 'pilot', name)
+    doc.port(id, 'pilot-piece', 'main', { type: 'bush', outerMm: 25.02, boreMm: bore, widthMm: 14, depthMm: 1 })
+  }
+}

@@ -1,0 +1,13 @@
+import { defineConfig } from '@playwright/test'
+
+const FLAGS = ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run']
+
+export default defineConfig({
+  testDir: 'e2e',
+  testMatch: '*.spec.ts',
+  workers: 2,
+  fullyParallel: false,
+  timeout: 90_000,
+  outputDir: 'test-results/e2e',
+  use: { viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: FLAGS } },
+})

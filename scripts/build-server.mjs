@@ -1,0 +1,15 @@
+// Bundles the server and its workers into dist/server; packages stay in node_modules.
+import { build } from 'esbuild'
+
+await build({
+  entryPoints: { main: 'server/main.ts', 'solve-worker': 'server/jobs/solve-worker.ts' },
+  outdir: 'dist/server',
+  bundle: true,
+  splitting: true,
+  platform: 'node',
+  format: 'esm',
+  target: 'node20',
+  packages: 'external',
+  sourcemap: true,
+  logLevel: 'warning',
+})

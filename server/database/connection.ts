@@ -1,0 +1,43 @@
+import { mkdirSync } from 'node:fs'
+import { dirname } from 'node:path'
+import knexFactory, { type Knex } from 'knex'
+import * as createTables from './migrations/20261125_0001_create_tables.ts'
+
+/** Every migration, oldest first. Forward only. */
+const MIGRATIONS = [{ name: '20261125_0001_create_tables', ...createTables }]
+
+export type Database = Knex
+
+const snake = (name: string): string => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
+const camel = (name: string): string => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())
+const camelRow = (row: unknown): unknown =>
+  row !== null && typeof row === 'object' && !Array.isArray(row) ? Object.fromEntries(Object.entries(row).map(([key, value]) => [camel(key), value])) : row
+
+/** Opens (and makes) a database file, `:memory:` for tests, and brings it up to date. */
+export async function openDatabase(file: string): Promise<Database> {
+  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+  const knex = knexFactory({
+    client: 'better-sqlite3',
+    connection: { filename: file },
+    useNullAsDefault: true,
+    pool: {
+      min: 1,
+      max: 1,
+      afterCreate: (connection: { pragma: (text: string) => void }, done: (error: Error | null) => void) => {
+        for (const pragma of ['journal_mode = WAL', 'foreign_keys = ON', 'busy_timeout = 5000', 'synchronous = FULL']) connection.pragma(pragma)
+        done(null)
+      },
+    },
+    wrapIdentifier: (value, wrap) => (value === '*' ? wrap(value) : wrap(snake(value))),
+    postProcessResponse: (result) => (Array.isArray(result) ? result.map(camelRow) : camelRow(result)),
+    migrations: {
+      migrationSource: {
+        getMigrations: async () => MIGRATIONS,
+        getMigrationName: (migration: (typeof MIGRATIONS)[number]) => migration.name,
+        getMigration: async (migration: (typeof MIGRATIONS)[number]) => migration,
+      },
+    },
+  })
+  await knex.migrate.latest()
+  return knex
+}

@@ -1,0 +1,166 @@
+import type { Knex } from 'knex'
+import { v7 as uuidv7 } from 'uuid'
+import { ConflictError, MissingError } from '../errors.ts'
+import { shapeOf, type TableName } from './tables.ts'
+
+export type Row = { id: string; version: number } & Record<string, unknown>
+
+/** JSON columns hold `{v, data}`: v is the frozen shape the data was written in. */
+const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
+const unpack = (text: unknown): unknown => (typeof text === 'string' ? (JSON.parse(text) as { data: unknown }).data : null)
+
+function toRow(table: TableName, values: Record<string, unknown>): Record<string, unknown> {
+  const { json = [], flags = [] } = shapeOf(table)
+  const out: Record<string, unknown> = {}
+  for (const [key, value] of Object.entries(values)) {
+    if (value === undefined) continue
+    if (json.includes(key)) out[key] = value === null ? null : pack(value)
+    else if (flags.includes(key)) out[key] = value === null ? null : value ? 1 : 0
+    else out[key] = value
+  }
+  return out
+}
+
+function fromRow(table: TableName, row: Record<string, unknown>): Row {
+  const { json = [], flags = [] } = shapeOf(table)
+  const out: Record<string, unknown> = { ...row }
+  for (const key of json) out[key] = unpack(row[key])
+  for (const key of flags) out[key] = row[key] === null ? null : row[key] === 1
+  return out as Row
+}
+
+/**
+ * Reads and writes rows inside one transaction or outside any. Every write carries a version, and appends to the
+ * history who changed what from what to what.
+ */
+export class Store {
+  readonly knex: Knex
+  readonly who: string
+  constructor(knex: Knex, who = 'bench') {
+    this.knex = knex
+    this.who = who
+  }
+
+  /** Runs work in one transaction: all of it lands, or none. */
+  transaction<T>(work: (store: Store) => Promise<T>): Promise<T> {
+    return this.knex.transaction((trx) => work(new Store(trx, this.who)))
+  }
+
+  async list<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
+    const rows = await this.knex(table).where(toRow(table, where)).orderBy('id')
+    return rows.map((row) => fromRow(table, row) as T)
+  }
+
+  async listIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
+    const found: T[] = []
+    for (let i = 0; i < values.length; i += 500) {
+      const rows = await this.knex(table)
+        .whereIn(column, values.slice(i, i + 500))
+        .orderBy('id')
+      for (const row of rows) found.push(fromRow(table, row) as T)
+    }
+    return found
+  }
+
+  async find<T extends Row = Row>(table: TableName, id: string): Promise<T | null> {
+    const row = await this.knex(table).where({ id }).first()
+    return row ? (fromRow(table, row) as T) : null
+  }
+
+  /** @throws MissingError */
+  async get<T extends Row = Row>(table: TableName, id: string): Promise<T> {
+    const row = await this.find<T>(table, id)
+    if (!row) throw new MissingError(`There is no ${words(table)} with id ${id}. It may have been moved to the trash.`)
+    return row
+  }
+
+  async insert<T extends Row = Row>(table: TableName, values: Record<string, unknown>): Promise<T> {
+    const row = { id: uuidv7(), ...values }
+    await this.knex(table).insert(toRow(table, row))
+    await this.#log(table, String(row.id), 'insert', null, row)
+    return this.get<T>(table, String(row.id))
+  }
+
+  /** Inserts many rows of one shape in batches, each with its history entry. Rows carry their ids. */
+  async insertMany(table: TableName, rows: readonly Record<string, unknown>[]): Promise<void> {
+    const at = new Date().toISOString()
+    const size = Math.max(1, Math.floor(900 / Math.max(1, Object.keys(rows[0] ?? {}).length)))
+    for (let i = 0; i < rows.length; i += size) {
+      const batch = rows.slice(i, i + size)
+      await this.knex(table).insert(batch.map((row) => toRow(table, row)))
+      for (let j = 0; j < batch.length; j += 100)
+        await this.knex('history').insert(
+          batch.slice(j, j + 100).map((row) => ({ at, who: this.who, entity: table, entityId: String(row.id), act: 'insert', before: null, after: pack(row) })),
+        )
+    }
+  }
+
+  /** @throws ConflictError when the version is not the one stored: both values are told. */
+  async update<T extends Row = Row>(table: TableName, id: string, version: number, patch: Record<string, unknown>): Promise<T> {
+    const before = await this.get<T>(table, id)
+    if (before.version !== version)
+      throw new ConflictError(`This ${words(table)} was changed meanwhile (version ${before.version}, yours was ${version}). Look at both and save again.`, {
+        theirs: before,
+        yours: patch,
+      })
+    const changed = Object.fromEntries(Object.entries(patch).filter(([key, value]) => value !== undefined && key !== 'id' && key !== 'version'))
+    await this.knex(table)
+      .where({ id })
+      .update({ ...toRow(table, changed), version: version + 1 })
+    await this.#log(table, id, 'update', Object.fromEntries(Object.keys(changed).map((key) => [key, before[key]])), changed)
+    return this.get<T>(table, id)
+  }
+
+  /** Moves a row and what it owns to the trash; the trash id undoes it. */
+  async remove(table: TableName, id: string, version?: number): Promise<string> {
+    const row = await this.get(table, id)
+    if (version !== undefined && row.version !== version)
+      throw new ConflictError(`This ${words(table)} was changed meanwhile. Look at it again before removing it.`, { theirs: row })
+    const rows = await this.#gather(table, row)
+    const trash = uuidv7()
+    await this.knex('trash').insert({ id: trash, entity: table, entityId: id, at: new Date().toISOString(), rows: pack(rows) })
+    for (const [owned, one] of [...rows].reverse()) {
+      await this.knex(owned).where({ id: one.id }).delete()
+      await this.#log(owned, one.id, 'remove', one, null)
+    }
+    return trash
+  }
+
+  /** Puts back what one remove took. @throws MissingError */
+  async restore(trash: string): Promise<{ entity: TableName; id: string }> {
+    const found = await this.knex('trash').where({ id: trash }).first()
+    if (!found) throw new MissingError('That is not in the trash any more: it was put back already.')
+    for (const [table, row] of unpack(found.rows) as [TableName, Row][]) {
+      await this.knex(table).insert(toRow(table, { ...row, version: row.version + 1 }))
+      await this.#log(table, row.id, 'restore', null, row)
+    }
+    await this.knex('trash').where({ id: trash }).delete()
+    return { entity: found.entity, id: found.entityId }
+  }
+
+  /** Grows with every write: a cheap key for what was computed from the data. */
+  async revision(): Promise<number> {
+    const row = await this.knex('history').max('id as id').first()
+    return Number(row?.id ?? 0)
+  }
+
+  async #gather(table: TableName, row: Row): Promise<[TableName, Row][]> {
+    const rows: [TableName, Row][] = [[table, row]]
+    for (const [owned, column] of shapeOf(table).owns ?? []) for (const one of await this.list(owned, { [column]: row.id })) rows.push(...(await this.#gather(owned, one)))
+    return rows
+  }
+
+  async #log(entity: string, entityId: string, act: string, before: unknown, after: unknown): Promise<void> {
+    await this.knex('history').insert({
+      at: new Date().toISOString(),
+      who: this.who,
+      entity,
+      entityId,
+      act,
+      before: before === null ? null : pack(before),
+      after: after === null ? null : pack(after),
+    })
+  }
+}
+
+const words = (table: TableName): string => table.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)

@@ -1,0 +1,80 @@
+/** What the code must know of each table beside its columns: JSON and yes/no columns, what it refers to, what owns it. */
+export interface TableShape {
+  readonly json?: readonly string[]
+  readonly flags?: readonly string[]
+  readonly refs?: Readonly<Record<string, TableName>>
+  /** Rows of these tables belong to a row of this one, by the column named. */
+  readonly owns?: readonly (readonly [TableName, string])[]
+}
+
+/** In an order in which rows can be inserted. */
+export const TABLES = {
+  setting: { json: ['value'] },
+  issuer: { flags: ['upper'] },
+  supplier: {},
+  rate: {},
+  part: {
+    flags: ['isDefault'],
+    refs: { ownerId: 'part' },
+    owns: [
+      ['partNumber', 'partId'],
+      ['supersession', 'partId'],
+      ['port', 'partId'],
+      ['part', 'ownerId'],
+    ],
+  },
+  partNumber: { refs: { partId: 'part', issuerId: 'issuer' } },
+  supersession: { flags: ['oneWay'], refs: { partId: 'part', issuerId: 'issuer' } },
+  port: { refs: { partId: 'part' }, owns: [['claim', 'portId']] },
+  build: {
+    json: ['mustWork'],
+    flags: ['inspection'],
+    refs: { recipientId: 'part' },
+    owns: [
+      ['specimen', 'buildId'],
+      ['pairing', 'buildId'],
+      ['decision', 'buildId'],
+      ['sourcingLock', 'buildId'],
+      ['plan', 'buildId'],
+    ],
+  },
+  specimen: { refs: { partId: 'part', buildId: 'build' } },
+  claim: { json: ['value'], refs: { portId: 'port', specimenId: 'specimen' } },
+  kit: { flags: ['taxIncluded'], refs: { supplierId: 'supplier' }, owns: [['kitItem', 'kitId']] },
+  kitItem: { refs: { kitId: 'kit', partId: 'part' } },
+  donor: { owns: [['donorItem', 'donorId']] },
+  donorItem: { flags: ['held'], refs: { donorId: 'donor', partId: 'part' } },
+  offer: { flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' } },
+  pairing: { flags: ['chosen'], json: ['inserted'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' }, owns: [['couplingChoice', 'pairingId']] },
+  couplingChoice: { refs: { pairingId: 'pairing', partId: 'part' } },
+  decision: { refs: { buildId: 'build' } },
+  sourcingLock: { refs: { buildId: 'build', supplierId: 'supplier' } },
+  plan: { json: ['detail'], refs: { buildId: 'build' }, owns: [['planLine', 'planId']] },
+  planLine: { refs: { planId: 'plan', supplierId: 'supplier', partId: 'part' } },
+} as const satisfies Record<string, TableShape>
+
+export type TableName =
+  | 'setting'
+  | 'issuer'
+  | 'supplier'
+  | 'rate'
+  | 'part'
+  | 'partNumber'
+  | 'supersession'
+  | 'port'
+  | 'build'
+  | 'specimen'
+  | 'claim'
+  | 'kit'
+  | 'kitItem'
+  | 'donor'
+  | 'donorItem'
+  | 'offer'
+  | 'pairing'
+  | 'couplingChoice'
+  | 'decision'
+  | 'sourcingLock'
+  | 'plan'
+  | 'planLine'
+export const TABLE_NAMES = Object.keys(TABLES) as TableName[]
+export const shapeOf = (table: TableName): TableShape => TABLES[table]

@@ -1,0 +1,35 @@
+import { stringify } from 'csv-stringify/sync'
+import { minorDigits } from '../../core/money/money.ts'
+import type { partsList } from '../services/planning.ts'
+
+/** A cell that a spreadsheet would run as a formula is quoted with an apostrophe. */
+const safe = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
+
+/** The parts list as RFC 4180 CSV. */
+export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
+  const currency = String(list.currency)
+  const amount = (minor: number | null): string => (minor === null ? '' : (minor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency)))
+  const rows = list.lines.map((line) => [
+    line.group,
+    line.words,
+    line.quantity,
+    line.level,
+    line.state,
+    line.waits,
+    line.source?.source ?? '',
+    line.source?.words ?? '',
+    line.source?.numberShown ?? '',
+    line.source?.number.says ?? '',
+    line.source?.evidence ?? '',
+    amount(line.costMinor ?? line.estimateMinor),
+    currency,
+    line.why.map((reason) => reason.words).join(' | '),
+  ])
+  return stringify(
+    [
+      ['place', 'line', 'quantity', 'level', 'state', 'waitsFor', 'source', 'from', 'number', 'numberSays', 'evidence', 'cost', 'currency', 'why'],
+      ...rows.map((row) => row.map((cell) => (typeof cell === 'string' ? safe(cell) : cell))),
+    ],
+    { record_delimiter: '\r\n' },
+  )
+}

@@ -1,0 +1,115 @@
+import { Piscina } from 'piscina'
+import { v7 as uuidv7 } from 'uuid'
+import type { Problem } from '../../core/sourcing/problem.ts'
+import type { Plan } from '../../core/sourcing/solve.ts'
+import type { SolveTask } from './solve-worker.ts'
+import { workerUrl } from './worker-url.ts'
+
+export interface JobState {
+  readonly id: string
+  readonly kind: string
+  readonly subject: string
+  status: 'running' | 'done' | 'cancelled' | 'failed'
+  readonly startedAt: number
+  endedAt: number | null
+  /** Best plan and bound so far, minor units; null before there is one. */
+  best: number | null
+  bound: number | null
+  error: string | null
+  result: unknown
+}
+
+interface Running {
+  readonly state: JobState
+  readonly shared: Float64Array
+  readonly abort: AbortController
+  readonly finished: Promise<void>
+}
+
+/** Solver threads grow and never shrink: a thread is replaced after this many solves. */
+const SOLVES_PER_THREAD = 40
+/** After a cancel the solver is given this long to hand over its best plan. */
+const PATIENCE_MS = 2_000
+
+/** The one job runner: heavy work on worker threads, with progress and cancel. */
+export class JobRunner {
+  #pool: Piscina | null = null
+  #solves = 0
+  readonly #jobs = new Map<string, Running>()
+
+  /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
+  async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal, shared = new SharedArrayBuffer(32)): Promise<Plan> {
+    const state = new Float64Array(shared)
+    const ended = new AbortController()
+    const stop = (): void => {
+      state[0] = 1
+      setTimeout(() => ended.abort(), PATIENCE_MS).unref()
+    }
+    if (signal?.aborted) stop()
+    signal?.addEventListener('abort', stop, { once: true })
+    try {
+      const task: SolveTask = { problem, timeLimitMs, shared }
+      return (await this.#threads().run(task, { signal: ended.signal })) as Plan
+    } finally {
+      signal?.removeEventListener('abort', stop)
+    }
+  }
+
+  /** Starts a job and returns at once; `land` runs when the plan is there. */
+  start(kind: string, subject: string, problem: Problem, timeLimitMs: number, land: (plan: Plan) => Promise<unknown>): JobState {
+    const shared = new SharedArrayBuffer(32)
+    const abort = new AbortController()
+    const state: JobState = { id: uuidv7(), kind, subject, status: 'running', startedAt: Date.now(), endedAt: null, best: null, bound: null, error: null, result: null }
+    const finished = this.solve(problem, timeLimitMs, abort.signal, shared)
+      .then(async (plan) => {
+        state.result = await land(plan)
+        state.status = abort.signal.aborted ? 'cancelled' : 'done'
+      })
+      .catch((error: unknown) => {
+        state.status = abort.signal.aborted ? 'cancelled' : 'failed'
+        state.error = error instanceof Error ? error.message : String(error)
+      })
+      .finally(() => {
+        state.endedAt = Date.now()
+      })
+    this.#jobs.set(state.id, { state, shared: new Float64Array(shared), abort, finished })
+    return state
+  }
+
+  find(id: string): JobState | null {
+    const job = this.#jobs.get(id)
+    if (!job) return null
+    if (job.shared[3]! > 0) {
+      job.state.best = Number.isFinite(job.shared[1]!) && Math.abs(job.shared[1]!) < 1e20 ? job.shared[1]! : null
+      job.state.bound = Number.isFinite(job.shared[2]!) && Math.abs(job.shared[2]!) < 1e20 ? job.shared[2]! : null
+    }
+    return job.state
+  }
+
+  cancel(id: string): JobState | null {
+    this.#jobs.get(id)?.abort.abort()
+    return this.find(id)
+  }
+
+  /** Resolves when the job has ended. */
+  wait(id: string): Promise<void> {
+    return this.#jobs.get(id)?.finished ?? Promise.resolve()
+  }
+
+  async close(): Promise<void> {
+    for (const job of this.#jobs.values()) job.abort.abort()
+    await this.#pool?.destroy()
+  }
+
+  #threads(): Piscina {
+    if (this.#pool && ++this.#solves > SOLVES_PER_THREAD && this.#pool.queueSize === 0 && this.#pool.utilization === 0) {
+      void this.#pool.close()
+      this.#pool = null
+    }
+    if (!this.#pool) {
+      this.#solves = 0
+      this.#pool = new Piscina({ ...workerUrl('solve-worker'), maxThreads: 2, minThreads: 0, idleTimeout: 60_000 })
+    }
+    return this.#pool
+  }
+}

@@ -1,0 +1,66 @@
+import { z } from 'zod'
+import { buildInput, buildPatch, couplingChoiceInput, decisionInput, lockInput, pairingChoice } from '../../contract/rows.ts'
+import { type App, newRouter, type Services } from '../app.ts'
+import { pairingDetail } from '../services/pairing-detail.ts'
+import { chooseCoupling, choosePairing, pairingRows, viewBuild } from '../services/pairings.ts'
+import { budgetView, buildHeader, decide, partsList } from '../services/planning.ts'
+import { addLock, sourcingView, startSolve } from '../services/sourcing.ts'
+import { route } from './route.ts'
+
+export function buildRoutes({ store, jobs }: Services): App {
+  const app = newRouter()
+  const tag = 'Builds'
+  const id = '/builds/{id}'
+  route(app, { method: 'get', path: '/builds', summary: 'All builds', tag }, async () => ({
+    items: await Promise.all((await store.list('build')).map(async (build) => buildHeader(store, build.id))),
+  }))
+  route(app, { method: 'post', path: '/builds', summary: 'Start a build', tag, body: buildInput }, async ({ body }) => store.transaction((tx) => tx.insert('build', body)))
+  route(app, { method: 'get', path: id, summary: 'Header: totals, what is open, next action', tag }, async ({ params }) => buildHeader(store, params.id!))
+  route(app, { method: 'patch', path: id, summary: 'Change the brief', tag, body: buildPatch }, async ({ params, body }) => {
+    const { version, ...patch } = body as { version: number }
+    return store.transaction((tx) => tx.update('build', params.id!, version, patch))
+  })
+  route(app, { method: 'delete', path: id, summary: 'Move a build to the trash', tag }, async ({ params }) => ({
+    trash: await store.transaction((tx) => tx.remove('build', params.id!)),
+  }))
+  route(app, { method: 'get', path: `${id}/pairings`, summary: 'Every engine with every transmission, a line each', tag }, async ({ params }) => ({
+    items: pairingRows(await viewBuild(store, params.id!)),
+  }))
+  route(
+    app,
+    {
+      method: 'get',
+      path: `${id}/pairing`,
+      summary: 'One pairing whole: verdicts bare and closed, sets, drawing',
+      tag,
+      query: z.object({ engine: z.string(), transmission: z.string() }),
+    },
+    async ({ params, query }) => pairingDetail(await viewBuild(store, params.id!), query.engine, query.transmission),
+  )
+  route(app, { method: 'post', path: `${id}/pairing`, summary: 'Choose a pairing, or another closing set on it', tag, body: pairingChoice }, async ({ params, body }) =>
+    choosePairing(store, params.id!, body),
+  )
+  route(app, { method: 'post', path: `${id}/coupling`, summary: 'Change one piece of the coupling set', tag, body: couplingChoiceInput }, async ({ params, body }) => {
+    await chooseCoupling(store, params.id!, body)
+    return { done: true }
+  })
+  route(app, { method: 'get', path: `${id}/parts`, summary: 'The parts list', tag }, async ({ params }) => partsList(store, params.id!))
+  route(
+    app,
+    { method: 'post', path: `${id}/decisions`, summary: "Drop a line, price it, estimate it or keep the recipient's", tag, body: decisionInput },
+    async ({ params, body }) => decide(store, params.id!, body),
+  )
+  route(app, { method: 'delete', path: `${id}/decisions/{decision}`, summary: 'Take a decision back', tag }, async ({ params }) => ({
+    trash: await store.transaction((tx) => tx.remove('decision', params.decision!)),
+  }))
+  route(app, { method: 'get', path: `${id}/sourcing`, summary: 'The plan as shown', tag }, async ({ params }) => sourcingView(store, params.id!))
+  route(app, { method: 'post', path: `${id}/sourcing`, summary: 'Solve the sourcing: starts a job', tag }, async ({ params }) => startSolve(store, jobs, params.id!))
+  route(app, { method: 'post', path: `${id}/locks`, summary: 'Lock an offer, a bundle or a supplier in or out', tag, body: lockInput }, async ({ params, body }) =>
+    addLock(store, params.id!, body),
+  )
+  route(app, { method: 'delete', path: `${id}/locks/{lock}`, summary: 'Take a lock off', tag }, async ({ params }) => ({
+    trash: await store.transaction((tx) => tx.remove('sourcingLock', params.lock!)),
+  }))
+  route(app, { method: 'get', path: `${id}/budget`, summary: 'Budget lines and totals', tag }, async ({ params }) => budgetView(store, params.id!))
+  return app
+}

@@ -1,0 +1,27 @@
+import { checkJointRequest, checkJointResponse, checkPairingRequest, checkPairingResponse } from '../../contract/check.ts'
+import { type App, newRouter, type Services } from '../app.ts'
+import { checkOneJoint, checkOnePairing } from '../services/check.ts'
+import { route } from './route.ts'
+
+/** Stateless: nothing is stored. */
+export function checkRoutes(_services: Services): App {
+  const app = newRouter()
+  route(
+    app,
+    { method: 'post', path: '/check/joint', summary: 'Check one joint between two lists of ports', tag: 'Check', body: checkJointRequest, answer: checkJointResponse },
+    async ({ body }) => checkOneJoint(body),
+  )
+  route(
+    app,
+    {
+      method: 'post',
+      path: '/check/pairing',
+      summary: 'Check every joint of a pairing, and search the parts sent for sets that close it',
+      tag: 'Check',
+      body: checkPairingRequest,
+      answer: checkPairingResponse,
+    },
+    async ({ body }) => checkOnePairing(body),
+  )
+  return app
+}

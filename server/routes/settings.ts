@@ -1,0 +1,44 @@
+import { settingsInput } from '../../contract/rows.ts'
+import { PART_KINDS } from '../../core/identity/part-kinds.ts'
+import { JOINTS } from '../../core/joints/index.ts'
+import { TOLERANCES } from '../../core/joints/tolerances.ts'
+import type { FieldWords } from '../../core/ports/field.ts'
+import { PORT_KINDS } from '../../core/ports/index.ts'
+import { METHODS } from '../../core/quantity/methods.ts'
+import { type App, newRouter, type Services } from '../app.ts'
+import { readSettings, writeSettings } from '../services/settings.ts'
+import { route } from './route.ts'
+
+export function settingRoutes({ store }: Services): App {
+  const app = newRouter()
+  const tag = 'Settings'
+  route(app, { method: 'get', path: '/settings', summary: 'Units and tolerances', tag }, async () => readSettings(store))
+  route(app, { method: 'patch', path: '/settings', summary: 'Change units and tolerances; null goes back to the default', tag, body: settingsInput }, async ({ body }) =>
+    writeSettings(store, body),
+  )
+  route(app, { method: 'get', path: '/words', summary: 'Kinds of part, ports and their fields, methods, tolerances, joints', tag }, async () => ({
+    partKinds: PART_KINDS,
+    methods: METHODS,
+    tolerances: TOLERANCES,
+    joints: JOINTS.map(({ id, number, short, title, decides }) => ({ id, number, short, title, decides })),
+    ports: Object.fromEntries(
+      Object.values(PORT_KINDS).map(({ kind, title, looks, fields }) => [
+        kind,
+        {
+          title,
+          looks,
+          fields: Object.entries(fields as Record<string, FieldWords<unknown>>).map(([name, { label, unit, type, choices, methods, minutes }]) => ({
+            name,
+            label,
+            unit,
+            type,
+            choices: choices ?? null,
+            methods,
+            minutes,
+          })),
+        },
+      ]),
+    ),
+  }))
+  return app
+}

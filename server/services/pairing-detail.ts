@@ -1,0 +1,40 @@
+import { kindWords } from '../../core/identity/part-kinds.ts'
+import { JOINTS, jointNamed } from '../../core/joints/index.ts'
+import { COUPLING_KINDS } from '../../core/pairing/coupling.ts'
+import { stripOf } from '../../core/pairing/strip.ts'
+import { type BuildView, runBuildPairing } from './pairings.ts'
+
+/** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
+export function pairingDetail(view: BuildView, engineId: string, transmissionId: string) {
+  const { result, train, insertable, row } = runBuildPairing(view, engineId, transmissionId)
+  const name = (id: string): string => view.catalogue.parts.get(id)?.name ?? id
+  const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
+  return {
+    ...result,
+    engineName: train.engine.name,
+    transmissionName: train.transmission.name,
+    chosenPairing: row?.chosen === true,
+    joints: result.joints.map((joint) => ({
+      ...joint,
+      title: jointNamed(joint.joint)?.title ?? joint.joint,
+      decides: jointNamed(joint.joint)?.decides ?? '',
+      number: jointNamed(joint.joint)?.number ?? 0,
+    })),
+    sets: result.closedBy.map((set) => ({ ...set, names: set.parts.map(name), kits: kitsHolding(view, set.parts) })),
+    chosenNames: result.chosen.map(name),
+    coupling: COUPLING_KINDS.flatMap((kind) => {
+      const part = train.coupling.find((one) => one.kind === kind)
+      const others = [...view.catalogue.parts.values()].filter((one) => one.kind === kind)
+      return part || others.length > 0
+        ? [{ kind, words: kindWords(kind), partId: part?.id ?? null, name: part?.name ?? null, choices: others.map((one) => ({ id: one.id, name: one.name })) }]
+        : []
+    }),
+    strip: stripOf({ ...train, inserted }),
+    columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
+  }
+}
+
+/** Kits that hold every part of a set. */
+function kitsHolding(view: BuildView, parts: readonly string[]): string[] {
+  return view.catalogue.market.kits.filter((kit) => parts.every((part) => kit.items.some((item) => item.partId === part))).map((kit) => kit.name)
+}

@@ -1,0 +1,160 @@
+import type { PartKind } from '../../core/identity/part-kinds.ts'
+import type { Use } from '../../core/joints/joint.ts'
+import { paidPrice } from '../../core/money/offer-price.ts'
+import { insertionPlace } from '../../core/pairing/closing.ts'
+import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
+import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
+import type { PairingContext, Train } from '../../core/pairing/train.ts'
+import type { CompiledPart } from '../../core/ports/index.ts'
+import type { Row, Store } from '../database/store.ts'
+import { MissingError } from '../errors.ts'
+import { type Catalogue, loadCatalogue } from './catalogue.ts'
+
+export interface PairingRun {
+  readonly train: Train
+  readonly result: PairingResult
+  readonly insertable: readonly CompiledPart[]
+  readonly row: Row | null
+}
+
+export interface BuildView {
+  readonly build: Row
+  readonly catalogue: Catalogue
+  readonly pairings: readonly Row[]
+  readonly choices: readonly Row[]
+}
+
+export async function viewBuild(store: Store, buildId: string): Promise<BuildView> {
+  const build = await store.get('build', buildId)
+  const pairings = await store.list('pairing', { buildId })
+  return {
+    build,
+    catalogue: await loadCatalogue(store, buildId),
+    pairings,
+    choices: await store.listIn(
+      'couplingChoice',
+      'pairingId',
+      pairings.map((row) => row.id),
+    ),
+  }
+}
+
+const ofKind = (catalogue: Catalogue, kind: PartKind): CompiledPart[] => [...catalogue.parts.values()].filter((part) => part.kind === kind)
+
+function ownedBy(catalogue: Catalogue, owner: string): CompiledPart[] {
+  return [...catalogue.parts.values()].filter((part) => {
+    const row = catalogue.rows.get(part.id)
+    return row?.ownerId === owner && row.isDefault === true && isCouplingKind(part.kind)
+  })
+}
+
+/** The train of one pairing as the build has it: default coupling, its own choices, the recipient. */
+export function trainOf(view: BuildView, engine: CompiledPart, transmission: CompiledPart): { train: Train; notes: readonly string[]; row: Row | null } {
+  const { catalogue, build } = view
+  const row = view.pairings.find((one) => one.engineId === engine.id && one.transmissionId === transmission.id) ?? null
+  const chosen = row ? view.choices.filter((choice) => choice.pairingId === row.id).flatMap((choice) => catalogue.parts.get(String(choice.partId)) ?? []) : []
+  const { parts, notes } = couplingSet(transmission, ownedBy(catalogue, engine.id), ownedBy(catalogue, transmission.id), chosen)
+  const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
+  return { train: { engine, transmission, recipient, coupling: parts, inserted: [] }, notes, row }
+}
+
+export function contextOf(view: BuildView): PairingContext {
+  return { tolerances: view.catalogue.tolerances, use: (view.build.use as Use | null) ?? undefined, placement: view.build.school === 'set-back' ? 'set-back' : 'keep' }
+}
+
+/** Cheapest known price of each part, for ranking sets that are otherwise equal. */
+function costOf(view: BuildView): (partId: string) => number {
+  const costs = new Map<string, number>()
+  const build = { currency: String(view.build.currency), taxRate: Number(view.build.taxRate) }
+  const note = (part: string, price: number | null): void => {
+    if (price !== null) costs.set(part, Math.min(costs.get(part) ?? Infinity, price))
+  }
+  const { offers, kits, rates } = view.catalogue.market
+  for (const offer of offers) note(offer.partId, paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, rates))
+  for (const kit of kits) for (const item of kit.items) note(item.partId, paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, rates))
+  return (part) => costs.get(part) ?? Infinity
+}
+
+/** One pairing of a build, bare and closed. @throws MissingError */
+export function runBuildPairing(view: BuildView, engineId: string, transmissionId: string): PairingRun {
+  const engine = view.catalogue.parts.get(engineId)
+  const transmission = view.catalogue.parts.get(transmissionId)
+  if (!engine || !transmission) throw new MissingError('That engine or transmission is not in the catalogue any more.')
+  const { train, notes, row } = trainOf(view, engine, transmission)
+  const insertable = [...view.catalogue.parts.values()].filter((part) => insertionPlace(part) !== null && !view.catalogue.rows.get(part.id)?.ownerId)
+  const kept = row?.inserted as string[] | null | undefined
+  // An empty set chosen earlier is no preference: a new measurement or part may close it now.
+  const prefer = kept && kept.length > 0 ? kept : undefined
+  const result = runPairing(train, contextOf(view), insertable, { notes, cost: costOf(view), ...(prefer ? { prefer } : {}) })
+  return { train, result, insertable, row }
+}
+
+/** Every engine with every transmission, a line each. */
+export function pairingRows(view: BuildView) {
+  return ofKind(view.catalogue, 'engine').flatMap((engine) =>
+    ofKind(view.catalogue, 'transmission').map((transmission) => {
+      const { result, row } = runBuildPairing(view, engine.id, transmission.id)
+      return {
+        engineId: engine.id,
+        engine: engine.name,
+        transmissionId: transmission.id,
+        transmission: transmission.name,
+        recipients: [engine, transmission].filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId).map((part) => part.id),
+        chosen: row?.chosen === true,
+        joints: result.joints.map(({ joint, bare, closed }) => ({
+          joint,
+          code: bare.code,
+          closed: closed?.code ?? null,
+          evidence: bare.evidence,
+          missing: (closed ?? bare).missing.length,
+        })),
+        open: result.joints.filter(({ bare, closed }) => (closed ?? bare).code === 'unmeasured').length,
+        minutes: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).minutes, 0),
+        hours: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).tasks.reduce((total, task) => total + task.hours, 0), 0),
+        closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
+        marginNm: marginOf(result),
+      }
+    }),
+  )
+}
+
+/** Least torque margin at the gearbox input, N·m; null when not known. */
+function marginOf(result: PairingResult): number | null {
+  const limits = result.joints.find((joint) => joint.joint === 'torque')?.bare.limits.filter((limit) => limit.id === 'torque') ?? []
+  const margins = limits.flatMap((limit) => (limit.margin === null ? [] : [limit.margin]))
+  return margins.length === limits.length && margins.length > 0 ? Math.min(...margins) : null
+}
+
+/** Chooses a pairing (or another closing set on it); the set taken is kept by name so that it survives. */
+export async function choosePairing(
+  store: Store,
+  buildId: string,
+  { engineId, transmissionId, inserted }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
+): Promise<Row> {
+  return store.transaction(async (tx) => {
+    const view = await viewBuild(tx, buildId)
+    const run = runBuildPairing(view, engineId, transmissionId)
+    const set = inserted ?? run.result.chosen
+    for (const id of set) if (!view.catalogue.parts.has(id)) throw new MissingError(`Part ${id} of that set is not in the catalogue any more.`)
+    for (const other of view.pairings) if (other.chosen === true && other.id !== run.row?.id) await tx.update('pairing', other.id, other.version, { chosen: false })
+    if (run.row) return tx.update('pairing', run.row.id, run.row.version, { chosen: true, inserted: set })
+    return tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true, inserted: set })
+  })
+}
+
+/** Changes one piece of the coupling set on a pairing; null goes back to the default. */
+export async function chooseCoupling(
+  store: Store,
+  buildId: string,
+  { engineId, transmissionId, kind, partId }: { engineId: string; transmissionId: string; kind: string; partId: string | null },
+): Promise<void> {
+  await store.transaction(async (tx) => {
+    await tx.get('build', buildId)
+    const pairing = (await tx.list('pairing', { buildId, engineId, transmissionId }))[0] ?? (await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: false }))
+    const held = (await tx.list('couplingChoice', { pairingId: pairing.id, kind }))[0]
+    if (partId === null) {
+      if (held) await tx.remove('couplingChoice', held.id)
+    } else if (held) await tx.update('couplingChoice', held.id, held.version, { partId })
+    else await tx.insert('couplingChoice', { pairingId: pairing.id, kind, partId })
+  })
+}

@@ -1,0 +1,250 @@
+import type { z } from 'zod'
+import type { claimInput, partInput } from '../../contract/rows.ts'
+import { toCorePart } from '../../contract/wire.ts'
+import { normaliseNumber } from '../../core/identity/part-number.ts'
+import { isCouplingKind } from '../../core/pairing/coupling.ts'
+import type { Field } from '../../core/ports/field.ts'
+import { compilePart, PORT_KINDS, type PortKindName } from '../../core/ports/index.ts'
+import { parseTyped, printTyped } from '../../core/ports/parse.ts'
+import { GRADES } from '../../core/quantity/grade.ts'
+import { METHODS } from '../../core/quantity/methods.ts'
+import { QuantityError } from '../../core/quantity/units.ts'
+import type { Row, Store } from '../database/store.ts'
+import { UnprocessableError } from '../errors.ts'
+import { fieldWords, groupBy, toCoreParts } from './catalogue.ts'
+
+export type PartInput = z.infer<typeof partInput>
+
+/** A page of parts by id, filtered by kind, owner or words in the name or numbers. */
+export async function listParts(
+  store: Store,
+  { kind, q, owner, after, limit = 100 }: { kind?: string; q?: string; owner?: string; after?: string; limit?: number },
+): Promise<{ items: Row[]; next: string | null }> {
+  const query = store
+    .knex('part')
+    .orderBy('id')
+    .limit(limit + 1)
+  if (kind) query.where({ kind })
+  if (owner) query.where({ ownerId: owner })
+  if (after) query.where('id', '>', after)
+  if (q) {
+    const like = `%${q.replace(/[%_]/g, '')}%`
+    const number = `%${normaliseNumber(q)}%`
+    query.where((either) => either.where('name', 'like', like).orWhereIn('id', store.knex('part_number').select('part_id').where('normalised', 'like', number)))
+  }
+  const rows = (await query) as Row[]
+  const items = rows.slice(0, limit)
+  const numbers = groupBy(
+    await store.listIn(
+      'partNumber',
+      'partId',
+      items.map((row) => row.id),
+    ),
+    'partId',
+  )
+  return {
+    items: items.map((row) => ({ ...row, isDefault: Boolean(row.isDefault), numbers: (numbers.get(row.id) ?? []).map((n) => n.number) })),
+    next: rows.length > limit ? items.at(-1)!.id : null,
+  }
+}
+
+/** A part whole: ports with every field, its chosen value and all claims, numbers and supersessions. */
+export async function partDetail(store: Store, id: string, buildId?: string) {
+  const part = await store.get('part', id)
+  const ports = await store.list('port', { partId: id })
+  const claims = await store.listIn(
+    'claim',
+    'portId',
+    ports.map((port) => port.id),
+  )
+  const [numbers, supersessions, issuers] = await Promise.all([store.list('partNumber', { partId: id }), store.list('supersession', { partId: id }), store.list('issuer')])
+  const specimen = buildId ? (await store.list('specimen', { buildId, partId: id }))[0] : undefined
+  const compiled = compilePart(toCoreParts([part], ports, claims)[0]!, specimen?.id)
+  const issuerName = new Map(issuers.map((row) => [row.id, row.name]))
+  return {
+    ...part,
+    numbers: numbers.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
+    supersessions: supersessions.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
+    ports: compiled.ports.map((port) => ({
+      id: port.id,
+      kind: port.kind,
+      slot: port.slot,
+      looks: port.looks,
+      title: PORT_KINDS[port.kind].title,
+      fields: Object.entries(PORT_KINDS[port.kind].fields).map(([name, words]) =>
+        describeField(
+          name,
+          words as never,
+          (port as unknown as Record<string, Field<unknown>>)[name]!,
+          claims.filter((claim) => claim.portId === port.id && claim.field === name),
+          specimen?.id,
+        ),
+      ),
+    })),
+  }
+}
+
+function describeField(name: string, words: ReturnType<typeof fieldWords> & {}, field: Field<unknown>, claims: readonly Row[], specimen: string | undefined) {
+  return {
+    name,
+    label: words.label,
+    unit: words.unit,
+    type: words.type,
+    choices: words.choices ?? null,
+    minutes: words.minutes,
+    methods: words.methods.map((method) => ({ id: method, ...METHODS[method] })),
+    value: field.claim === null ? null : field.v,
+    plusMinus: Number.isFinite(field.pm) ? field.pm : null,
+    grade: GRADES[field.grade] ?? null,
+    conflict: field.conflict,
+    claims: claims.map((claim) => ({
+      ...claim,
+      used: claim.id === field.claim,
+      thisVeryPart: specimen !== undefined && claim.specimenId === specimen,
+      shown: printTyped(words, claim.value),
+    })),
+  }
+}
+
+/** Adds a part with ports, numbers and supersessions, whole or not at all. */
+export async function createPart(store: Store, input: PartInput): Promise<Row> {
+  return store.transaction(async (tx) => {
+    const { ports = [], numbers = [], supersessions = [], said = {}, ...row } = input
+    if (row.ownerId) await tx.get('part', row.ownerId)
+    // One default per kind and owner: the newest typed steps back unless told otherwise.
+    const others = row.ownerId && isCouplingKind(row.kind) ? await tx.list('part', { ownerId: row.ownerId, kind: row.kind, isDefault: true }) : []
+    const isDefault = row.isDefault ?? others.length === 0
+    if (isDefault) for (const other of others) await tx.update('part', other.id, other.version, { isDefault: false })
+    const part = await tx.insert('part', { ...row, isDefault })
+    for (const port of toCorePart({ id: part.id, kind: row.kind, ports }).ports) {
+      await tx.insert('port', { id: port.id, partId: part.id, kind: port.kind, slot: port.slot, looks: port.looks ?? null })
+      for (const [field, claims] of Object.entries(port.claims))
+        for (const claim of claims)
+          await tx.insert('claim', {
+            portId: port.id,
+            field,
+            value: claim.value,
+            plusMinus: claim.plusMinus ?? null,
+            grade: claim.grade === 'heard' ? (said.grade ?? 'heard') : claim.grade,
+            method: claim.method ?? null,
+            source: said.source ?? null,
+            saidBy: said.by ?? null,
+            day: said.day ?? null,
+            typed: printTyped(fieldWords(port.kind, field)!, claim.value),
+          })
+    }
+    for (const { issuer, number } of numbers) await addNumber(tx, part.id, issuer, number)
+    for (const one of supersessions) await addSupersession(tx, part.id, one)
+    await rebuildPortValues(tx, part.id)
+    return part
+  })
+}
+
+/** Finds an issuer by name or makes it with the default rule. */
+export async function issuerNamed(store: Store, name: string): Promise<Row> {
+  return (await store.list('issuer', { name }))[0] ?? (await store.insert('issuer', { name }))
+}
+
+export const normaliseFor = (issuer: Row, number: string): string => normaliseNumber(number, { upper: issuer.upper as boolean, noise: String(issuer.noise) })
+
+export async function addNumber(store: Store, partId: string, issuerName: string, number: string): Promise<Row> {
+  const issuer = await issuerNamed(store, issuerName)
+  const normalised = normaliseFor(issuer, number)
+  const taken = (await store.list('partNumber', { issuerId: issuer.id, normalised }))[0]
+  if (taken) {
+    const other = await store.get('part', String(taken.partId))
+    throw new UnprocessableError(`${issuerName} ${number} is already the number of ${other.name}. Use another number, or add the offer to that part.`)
+  }
+  return store.insert('partNumber', { partId, issuerId: issuer.id, number, normalised })
+}
+
+export async function addSupersession(
+  store: Store,
+  partId: string,
+  { issuer, old, new: next, oneWay }: { issuer: string; old: string; new: string; oneWay: boolean },
+): Promise<Row> {
+  return store.insert('supersession', { partId, issuerId: (await issuerNamed(store, issuer)).id, oldNumber: old, newNumber: next, oneWay })
+}
+
+/** Writes one claim on the port that owns the field, making the port (and this build's specimen) when it is the first. */
+export async function addClaim(store: Store, input: z.infer<typeof claimInput>): Promise<Row> {
+  return store.transaction(async (tx) => {
+    const { partId, kind, slot } = splitPort(input.portId)
+    await tx.get('part', partId)
+    const words = fieldWords(kind, input.field)
+    if (!words) throw new UnprocessableError(`A ${kind} has no field "${input.field}".`)
+    const value = await readValue(tx, words, input)
+    if (input.method && !Object.hasOwn(METHODS, input.method)) throw new UnprocessableError(`"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`)
+    const port =
+      (await tx.find('port', input.portId)) ??
+      (await tx.insert('port', { id: input.portId, partId, kind, slot, looks: slot.endsWith('rearward') ? 'rearward' : slot.endsWith('forward') ? 'forward' : null }))
+    let specimenId: string | null = null
+    if (input.thisVeryPart) {
+      if (!input.build) throw new UnprocessableError('Say in which build this very part is.')
+      const held = (await tx.list('specimen', { buildId: input.build, partId }))[0]
+      specimenId = (held ?? (await tx.insert('specimen', { buildId: input.build, partId, name: 'In this build' }))).id
+    }
+    const claim = await tx.insert('claim', {
+      portId: port.id,
+      field: input.field,
+      value,
+      plusMinus: input.plusMinus ?? null,
+      grade: input.grade,
+      method: input.method ?? null,
+      source: input.source ?? null,
+      saidBy: input.by ?? null,
+      day: input.day ?? new Date().toISOString().slice(0, 10),
+      specimenId,
+      typed: input.typed ?? printTyped(words, value),
+    })
+    await rebuildPortValues(tx, partId)
+    return claim
+  })
+}
+
+async function readValue(store: Store, words: NonNullable<ReturnType<typeof fieldWords>>, input: z.infer<typeof claimInput>): Promise<unknown> {
+  const unit = ((await store.find('setting', 'lengthUnit'))?.value ?? 'mm') as 'mm' | 'in'
+  try {
+    const value = input.typed === undefined ? input.value : parseTyped(words, input.typed, unit)
+    const checked = words.schema.safeParse(value)
+    if (checked.success) return checked.data
+    throw new QuantityError(`${words.label}: ${checked.error.issues[0]?.message}`)
+  } catch (error) {
+    if (error instanceof QuantityError) throw new UnprocessableError(error.message, [{ path: 'typed', message: error.message }])
+    throw error
+  }
+}
+
+function splitPort(id: string): { partId: string; kind: PortKindName; slot: string } {
+  const [partId, kind, ...slot] = id.split('/')
+  if (!partId || partId === '?' || !kind || !Object.hasOwn(PORT_KINDS, kind))
+    throw new UnprocessableError(partId === '?' ? 'That piece is not named yet: add it in Catalogue first, then measure it.' : `"${id}" is not a port id (part/kind/slot).`)
+  return { partId, kind: kind as PortKindName, slot: slot.join('/') || 'main' }
+}
+
+/** Rebuilds the chosen value of each field of a part, as columns for filtering and joining. */
+export async function rebuildPortValues(store: Store, partId: string): Promise<void> {
+  const part = await store.get('part', partId)
+  const ports = await store.list('port', { partId })
+  const claims = await store.listIn(
+    'claim',
+    'portId',
+    ports.map((port) => port.id),
+  )
+  await store
+    .knex('portValue')
+    .whereIn(
+      'portId',
+      ports.map((port) => port.id),
+    )
+    .delete()
+  const rows = compilePart(toCoreParts([part], ports, claims)[0]!).ports.flatMap((port) =>
+    Object.keys(PORT_KINDS[port.kind].fields).flatMap((field) => {
+      const { v, claim } = (port as unknown as Record<string, Field<unknown>>)[field]!
+      return claim === null
+        ? []
+        : [{ portId: port.id, field, number: typeof v === 'number' ? v : null, text: typeof v === 'number' ? null : typeof v === 'string' ? v : JSON.stringify(v), claimId: claim }]
+    }),
+  )
+  for (let i = 0; i < rows.length; i += 100) await store.knex('portValue').insert(rows.slice(i, i + 100))
+}

@@ -117,10 +117,10 @@ export const planSourcingRequest = z
   .superRefine((problem, ctx) => {
     const twice = (list: readonly { id: string }[], path: string): void => {
       const seen = new Set<string>()
-      list.forEach((one, i) => {
+      for (const [i, one] of list.entries()) {
         if (seen.has(one.id)) ctx.addIssue({ code: 'custom', path: [path, i, 'id'], message: `"${one.id}" stands twice in ${path}. Give each its own id.` })
         seen.add(one.id)
-      })
+      }
     }
     twice(problem.needs, 'needs')
     twice(problem.candidates, 'candidates')

@@ -146,7 +146,7 @@ export function kits(doc: DocumentWriter): void {
   ): void => {
     const currency = SUPPLIERS.find(([supplier]) => supplier === supplierId)![3]
     doc.add('kit', { id, name, supplierId, priceMinor, currency, taxIncluded: currency !== 'SEK', ...rest })
-    items.forEach(([partId, quantity], i) => doc.add('kitItem', { id: `${id}-${i + 1}`, kitId: id, partId, quantity }))
+    for (const [i, [partId, quantity]] of items.entries()) doc.add('kitItem', { id: `${id}-${i + 1}`, kitId: id, partId, quantity })
   }
   kit(
     'kit-1',
@@ -247,9 +247,8 @@ export function donors(doc: DocumentWriter): void {
   ): void => {
     const [priceMinor, fetchMinor, disposalMinor, scrapMinor] = money
     doc.add('donor', { id, name, place: 'Outer island', currency: 'EUR', priceMinor, fetchMinor, disposalMinor, scrapMinor, saleFee: 1 / 6, note })
-    items.forEach(([partId, quantity, stripHours, saleMinor, chance, sellingHours], i) =>
-      doc.add('donorItem', { id: `${id}-${i + 1}`, donorId: id, partId, quantity, stripHours, saleMinor, chance, sellingHours, held: false }),
-    )
+    for (const [i, [partId, quantity, stripHours, saleMinor, chance, sellingHours]] of items.entries())
+      doc.add('donorItem', { id: `${id}-${i + 1}`, donorId: id, partId, quantity, stripHours, saleMinor, chance, sellingHours, held: false })
   }
   donor(
     'donor-1',

@@ -1,22 +1,26 @@
-/** Kinds of part, in order along the build: the word, the group it is listed under, and the ports it is typed with. */
+/** Kinds of part, in order along the build: the word, the group it is listed under, and the ports it is typed with (`kind/slot/looks`). */
 export const PART_KINDS = {
-  engine: { words: 'Engine', group: 'Engine', ports: ['engine-output', 'face', 'crank-flange', 'pilot-bore', 'outline'] },
-  transmission: { words: 'Transmission', group: 'Transmission', ports: ['face', 'input-shaft', 'ratios', 'ratings', 'original-stack', 'outline'] },
-  vehicle: { words: 'Vehicle', group: 'Vehicle', ports: ['axle', 'tyre', 'outline'] },
-  plate: { words: 'Adapter plate', group: 'Face, crank, depth', ports: ['plate', 'face', 'face'] },
-  separator: { words: 'Separator plate', group: 'Face, crank, depth', ports: ['plate'] },
-  spacer: { words: 'Crank spacer', group: 'Face, crank, depth', ports: ['spacer', 'flywheel', 'crank-flange', 'flange-bolts'] },
-  flywheel: { words: 'Flywheel', group: 'Face, crank, depth', ports: ['flywheel', 'flange-bolts', 'ring'] },
-  flexplate: { words: 'Flexplate', group: 'Face, crank, depth', ports: ['flywheel', 'flange-bolts', 'ring'] },
-  pilot: { words: 'Pilot bearing or bush', group: 'Face, crank, depth', ports: ['pilot-piece'] },
+  engine: { words: 'Engine', group: 'Engine', ports: ['engine-output/main', 'face/rear/rearward', 'crank-flange/main', 'pilot-bore/crank', 'outline/main'] },
+  transmission: {
+    words: 'Transmission',
+    group: 'Transmission',
+    ports: ['face/front/forward', 'input-shaft/main', 'ratios/main', 'ratings/torque', 'ratings/speed', 'original-stack/main', 'outline/main'],
+  },
+  vehicle: { words: 'Vehicle', group: 'Vehicle', ports: ['axle/main', 'tyre/main', 'ratings/torque-axle', 'outline/main'] },
+  plate: { words: 'Adapter plate', group: 'Face, crank, depth', ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'] },
+  separator: { words: 'Separator plate', group: 'Face, crank, depth', ports: ['plate/main'] },
+  spacer: { words: 'Crank spacer', group: 'Face, crank, depth', ports: ['spacer/main', 'flywheel/front', 'crank-flange/rear', 'flange-bolts/main'] },
+  flywheel: { words: 'Flywheel', group: 'Face, crank, depth', ports: ['flywheel/main', 'flange-bolts/main', 'ring/main', 'ratings/speed'] },
+  flexplate: { words: 'Flexplate', group: 'Face, crank, depth', ports: ['flywheel/main', 'flange-bolts/main', 'ring/main', 'ratings/speed'] },
+  pilot: { words: 'Pilot bearing or bush', group: 'Face, crank, depth', ports: ['pilot-piece/main'] },
   dowel: { words: 'Dowel', group: 'Face, crank, depth', ports: [] },
   'bell-bolt': { words: 'Bell bolt', group: 'Face, crank, depth', ports: [] },
   'flange-bolt': { words: 'Flange bolt', group: 'Face, crank, depth', ports: [] },
-  cover: { words: 'Clutch cover', group: 'Clutch and converter', ports: ['cover-fingers', 'ratings'] },
-  disc: { words: 'Clutch disc', group: 'Clutch and converter', ports: ['disc-hub'] },
-  'release-bearing': { words: 'Release bearing', group: 'Clutch and converter', ports: ['release-bearing'] },
+  cover: { words: 'Clutch cover', group: 'Clutch and converter', ports: ['cover-fingers/main', 'ratings/torque'] },
+  disc: { words: 'Clutch disc', group: 'Clutch and converter', ports: ['disc-hub/main'] },
+  'release-bearing': { words: 'Release bearing', group: 'Clutch and converter', ports: ['release-bearing/main'] },
   converter: { words: 'Torque converter', group: 'Clutch and converter', ports: [] },
-  starter: { words: 'Starter', group: 'Clutch and converter', ports: ['starter'] },
+  starter: { words: 'Starter', group: 'Clutch and converter', ports: ['starter/main'] },
   'cover-bolt': { words: 'Clutch cover bolt', group: 'Clutch and converter', ports: [] },
   'gearbox-cooler': { words: 'Gearbox oil cooler', group: 'Clutch and converter', ports: [] },
   'cooler-line': { words: 'Cooler line', group: 'Clutch and converter', ports: [] },
@@ -51,3 +55,16 @@ export type PartKind = keyof typeof PART_KINDS
 export const isPartKind = (kind: string): kind is PartKind => Object.hasOwn(PART_KINDS, kind)
 export const kindWords = (kind: string): string => (isPartKind(kind) ? PART_KINDS[kind].words : kind)
 export const kindGroup = (kind: string): string => (isPartKind(kind) ? PART_KINDS[kind].group : 'Other')
+
+export interface TypedPort {
+  readonly kind: string
+  readonly slot: string
+  readonly looks: 'forward' | 'rearward' | undefined
+}
+
+/** The ports a kind of part is typed with. */
+export const typedPorts = (kind: string): TypedPort[] =>
+  (isPartKind(kind) ? PART_KINDS[kind].ports : []).map((port) => {
+    const [name = '', slot = 'main', looks] = port.split('/')
+    return { kind: name, slot, looks: looks as TypedPort['looks'] }
+  })

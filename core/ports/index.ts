@@ -1,3 +1,4 @@
+import { typedPorts } from '../identity/part-kinds.ts'
 import { axle } from './axle.ts'
 import { coverFingers } from './cover-fingers.ts'
 import { crankFlange } from './crank-flange.ts'
@@ -59,6 +60,22 @@ export interface CompiledPart {
   readonly ports: readonly AnyPort[]
 }
 
+/** Ratings are limits a part may have; only a transmission is expected to have one. */
+const isExpected = (part: Part, kind: string, slot: string): boolean => kind !== 'ratings' || (part.kind === 'transmission' && slot === 'torque')
+
+/**
+ * Ports a part of its kind should have and nobody has typed: stand-ins with every field unknown, owned by the part,
+ * so that a missing length is asked of the right part.
+ */
+function untyped(part: Part): AnyPort[] {
+  return typedPorts(part.kind)
+    .filter(({ kind, slot, looks }) => isExpected(part, kind, slot) && !part.ports.some((port) => port.kind === kind && (looks === undefined || (port.looks ?? looks) === looks)))
+    .map(
+      ({ kind, slot, looks }) =>
+        (PORT_KINDS[kind as PortKindName] as unknown as PortKind).compile({ id: `${part.id}/${kind}/${slot}`, kind, slot, looks, claims: {} }, part, undefined, false) as AnyPort,
+    )
+}
+
 /**
  * Compiles every port of a part, choosing claims; `specimen` is this very part, where the build holds one.
  * @throws Error on an unknown port kind
@@ -68,7 +85,7 @@ export function compilePart(part: Part, specimen?: string): CompiledPart {
     if (!isPortKind(port.kind)) throw new Error(`"${port.kind}" is not a port kind. Known: ${Object.keys(PORT_KINDS).join(', ')}.`)
     return (PORT_KINDS[port.kind] as unknown as PortKind).compile(port, part, specimen) as AnyPort
   })
-  return Object.freeze({ id: part.id, kind: part.kind, name: part.name, ports: Object.freeze(ports) })
+  return Object.freeze({ id: part.id, kind: part.kind, name: part.name, ports: Object.freeze([...ports, ...untyped(part)]) })
 }
 
 /** The first port of a kind on a part, or the stand-in with every field unknown. */

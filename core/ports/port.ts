@@ -54,7 +54,7 @@ export interface PortKind<F extends Fields = Fields> {
   readonly fields: F
   /** Values by field name, as the wire and rows must hold them. */
   readonly schema: z.ZodType<Partial<Record<string, unknown>>>
-  readonly compile: (port: Port, part: { id: string; name: string }, specimen?: string) => CompiledPort<F>
+  readonly compile: (port: Port, part: { id: string; name: string }, specimen?: string, present?: boolean) => CompiledPort<F>
   /** The piece nobody has named yet: every field unknown, never skipped. */
   readonly missing: CompiledPort<F>
 }

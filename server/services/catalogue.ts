@@ -46,7 +46,7 @@ async function build(store: Store, buildId: string | null): Promise<Catalogue> {
   const [parts, ports, claims, specimens] = await Promise.all([store.list('part'), store.list('port'), store.list('claim'), buildId ? store.list('specimen', { buildId }) : []])
   const specimenOf = new Map(specimens.map((row) => [String(row.partId), row.id]))
   const core = toCoreParts(parts, ports, claims)
-  const compiled = new Map(core.map((part) => [part.id, compilePart(part, specimenOf.get(part.id))]))
+  const compiled = new Map(core.map((part) => [part.id, compileOnce(part, specimenOf.get(part.id))]))
   const settings = await store.find('setting', 'tolerances')
   return {
     parts: compiled,
@@ -54,6 +54,19 @@ async function build(store: Store, buildId: string | null): Promise<Catalogue> {
     market: await loadMarket(store, compiled),
     tolerances: tolerances((settings?.value ?? {}) as Record<string, number>),
   }
+}
+
+const compiledParts = new Map<string, { signature: string; part: CompiledPart }>()
+
+/** A part is compiled again only when its claims changed, so that matches remembered per pair of faces stay good. */
+function compileOnce(part: Part, specimen: string | undefined): CompiledPart {
+  const signature = JSON.stringify([part.kind, part.name, specimen, part.ports])
+  const key = `${part.id}|${specimen ?? ''}`
+  const held = compiledParts.get(key)
+  if (held?.signature === signature) return held.part
+  const compiled = compilePart(part, specimen)
+  compiledParts.set(key, { signature, part: compiled })
+  return compiled
 }
 
 /** Rows to the core's parts: claims gathered under their ports. */

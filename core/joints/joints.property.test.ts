@@ -1,0 +1,94 @@
+import fc from 'fast-check'
+import { expect, test } from 'vitest'
+import type { FieldWords } from '../ports/field.ts'
+import { compilePart, PORT_KINDS } from '../ports/index.ts'
+import { parseTyped } from '../ports/parse.ts'
+import { checkJoint, JOINTS, runJoint } from './index.ts'
+import { RecordSheet } from './record.ts'
+import { anyPorts, context, type port } from './samples.property.ts'
+import { Tally } from './tally.ts'
+import { CODES } from './verdict.ts'
+
+const compile = (ports: Parameters<typeof port> extends never ? never : ReturnType<typeof port>[]) => compilePart({ id: 'p', kind: 'sample', name: 'Sample', ports }).ports
+
+test('tally and record give the same code, counts and weakest grade on every case', () => {
+  fc.assert(
+    fc.property(anyPorts, (ports) => {
+      for (const joint of JOINTS) {
+        const tally = new Tally()
+        const record = new RecordSheet()
+        const applied = runJoint(joint, compile(ports), [], context(), tally)
+        expect(runJoint(joint, compile(ports), [], context(), record)).toBe(applied)
+        if (!applied) continue
+        const verdict = record.verdict(joint.id)
+        expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([verdict.code, verdict.stated, verdict.known, verdict.agreed, verdict.outside])
+      }
+    }),
+    { numRuns: 400, seed: 7 },
+  )
+})
+
+test('a joint reads the same whichever side its ports were given on', () => {
+  fc.assert(
+    fc.property(anyPorts, fc.array(fc.boolean(), { minLength: 24, maxLength: 24 }), (ports, split) => {
+      const compiled = compile(ports)
+      const one = compiled.filter((_, i) => split[i])
+      const other = compiled.filter((_, i) => !split[i])
+      for (const joint of JOINTS) expect(checkJoint(joint, one, other, context())).toEqual(checkJoint(joint, other, one, context()))
+    }),
+    { numRuns: 150, seed: 11 },
+  )
+})
+
+test('typing the same lengths in inches never changes a verdict', () => {
+  fc.assert(
+    fc.property(anyPorts, (ports) => {
+      const inInches = ports.map((one) => ({
+        ...one,
+        claims: Object.fromEntries(
+          Object.entries(one.claims).map(([field, claims]) => {
+            const words = (PORT_KINDS[one.kind as 'ring'].fields as unknown as Record<string, FieldWords<unknown>>)[field]!
+            return [
+              field,
+              claims.map((claim) => (words.unit === 'mm' && words.type === 'number' ? { ...claim, value: parseTyped(words, `${Number(claim.value) / 25.4} in`) } : claim)),
+            ]
+          }),
+        ),
+      }))
+      for (const joint of JOINTS) expect(checkJoint(joint, compile(inInches), [], context())?.code).toBe(checkJoint(joint, compile(ports), [], context())?.code)
+    }),
+    { numRuns: 150, seed: 13 },
+  )
+})
+
+test('a claim of the same value, grade and specimen with a smaller ± never makes a code greater, where nothing is outside', () => {
+  fc.assert(
+    fc.property(anyPorts, fc.nat(), (ports, pick) => {
+      const fields = ports.flatMap((one, i) => Object.keys(one.claims).map((field) => [i, field] as const))
+      const chosen = fields[pick % Math.max(1, fields.length)]
+      if (!chosen) return
+      const closer = ports.map((one, i) =>
+        i === chosen[0] ? { ...one, claims: { ...one.claims, [chosen[1]]: [...one.claims[chosen[1]]!, { ...one.claims[chosen[1]]![0]!, id: 'closer', plusMinus: 0 }] } } : one,
+      )
+      for (const joint of JOINTS) {
+        const before = checkJoint(joint, compile(ports), [], context())
+        if (!before || before.outside > 0) continue
+        expect(CODES.indexOf(checkJoint(joint, compile(closer), [], context())!.code)).toBeLessThanOrEqual(CODES.indexOf(before.code))
+      }
+    }),
+    { numRuns: 300, seed: 17 },
+  )
+})
+
+test('no joint fits while a field it read is unknown', () => {
+  fc.assert(
+    fc.property(anyPorts, (ports) => {
+      for (const joint of JOINTS) {
+        const verdict = checkJoint(joint, compile(ports), [], context())
+        if (verdict?.code === 'fits') expect(verdict.missing).toEqual([])
+        if (verdict && verdict.known < verdict.stated) expect(['unmeasured', 'clash']).toContain(verdict.code)
+      }
+    }),
+    { numRuns: 300, seed: 19 },
+  )
+})

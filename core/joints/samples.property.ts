@@ -1,0 +1,111 @@
+import fc from 'fast-check'
+import type { FieldWords } from '../ports/field.ts'
+import { type AnyPort, compilePart, PORT_KINDS, type PortKindName } from '../ports/index.ts'
+import type { Port } from '../ports/port.ts'
+import { GRADES } from '../quantity/grade.ts'
+import type { JointContext } from './joint.ts'
+import { tolerances } from './tolerances.ts'
+
+/** One port from plain values; ± and grade for all of them. */
+export function port(
+  kind: PortKindName,
+  values: Record<string, unknown>,
+  { slot = 'main', looks, pm, grade = 'measured' }: { slot?: string; looks?: 'forward' | 'rearward'; pm?: number; grade?: (typeof GRADES)[number] } = {},
+): Port {
+  const id = `p/${kind}/${slot}${looks ?? ''}`
+  const claims = Object.fromEntries(
+    Object.entries(values).map(([field, value]) => [field, [{ id: `${id}.${field}`, value, grade, ...(pm === undefined ? {} : { plusMinus: pm }) }]]),
+  )
+  return { id, kind, slot, ...(looks ? { looks } : {}), claims }
+}
+
+export const compilePorts = (...ports: Port[]): readonly AnyPort[] => compilePart({ id: 'p', kind: 'sample', name: 'Sample', ports }).ports
+
+export const context = (rest: Partial<JointContext> = {}): JointContext => ({ stack: [], tolerances: tolerances(), ...rest })
+
+/** The lengths of a train whose every depth stack agrees (mm), as the design notes define them. */
+export const AGREEING = {
+  'crank-flange': { proudMm: 4.2, angles: [0, 60, 120, 180, 240, 300], circleMm: 64, thread: 'M10x1.25', holeDepthMm: 20, registerMm: 36, balance: 'zero' },
+  'pilot-bore': { finished: true, boreMm: 25, mouthMm: 4.2, bottomMm: -26.5 },
+  'engine-output': { peakTorqueNm: 118, peakTorqueRpm: 2800, redlineRpm: 5200 },
+  flywheel: { angles: [0, 60, 120, 180, 240, 300], circleMm: 64, holeMm: 10.2, registerMm: 36.02, outerMm: 282, balance: 'zero', clutchFaceMm: 28 },
+  'flange-bolts': { thread: 'M10x1.25', lengthMm: 25, clampedMm: 12, headMm: 17 },
+  ring: { nearMm: 18, widthMm: 10 },
+  starter: { mount: 'bell', pinionMm: 24.4, throwMm: 12, way: 'forward' },
+  'pilot-piece': { type: 'bearing', outerMm: 25.018, boreMm: 15.015, widthMm: 12, depthMm: 1 },
+  'input-shaft': { noseMm: 15, tipMm: -12.5, noseEndMm: 7.5, splineStartMm: 21.5, splineEndMm: 76.5 },
+  'disc-hub': { startMm: -6, endMm: 18 },
+  'cover-fingers': { heightMm: 52 },
+  'release-bearing': { restMm: 87, gapLowMm: 1.5, gapHighMm: 4 },
+  ratios: { type: 'manual', gears: [3.9, 2.3, 1.4, 1] },
+  ratings: { torqueNm: 210, reference: 'engine', basis: 'nominal', speedRpm: 6500 },
+  axle: { ratio: 4.11, ladenKg: 1340 },
+  tyre: { marking: '185/80R14' },
+} as const satisfies Partial<Record<PortKindName, Record<string, unknown>>>
+
+/** The agreeing train with some values changed; `undefined` makes one unknown. */
+export function trainPorts(changes: Partial<Record<PortKindName, Record<string, unknown>>> = {}, pm = 0.02): readonly AnyPort[] {
+  return compilePorts(
+    ...(Object.entries(AGREEING) as [PortKindName, Record<string, unknown>][]).map(([kind, values]) => {
+      const merged = Object.entries({ ...values, ...changes[kind] }).filter(([, value]) => value !== undefined)
+      return port(kind, Object.fromEntries(merged), { pm, slot: kind === 'pilot-bore' ? 'crank' : 'main' })
+    }),
+  )
+}
+
+/** Random values of one field: near the agreeing ones for numbers, any choice for words, sometimes unknown. */
+function anyValue(words: FieldWords<unknown>, near: unknown): fc.Arbitrary<unknown> {
+  const known = (): fc.Arbitrary<unknown> => {
+    switch (words.type) {
+      case 'number':
+        return fc
+          .double({ min: -15, max: 15, noNaN: true })
+          .map((shift) => Number(((typeof near === 'number' ? near : 20) + shift * (Math.abs(Number(near ?? 20)) > 100 ? 10 : 1)).toFixed(3)))
+      case 'flag':
+        return fc.boolean()
+      case 'numbers':
+        return fc.array(
+          fc.double({ min: 0, max: 350, noNaN: true }).map((v) => Number(v.toFixed(2))),
+          { minLength: 1, maxLength: 8 },
+        )
+      case 'word':
+        return words.choices ? fc.constantFrom(...words.choices) : fc.constantFrom(near ?? 'M10x1.25', 'M12x1.25', 'through')
+      case 'holes':
+      case 'dowels':
+        return fc.array(fc.record({ x: fc.integer({ min: -200, max: 200 }), y: fc.integer({ min: -200, max: 200 }), d: fc.constantFrom(10, 10.6, 12, 12.03) }), {
+          minLength: 1,
+          maxLength: 6,
+        })
+      default:
+        return fc.constant([
+          { x: 0, y: 0 },
+          { x: 10, y: 0 },
+          { x: 0, y: 10 },
+        ])
+    }
+  }
+  return fc.oneof(
+    { weight: 1, arbitrary: fc.constant(undefined) },
+    { weight: 9, arbitrary: fc.oneof({ weight: 2, arbitrary: known() }, { weight: 3, arbitrary: near === undefined ? known() : fc.constant(near) }) },
+  )
+}
+
+/** Random ports of every kind, with claims of any grade and ±: what a sweep may meet. */
+export const anyPorts: fc.Arbitrary<Port[]> = fc.tuple(
+  ...(Object.keys(PORT_KINDS) as PortKindName[])
+    .filter((kind) => kind !== 'outline')
+    .map((kind) => {
+      const fields = PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>
+      const near = (AGREEING as Record<string, Record<string, unknown>>)[kind] ?? {}
+      return fc
+        .record({
+          values: fc.record(Object.fromEntries(Object.entries(fields).map(([name, words]) => [name, anyValue(words, near[name])]))),
+          pm: fc.constantFrom(undefined, 0, 0.02, 0.3),
+          grade: fc.constantFrom(...GRADES),
+          looks: kind === 'face' ? fc.constantFrom('forward' as const, 'rearward' as const) : fc.constant(undefined),
+        })
+        .map(({ values, pm, grade, looks }) =>
+          port(kind, Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)), { pm, grade, looks, slot: kind === 'pilot-bore' ? 'crank' : 'main' }),
+        )
+    }),
+)

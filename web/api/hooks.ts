@@ -1,0 +1,51 @@
+import { toast } from 'sonner'
+import useSWR, { mutate } from 'swr'
+import { ApiProblem, api } from './client.ts'
+import type { BudgetPage, Build, BuildHeader, Bundle, PairingDetail, PairingRow, PartDetail, PartRow, PartsList, SourcingView, Supplier } from './types.ts'
+
+export const useBuilds = () => useSWR<{ items: BuildHeader[] }>('/builds')
+export const useBuild = (id: string | undefined) => useSWR<BuildHeader>(id ? `/builds/${id}` : null)
+export const usePairings = (id: string) => useSWR<{ items: PairingRow[] }>(`/builds/${id}/pairings`)
+export const usePairing = (id: string, engine: string | null, transmission: string | null) =>
+  useSWR<PairingDetail>(engine && transmission ? `/builds/${id}/pairing?engine=${encodeURIComponent(engine)}&transmission=${encodeURIComponent(transmission)}` : null)
+export const useParts = (id: string) => useSWR<PartsList>(`/builds/${id}/parts`)
+export const useSourcing = (id: string) => useSWR<SourcingView>(`/builds/${id}/sourcing`)
+export const useBudget = (id: string) => useSWR<BudgetPage>(`/builds/${id}/budget`)
+export const useCatalogue = (query: string) => useSWR<{ items: PartRow[]; next: string | null }>(`/parts?${query}`)
+export const usePart = (id: string | null | undefined, build?: string) => useSWR<PartDetail>(id ? `/parts/${encodeURIComponent(id)}${build ? `?build=${build}` : ''}` : null)
+export const useKits = () => useSWR<{ items: Bundle[] }>('/kits')
+export const useDonors = () => useSWR<{ items: Bundle[] }>('/donors')
+export const useSuppliers = () => useSWR<{ items: Supplier[] }>('/suppliers')
+export const useSettings = () => useSWR<{ lengthUnit: 'mm' | 'in'; tolerances: Record<string, number> }>('/settings')
+
+/** Everything on screen leans on the data: after a write all of it is asked again. */
+export const refresh = (): Promise<unknown> => mutate(() => true)
+
+/** Runs a write, says what went wrong, and asks the screens again. True when it was done. */
+export async function act(work: () => Promise<unknown>, done?: string, undo?: () => Promise<unknown>): Promise<boolean> {
+  try {
+    await work()
+    await refresh()
+    if (done) toast(done, undo ? { action: { label: 'Undo', onClick: () => void act(undo, 'Put back') }, duration: 10_000 } : {})
+    return true
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error
+    toast.error(error.message)
+    return false
+  }
+}
+
+/** Removes something, with undo. */
+export const removeWithUndo = async (path: string, done: string): Promise<boolean> => {
+  let trash = ''
+  return act(
+    async () => {
+      trash = (await api.remove(path)).trash
+    },
+    done,
+    () => api.post(`/trash/${trash}/restore`),
+  )
+}
+
+/** Saves part of a build on its newest version. */
+export const saveBuild = (build: Build, patch: Record<string, unknown>): Promise<Build> => api.patch(`/builds/${build.id}`, { version: build.version, ...patch })

@@ -1,0 +1,38 @@
+import { Dialog as Radix } from 'radix-ui'
+import type { ReactNode } from 'react'
+import { Button } from './ui.tsx'
+
+/** A dialog over the work: focus goes in, Escape closes, focus goes back. */
+export function Dialog({
+  open,
+  onOpenChange,
+  title,
+  children,
+  wide = false,
+}: {
+  open: boolean
+  onOpenChange: (open: boolean) => void
+  title: string
+  children: ReactNode
+  wide?: boolean
+}) {
+  return (
+    <Radix.Root open={open} onOpenChange={onOpenChange}>
+      <Radix.Portal>
+        <Radix.Overlay className="fixed inset-0 bg-ink/30" />
+        <Radix.Content
+          aria-describedby={undefined}
+          className={`fixed left-1/2 top-1/2 max-h-[88vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded border border-ink bg-ground p-4 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+        >
+          <div className="mb-3 flex items-start justify-between gap-4">
+            <Radix.Title className="text-[15px] font-bold">{title}</Radix.Title>
+            <Radix.Close asChild>
+              <Button tone="quiet">Close</Button>
+            </Radix.Close>
+          </div>
+          {children}
+        </Radix.Content>
+      </Radix.Portal>
+    </Radix.Root>
+  )
+}

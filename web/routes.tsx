@@ -1,0 +1,26 @@
+import { createBrowserRouter } from 'react-router'
+import { RouteError } from './shell/route-error.tsx'
+import { Shell } from './shell/shell.tsx'
+
+/** Lazy routes: each stage loads when it is first opened. */
+export const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    errorElement: <RouteError />,
+    children: [
+      { path: '/', lazy: () => import('./stages/builds/builds-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/brief', lazy: () => import('./stages/brief/brief-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/pairing', lazy: () => import('./stages/pairing/pairing-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/parts', lazy: () => import('./stages/parts/parts-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/sourcing', lazy: () => import('./stages/sourcing/sourcing-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/budget', lazy: () => import('./stages/budget/budget-page.tsx'), errorElement: <RouteError /> },
+      { path: '/catalogue', lazy: () => import('./stages/catalogue/catalogue-page.tsx'), errorElement: <RouteError /> },
+      { path: '/catalogue/new/:what', lazy: () => import('./stages/catalogue/new-page.tsx'), errorElement: <RouteError /> },
+      { path: '/catalogue/parts/:part', lazy: () => import('./stages/catalogue/part-page.tsx'), errorElement: <RouteError /> },
+      { path: '/suppliers', lazy: () => import('./stages/suppliers/suppliers-page.tsx'), errorElement: <RouteError /> },
+      { path: '/suppliers/import', lazy: () => import('./stages/suppliers/import-page.tsx'), errorElement: <RouteError /> },
+      { path: '/settings', lazy: () => import('./stages/settings/settings-page.tsx'), errorElement: <RouteError /> },
+      { path: '*', lazy: () => import('./shell/not-found.tsx') },
+    ],
+  },
+])

@@ -1,0 +1,45 @@
+import type { BuildHeader } from '../api/types.ts'
+import { ButtonLink, Money } from '../components/ui.tsx'
+
+/** The build's name, pairing, totals that move as choices are made, and one next action. */
+export function BuildTotals({ header }: { header: BuildHeader }) {
+  const { build, recipient, pairing, totals, next } = header
+  return (
+    <>
+      <div className="min-w-0 border-l border-line pl-4 pr-5">
+        <div className="truncate text-[15px] font-bold">{build.name}</div>
+        <div className="truncate text-steel">{[recipient, pairing].filter(Boolean).join(' · ') || 'No recipient yet'}</div>
+      </div>
+      <div className="flex max-[1000px]:hidden">
+        <Total words={totals && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'} minor={totals?.likelyMinor} currency={build.currency} />
+        <Total words={`Safe, +${Math.round(build.contingency * 100)} %`} minor={totals?.safeMinor} currency={build.currency} />
+        <Total words="Like-for-like repair" minor={build.likeForLikeMinor} currency={build.currency} />
+        {totals && totals.unpriced > 0 && (
+          <div className="border-l border-line px-4">
+            <div className="text-[12px] text-steel">No price yet</div>
+            <div className="figure text-[15px] font-semibold">
+              {totals.unpriced} {totals.unpriced === 1 ? 'line' : 'lines'}
+            </div>
+          </div>
+        )}
+      </div>
+      <div className="ml-auto pr-4">
+        <ButtonLink to={`/builds/${build.id}/${next.stage}`} tone="main">
+          {next.words}
+        </ButtonLink>
+      </div>
+    </>
+  )
+}
+
+function Total({ words, minor, currency }: { words: string; minor: number | null | undefined; currency: string }) {
+  if (minor === null || minor === undefined) return null
+  return (
+    <div className="border-l border-line px-4">
+      <div className="whitespace-nowrap text-[12px] text-steel">{words}</div>
+      <div className="text-[15px] font-semibold">
+        <Money minor={minor} currency={currency} whole />
+      </div>
+    </div>
+  )
+}

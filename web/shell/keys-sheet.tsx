@@ -1,0 +1,42 @@
+import { useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { Dialog } from '../components/dialog.tsx'
+import { Button } from '../components/ui.tsx'
+
+const KEYS = [
+  ['Alt+1 2 4 7 8', 'Brief, Pairing, Parts, Sourcing, Budget'],
+  ['j  k', 'Next and previous line'],
+  ['Enter', 'Open the line'],
+  ['w', 'Why: the sheet of the selected joint or line'],
+  ['m', 'Record a measurement for the selected joint'],
+  ['l', 'Lock the selected source'],
+  ['x', 'Drop the selected line'],
+  ['Ctrl+Z', 'Undo the last drop or removal'],
+  ['Esc', 'Close'],
+  ['?', 'This sheet'],
+] as const
+
+/** The `?` sheet. */
+export function KeysSheet() {
+  const [open, setOpen] = useState(false)
+  useHotkeys('shift+?,shift+/', () => setOpen(true))
+  return (
+    <>
+      <Button tone="quiet" onClick={() => setOpen(true)}>
+        Keys ?
+      </Button>
+      <Dialog open={open} onOpenChange={setOpen} title="Keys">
+        <table className="w-full">
+          <tbody>
+            {KEYS.map(([keys, words]) => (
+              <tr key={keys} className="border-t border-line">
+                <td className="figure py-1.5 pr-4">{keys}</td>
+                <td>{words}</td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      </Dialog>
+    </>
+  )
+}

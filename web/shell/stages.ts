@@ -1,0 +1,8 @@
+/** Stages that exist, with their final Alt digits. */
+export const STAGES = [
+  { id: 'brief', words: 'Brief', digit: 1 },
+  { id: 'pairing', words: 'Pairing', digit: 2 },
+  { id: 'parts', words: 'Parts', digit: 4 },
+  { id: 'sourcing', words: 'Sourcing', digit: 7 },
+  { id: 'budget', words: 'Budget', digit: 8 },
+] as const

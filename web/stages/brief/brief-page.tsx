@@ -1,0 +1,100 @@
+import { useParams } from 'react-router'
+import { kindWords } from '../../../core/identity/part-kinds.ts'
+import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
+import { act, refresh, saveBuild, useBuild, useCatalogue } from '../../api/hooks.ts'
+import type { Build } from '../../api/types.ts'
+import { Form } from '../../components/form.tsx'
+import { ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
+
+const USES = [
+  { value: 'road', words: 'Road' },
+  { value: 'delivery', words: 'Delivery' },
+  { value: 'towing', words: 'Towing' },
+  { value: 'trail', words: 'Trail' },
+  { value: 'track', words: 'Track' },
+]
+
+/** What, why, money, and what must still work. */
+export function Component() {
+  const { build: id = '' } = useParams()
+  const header = useBuild(id)
+  const vehicles = useCatalogue('kind=vehicle')
+  return (
+    <Loaded of={header} what="the brief">
+      {({ build }) => (
+        <>
+          <PageHead title="Brief" detail="What, why, and what must still work" />
+          <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-x-6 px-4 pb-10 max-[1000px]:grid-cols-1">
+            <Form
+              key={build.id}
+              id={`brief-${build.id}`}
+              fields={[
+                { name: 'name', label: 'Name', type: 'text', required: true },
+                {
+                  name: 'recipientId',
+                  label: 'Recipient',
+                  type: 'select',
+                  options: (vehicles.data?.items ?? []).map((part) => ({ value: part.id, words: part.name })),
+                  hint: 'The vehicle being converted',
+                },
+                { name: 'why', label: 'Why', type: 'area', wide: true, hint: 'What failed, and what of its cause stays in the vehicle: it would kill the next engine too' },
+                { name: 'use', label: 'Use', type: 'select', options: USES, hint: 'Decides the torque factor' },
+                {
+                  name: 'school',
+                  label: 'Placement',
+                  type: 'select',
+                  required: true,
+                  options: [
+                    { value: 'keep', words: 'Keep the driveline where it is' },
+                    { value: 'set-back', words: 'Set the engine back' },
+                  ],
+                },
+                { name: 'likeForLikeMinor', label: 'Like-for-like repair', type: 'money', currency: build.currency, hint: 'The baseline every swap is judged against' },
+                { name: 'labourRateMinor', label: 'Labour rate an hour', type: 'money', currency: build.currency },
+                { name: 'taxRate', label: 'Tax, %', type: 'percent', hint: 'Added where a price excludes it' },
+                { name: 'contingency', label: 'Contingency, %', type: 'percent', hint: 'Safe is likely plus this' },
+                { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+                { name: 'inspection', label: 'An inspection or certificate is asked for here', type: 'check' },
+                { name: 'maxSuppliers', label: 'Suppliers at most', type: 'number', whole: true, hint: 'Blank: no limit' },
+                { name: 'maxDonors', label: 'Donors at most', type: 'number', whole: true, hint: 'Floor space; blank: no limit' },
+              ]}
+              initial={build as unknown as Record<string, unknown>}
+              action="Save the brief"
+              submit={async ({ labourRateMinor, taxRate, contingency, ...rest }) => {
+                await saveBuild(build, { ...rest, labourRateMinor: labourRateMinor ?? 0, taxRate: taxRate ?? 0, contingency: contingency ?? 0 })
+                await refresh()
+              }}
+            />
+            <MustWork build={build} />
+          </div>
+        </>
+      )}
+    </Loaded>
+  )
+}
+
+/** Each yes brings parts: cheap to drop early, dear to add late. */
+function MustWork({ build }: { build: Build }) {
+  const toggle = (kind: string): void => {
+    const mustWork = build.mustWork.includes(kind) ? build.mustWork.filter((one) => one !== kind) : [...build.mustWork, kind].sort()
+    void act(() => saveBuild(build, { mustWork }))
+  }
+  return (
+    <aside className="border-l border-line pl-5 max-[1000px]:border-0 max-[1000px]:pl-0 max-[1000px]:pt-6">
+      <h2 className="font-bold">Must still work afterwards</h2>
+      <p className="mb-2 text-steel">Each yes puts its assembly on the parts list to keep or confirm. Cheap to drop now, dear to add late.</p>
+      <ul>
+        {KEPT_ASSEMBLIES.map((kind) => (
+          <li key={kind}>
+            <label className="flex items-center gap-2 py-1">
+              <input type="checkbox" className="size-4 accent-(--color-accent)" checked={build.mustWork.includes(kind)} onChange={() => toggle(kind)} />
+              {kindWords(kind)}
+            </label>
+          </li>
+        ))}
+      </ul>
+      <p className="mb-2 mt-5 text-steel">The recipient is not in the list? Add it with its axle, tyre and sizes.</p>
+      <ButtonLink to="/catalogue/new/vehicle">Add a vehicle</ButtonLink>
+    </aside>
+  )
+}

@@ -1,0 +1,146 @@
+import { useState } from 'react'
+import { useNavigate } from 'react-router'
+import { parseMoney } from '../../../core/money/money.ts'
+import { api } from '../../api/client.ts'
+import { refresh, useSuppliers } from '../../api/hooks.ts'
+import { type FieldSpec, Form } from '../../components/form.tsx'
+import { PartPicker } from '../../components/part-picker.tsx'
+import { Button, Caution, PageHead } from '../../components/ui.tsx'
+
+interface Item {
+  readonly partId: string
+  readonly name: string
+  readonly [typed: string]: string
+}
+
+const DONOR_COLUMNS = [
+  { key: 'stripHours', label: 'Strip hours' },
+  { key: 'sale', label: 'Sale price' },
+  { key: 'chance', label: 'Chance, %' },
+  { key: 'sellingHours', label: 'Selling hours' },
+] as const
+
+const currencyTyped = (values: Record<string, unknown>): string => String(values.currency ?? 'EUR').toUpperCase()
+
+const KIT_FIELDS = (suppliers: { value: string; words: string }[]): FieldSpec[] => [
+  { name: 'name', label: 'Name', type: 'text', required: true },
+  { name: 'supplierId', label: 'Sold by', type: 'select', options: suppliers },
+  { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+  { name: 'priceMinor', label: 'Price', type: 'money', required: true, currency: currencyTyped },
+  { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
+  { name: 'weightG', label: 'Weight, g', type: 'number', whole: true },
+  { name: 'omits', label: 'What it leaves out', type: 'text', hint: 'Dowels, hardware, gasket, instructions' },
+  { name: 'note', label: 'Quality', type: 'text', hint: 'Process, material, hardware class' },
+]
+
+const DONOR_FIELDS: FieldSpec[] = [
+  { name: 'name', label: 'Name', type: 'text', required: true, hint: 'Vehicle, year, why it is for sale' },
+  { name: 'place', label: 'Where it stands', type: 'text' },
+  { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+  { name: 'priceMinor', label: 'Price', type: 'money', currency: currencyTyped },
+  { name: 'fetchMinor', label: 'Fetching it', type: 'money', currency: currencyTyped },
+  { name: 'disposalMinor', label: 'Disposal and storage', type: 'money', currency: currencyTyped },
+  { name: 'scrapMinor', label: 'Scrap brings', type: 'money', currency: currencyTyped },
+  { name: 'note', label: 'Note', type: 'text' },
+]
+
+/** Typing a kit with its contents, or a donor with what it yields. Blank amounts and hours are 0. */
+export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
+  const draft = `draft:items:${kind}`
+  const [items, setAll] = useState<Item[]>(() => JSON.parse(localStorage.getItem(draft) ?? '[]'))
+  const suppliers = useSuppliers().data?.items ?? []
+  const navigate = useNavigate()
+  const setItems = (next: Item[]): void => {
+    setAll(next)
+    localStorage.setItem(draft, JSON.stringify(next))
+  }
+  const edit = (index: number, key: string, value: string): void => setItems(items.map((item, i) => (i === index ? { ...item, [key]: value } : item)))
+  const save = async (values: Record<string, unknown>): Promise<void> => {
+    const currency = String(values.currency)
+    const figure = (text: string | undefined, label: string, name: string): number => {
+      if (!text?.trim()) return 0
+      const value = Number(text.replace(',', '.'))
+      if (!(value >= 0)) throw new RangeError(`${name}, ${label.toLowerCase()}: "${text}" is not a figure.`)
+      return value
+    }
+    const rows = items.map((item) => ({
+      partId: item.partId,
+      quantity: item.quantity?.trim() ? Number(item.quantity) : 1,
+      ...(kind === 'donor'
+        ? {
+            stripHours: figure(item.stripHours, 'Strip hours', item.name),
+            saleMinor: item.sale?.trim() ? parseMoney(item.sale, currency) : 0,
+            chance: figure(item.chance, 'Chance', item.name) / 100,
+            sellingHours: figure(item.sellingHours, 'Selling hours', item.name),
+          }
+        : {}),
+    }))
+    const amounts =
+      kind === 'donor'
+        ? { priceMinor: values.priceMinor ?? 0, fetchMinor: values.fetchMinor ?? 0, disposalMinor: values.disposalMinor ?? 0, scrapMinor: values.scrapMinor ?? 0 }
+        : {}
+    await api.post(`/${kind}s`, { ...values, ...amounts, items: rows })
+    localStorage.removeItem(draft)
+    await refresh()
+    navigate(`/catalogue?tab=${kind}s`)
+  }
+  return (
+    <>
+      <PageHead title={`Add a ${kind}`} detail={kind === 'kit' ? 'Searched as its parts, bought as one' : 'Each item is used, sold or scrapped'} />
+      <div className="px-4 pb-12">
+        {kind === 'donor' && <Caution>Papers before money: ownership, engine number, lien. Work near airbags, fuel and refrigerant is for trained or licensed people.</Caution>}
+        <Form
+          id={`new-${kind}`}
+          fields={kind === 'kit' ? KIT_FIELDS(suppliers.map((one) => ({ value: one.id, words: one.name }))) : DONOR_FIELDS}
+          initial={{ currency: 'EUR', taxIncluded: true }}
+          action={`Add the ${kind}`}
+          submit={(values) => save(values).catch(asFault)}
+        >
+          <h2 className="mb-2 mt-6 font-bold">{kind === 'kit' ? 'What is in it' : 'What it yields'}</h2>
+          {items.length > 0 && (
+            <table className="mb-3 w-full">
+              <thead>
+                <tr className="border-b border-ink">
+                  <th className="py-1">Part</th>
+                  <th>Number off</th>
+                  {kind === 'donor' && DONOR_COLUMNS.map(({ key, label }) => <th key={key}>{label}</th>)}
+                  <th aria-label="Actions" />
+                </tr>
+              </thead>
+              <tbody>
+                {items.map((item, index) => (
+                  <tr key={item.partId} className="border-b border-line">
+                    <td className="py-1">{item.name}</td>
+                    {[{ key: 'quantity', label: 'Number off' }, ...(kind === 'donor' ? DONOR_COLUMNS : [])].map(({ key, label }) => (
+                      <td key={key} className="pr-2">
+                        <input
+                          aria-label={`${label}, ${item.name}`}
+                          value={item[key] ?? ''}
+                          placeholder={key === 'quantity' ? '1' : '0'}
+                          onChange={(event) => edit(index, key, event.target.value)}
+                          className="figure w-20 rounded border border-steel bg-ground px-1.5 py-1 text-right"
+                        />
+                      </td>
+                    ))}
+                    <td>
+                      <Button tone="quiet" onClick={() => setItems(items.filter((_, i) => i !== index))}>
+                        Take out
+                      </Button>
+                    </td>
+                  </tr>
+                ))}
+              </tbody>
+            </table>
+          )}
+          <PartPicker label="Put a part in" onPick={(part) => !items.some((item) => item.partId === part.id) && setItems([...items, { partId: part.id, name: part.name }])} />
+        </Form>
+      </div>
+    </>
+  )
+}
+
+/** Faults found while reading the items stand under the form like the server's. */
+async function asFault(error: unknown): Promise<never> {
+  const { ApiProblem } = await import('../../api/client.ts')
+  throw error instanceof RangeError ? new ApiProblem(422, error.message) : error
+}

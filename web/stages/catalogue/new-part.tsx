@@ -1,0 +1,242 @@
+import { type FormEvent, useState } from 'react'
+import { useNavigate } from 'react-router'
+import { isPartKind, kindWords, PART_KINDS, type PartKind, typedPorts } from '../../../core/identity/part-kinds.ts'
+import { isCouplingKind } from '../../../core/pairing/coupling.ts'
+import type { FieldWords } from '../../../core/ports/field.ts'
+import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
+import { parseTyped } from '../../../core/ports/parse.ts'
+import { GRADES } from '../../../core/quantity/grade.ts'
+import { ApiProblem, api } from '../../api/client.ts'
+import { refresh, useCatalogue, useSettings } from '../../api/hooks.ts'
+import { Button, PageHead } from '../../components/ui.tsx'
+
+const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
+const LOOKS: Record<string, string> = { forward: ', looks forward', rearward: ', looks rearward' }
+
+type Typed = Record<string, string>
+
+/** Typing a part: identity, then each port with what was measured. What is left out is not known. */
+export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
+  const draft = `draft:part:${fixed ?? 'any'}`
+  const [typed, setAll] = useState<Typed>(() => readDraft(draft))
+  const [faults, setFaults] = useState<Typed>({})
+  const [said, setSaid] = useState('')
+  const navigate = useNavigate()
+  const unit = useSettings().data?.lengthUnit ?? 'mm'
+  const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
+  const owners = [...(useCatalogue('kind=engine').data?.items ?? []), ...(useCatalogue('kind=transmission').data?.items ?? []), ...(useCatalogue('kind=vehicle').data?.items ?? [])]
+  const ports = typedPorts(kind)
+  const set = (name: string, value: string): void => {
+    const next = { ...typed, [name]: value }
+    setAll(next)
+    localStorage.setItem(draft, JSON.stringify(next))
+  }
+
+  const save = async (event: FormEvent): Promise<void> => {
+    event.preventDefault()
+    const found: Typed = {}
+    if (!typed.name?.trim()) found.name = 'Give it a name.'
+    for (const year of ['fromYear', 'toYear']) if (typed[year]?.trim() && !/^\d{4}$/.test(typed[year]!.trim())) found[year] = 'Type a year such as 1979.'
+    if (Boolean(typed.issuer?.trim()) !== Boolean(typed.number?.trim())) found.number = 'A number needs its issuer, and an issuer a number.'
+    const wire = ports.map(({ kind: port, slot, looks }) => ({ kind: port, slot, ...(looks ? { looks } : {}), fields: readFields(port, slot, typed, unit, found) }))
+    setFaults(found)
+    if (Object.keys(found).length > 0) {
+      setSaid(`${Object.keys(found).length} ${Object.keys(found).length === 1 ? 'field is' : 'fields are'} not right yet: see below.`)
+      return
+    }
+    try {
+      const part = await api.post<{ id: string }>('/parts', {
+        kind,
+        name: typed.name,
+        ...(typed.ownerId ? { ownerId: typed.ownerId } : {}),
+        ...(typed.fromYear ? { fromYear: Number(typed.fromYear) } : {}),
+        ...(typed.toYear ? { toYear: Number(typed.toYear) } : {}),
+        ports: wire.filter((port) => Object.keys(port.fields).length > 0),
+        numbers: typed.number?.trim() ? [{ issuer: typed.issuer, number: typed.number }] : [],
+        said: {
+          grade: typed.grade || 'measured',
+          ...(typed.by ? { by: typed.by } : {}),
+          ...(typed.source ? { source: typed.source } : {}),
+          day: new Date().toISOString().slice(0, 10),
+        },
+      })
+      localStorage.removeItem(draft)
+      await refresh()
+      navigate(`/catalogue/parts/${encodeURIComponent(part.id)}`)
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+      setSaid(error.message)
+    }
+  }
+
+  return (
+    <form onSubmit={(event) => void save(event)} noValidate className="pb-12">
+      <PageHead
+        title={`Add ${fixed ? `${/^[aeiou]/i.test(kindWords(fixed)) ? 'an' : 'a'} ${kindWords(fixed).toLowerCase()}` : 'a part'}`}
+        detail={`Leave out what is not known. Lengths in ${unit} unless you write the unit; inches and fractions are read.`}
+      />
+      <div className="flex max-w-4xl flex-col gap-6 px-4">
+        <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
+          {!fixed && (
+            <Labelled label="Kind">
+              <select value={kind} onChange={(event) => set('kind', event.target.value)} className={input}>
+                {Object.entries(PART_KINDS).map(([id, { words }]) => (
+                  <option key={id} value={id}>
+                    {words}
+                  </option>
+                ))}
+              </select>
+            </Labelled>
+          )}
+          <Text name="name" label="Name" typed={typed} faults={faults} set={set} />
+          {(isCouplingKind(kind) || kind === 'engine' || kind === 'transmission') && (
+            <Labelled label={kind === 'engine' || kind === 'transmission' ? 'Fitted in the vehicle' : 'Came with'}>
+              <select value={typed.ownerId ?? ''} onChange={(event) => set('ownerId', event.target.value)} className={input}>
+                <option value="">{isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'}</option>
+                {owners
+                  .filter((owner) => (owner.kind === 'vehicle') !== isCouplingKind(kind))
+                  .map((owner) => (
+                    <option key={owner.id} value={owner.id}>
+                      {owner.name}
+                    </option>
+                  ))}
+              </select>
+            </Labelled>
+          )}
+          <Text name="fromYear" label="From year" typed={typed} faults={faults} set={set} />
+          <Text name="toYear" label="To year" typed={typed} faults={faults} set={set} />
+          <Text name="issuer" label="Issuer of its number" typed={typed} faults={faults} set={set} />
+          <Text name="number" label="Part number" typed={typed} faults={faults} set={set} />
+          <Labelled label="How the values below are known">
+            <select value={typed.grade ?? 'measured'} onChange={(event) => set('grade', event.target.value)} className={input}>
+              {GRADES.map((grade) => (
+                <option key={grade}>{grade}</option>
+              ))}
+            </select>
+          </Labelled>
+          <Text name="by" label="By whom" typed={typed} faults={faults} set={set} />
+          <Text name="source" label="Source" typed={typed} faults={faults} set={set} />
+        </div>
+        {ports.map(
+          ({ kind: port, slot, looks }) => isPortKind(port) && <PortFields key={`${port}/${slot}`} kind={port} slot={slot} looks={looks} typed={typed} faults={faults} set={set} />,
+        )}
+        {said && (
+          <p role="alert" className="border-l-[3px] border-clash pl-2.5">
+            {said}
+          </p>
+        )}
+        <Button type="submit" tone="main" className="self-start">
+          Add it
+        </Button>
+      </div>
+    </form>
+  )
+}
+
+const readDraft = (key: string): Typed => {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? '{}')
+  } catch {
+    return {}
+  }
+}
+
+function readFields(port: string, slot: string, typed: Typed, unit: 'mm' | 'in', faults: Typed): Record<string, { value: unknown; grade: string }> {
+  if (!isPortKind(port)) return {}
+  const fields: Record<string, { value: unknown; grade: string }> = {}
+  for (const [name, words] of Object.entries(PORT_KINDS[port].fields as Record<string, FieldWords<unknown>>)) {
+    const key = `${port}/${slot}.${name}`
+    const text = typed[key]?.trim()
+    if (!text) continue
+    try {
+      fields[name] = { value: parseTyped(words, text, unit), grade: typed.grade || 'measured' }
+    } catch (error) {
+      faults[key] = (error as Error).message
+    }
+  }
+  return fields
+}
+
+function PortFields({
+  kind,
+  slot,
+  looks,
+  ...form
+}: {
+  kind: keyof typeof PORT_KINDS
+  slot: string
+  looks: string | undefined
+  typed: Typed
+  faults: Typed
+  set: (name: string, value: string) => void
+}) {
+  const { title, fields } = PORT_KINDS[kind]
+  return (
+    <fieldset className="border-t border-line pt-2">
+      <legend className="pr-3 font-bold">
+        {title}
+        <span className="font-normal text-steel">
+          {slot === 'main' ? '' : ` · ${slot}`}
+          {looks ? LOOKS[looks] : ''}
+        </span>
+      </legend>
+      {looks === 'forward' && kind === 'face' && (
+        <p className="mb-2 text-steel">
+          This face looks forward: type it as seen from the gearbox looking at the engine. If you measured it looking at this face, change the sign of every first figure (the one
+          across) before typing: mirrored plates are scrapped plates.
+        </p>
+      )}
+      <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
+        {Object.entries(fields as Record<string, FieldWords<unknown>>).map(([name, words]) => (
+          <PortField key={name} name={`${kind}/${slot}.${name}`} words={words} {...form} />
+        ))}
+      </div>
+    </fieldset>
+  )
+}
+
+function PortField({ name, words, typed, faults, set }: { name: string; words: FieldWords<unknown>; typed: Typed; faults: Typed; set: (name: string, value: string) => void }) {
+  const options = words.choices ?? (words.type === 'flag' ? ['yes', 'no'] : null)
+  const label = `${words.label}${words.unit ? `, ${words.unit}` : ''}`
+  const shared = { value: typed[name] ?? '', 'aria-invalid': faults[name] !== undefined, onChange: (event: { target: { value: string } }) => set(name, event.target.value) }
+  const isList = words.type === 'holes' || words.type === 'dowels' || words.type === 'points'
+  return (
+    <Labelled label={label} fault={faults[name]}>
+      {options ? (
+        <select {...shared} className={input}>
+          <option value="">Not known</option>
+          {options.map((option) => (
+            <option key={option}>{option}</option>
+          ))}
+        </select>
+      ) : isList ? (
+        <textarea
+          {...shared}
+          rows={5}
+          className={`${input} figure`}
+          placeholder={words.type === 'points' ? 'x y, a line each' : words.type === 'dowels' ? 'x y Ø pin reamed, a line each, or: none' : 'x y Ø M10x1.5, a line each'}
+        />
+      ) : (
+        <input {...shared} autoComplete="off" className={`${input} figure`} placeholder={words.type === 'numbers' ? 'figures with spaces between' : ''} />
+      )}
+    </Labelled>
+  )
+}
+
+function Labelled({ label, fault, children }: { label: string; fault?: string | undefined; children: React.ReactNode }) {
+  return (
+    <label className="block">
+      <span className="mb-1 block font-semibold">{label}</span>
+      {children}
+      {fault && <span className="mt-1 block border-l-[3px] border-clash pl-2">{fault}</span>}
+    </label>
+  )
+}
+
+function Text({ name, label, typed, faults, set }: { name: string; label: string; typed: Typed; faults: Typed; set: (name: string, value: string) => void }) {
+  return (
+    <Labelled label={label} fault={faults[name]}>
+      <input value={typed[name] ?? ''} aria-invalid={faults[name] !== undefined} autoComplete="off" onChange={(event) => set(name, event.target.value)} className={input} />
+    </Labelled>
+  )
+}

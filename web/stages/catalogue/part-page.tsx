@@ -1,0 +1,285 @@
+import { useState } from 'react'
+import { Link, useNavigate, useParams } from 'react-router'
+import useSWR from 'swr'
+import { kindWords, PART_KINDS } from '../../../core/identity/part-kinds.ts'
+import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
+import { api } from '../../api/client.ts'
+import { act, refresh, removeWithUndo, usePart, useSettings, useSuppliers } from '../../api/hooks.ts'
+import type { FieldView, PartDetail } from '../../api/types.ts'
+import { Dialog } from '../../components/dialog.tsx'
+import { Form } from '../../components/form.tsx'
+import { Button, ButtonLink, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { ClaimForm } from '../pairing/measure-dialog.tsx'
+
+/** A part whole: its measurements with all claims, numbers, supersessions, offers. */
+export function Component() {
+  const { part: id = '' } = useParams()
+  const part = usePart(id)
+  return (
+    <Loaded of={part} what="the part">
+      {(detail) => <Detail key={detail.id} part={detail} />}
+    </Loaded>
+  )
+}
+
+function Detail({ part }: { part: PartDetail }) {
+  const navigate = useNavigate()
+  const owner = usePart(part.ownerId)
+  const [measuring, setMeasuring] = useState<{ port: string; field: FieldView } | null>(null)
+  return (
+    <>
+      <PageHead
+        title={part.name}
+        detail={
+          <>
+            {kindWords(part.kind)}
+            {owner.data && part.ownerId ? (
+              <>
+                {' '}
+                · came with{' '}
+                <Link className="text-accent underline" to={`/catalogue/parts/${part.ownerId}`}>
+                  {owner.data.name}
+                </Link>
+              </>
+            ) : null}
+          </>
+        }
+      >
+        <ButtonLink to="/catalogue">Catalogue</ButtonLink>
+        <Button onClick={() => void removeWithUndo(`/parts/${encodeURIComponent(part.id)}`, `${part.name} is in the trash.`).then((done) => done && navigate('/catalogue'))}>
+          Remove
+        </Button>
+      </PageHead>
+      <div className="grid grid-cols-[minmax(0,1fr)_340px] gap-8 px-4 pb-12 max-[1000px]:grid-cols-1">
+        <div>
+          {part.ports.length === 0 && <p className="text-steel">This kind of part is not measured at any joint yet.</p>}
+          {part.ports.map((port) => (
+            <section key={port.id} className="mb-5">
+              <h2 className="border-b border-ink pb-1 font-bold">
+                {port.title}
+                <span className="font-normal text-steel">
+                  {port.slot === 'main' ? '' : ` · ${port.slot}`}
+                  {port.looks ? ` · looks ${port.looks}` : ''}
+                </span>
+              </h2>
+              <table className="w-full">
+                <tbody>
+                  {port.fields.map((field) => (
+                    <FieldRow key={field.name} field={field} onMeasure={() => setMeasuring({ port: port.id, field })} />
+                  ))}
+                </tbody>
+              </table>
+            </section>
+          ))}
+        </div>
+        <div className="flex flex-col gap-6">
+          <Identity part={part} />
+          <Numbers part={part} />
+          <Offers part={part} />
+        </div>
+      </div>
+      {measuring && (
+        <Dialog open onOpenChange={() => setMeasuring(null)} title="Record a measurement">
+          <ClaimForm
+            build={null}
+            field={{ part: part.id, partName: part.name, port: measuring.port, field: measuring.field.name, label: measuring.field.label, methods: [], minutes: 0 }}
+            onDone={() => setMeasuring(null)}
+          />
+        </Dialog>
+      )}
+    </>
+  )
+}
+
+function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => void }) {
+  const unit = useSettings().data?.lengthUnit ?? 'mm'
+  const shown = field.claims.find((claim) => claim.used)?.shown
+  return (
+    <tr className="border-b border-line align-top">
+      <td className="w-[38%] py-1">{field.label}</td>
+      <td className="figure whitespace-pre-wrap py-1">
+        {field.value === null ? (
+          <span className="text-steel">not known</span>
+        ) : typeof field.value === 'number' ? (
+          printQuantity(field.value, field.unit as StoredUnit, unit)
+        ) : (
+          shown
+        )}
+        {field.plusMinus !== null && field.plusMinus > 0 && <span className="text-steel"> ±{Number(field.plusMinus.toFixed(3))}</span>}
+        {field.conflict && <div className="border-l-[3px] border-rule pl-2 font-sans">Claims disagree beyond their ±: look before you spend.</div>}
+        {field.claims.length > 1 && (
+          <ul className="font-sans text-steel">
+            {field.claims
+              .filter((claim) => !claim.used)
+              .map((claim) => (
+                <li key={claim.id}>
+                  also {claim.shown}, {claim.grade}
+                  {claim.saidBy ? `, ${claim.saidBy}` : ''}
+                  {claim.source ? `, ${claim.source}` : ''}
+                </li>
+              ))}
+          </ul>
+        )}
+      </td>
+      <td className="py-1">
+        <GradeWord grade={field.grade} />
+      </td>
+      <td className="py-1 text-right">
+        <Button tone="quiet" aria-label={`Measure ${field.label}`} onClick={onMeasure}>
+          Measure
+        </Button>
+      </td>
+    </tr>
+  )
+}
+
+function Identity({ part }: { part: PartDetail }) {
+  return (
+    <section>
+      <h2 className="mb-2 font-bold">What it is</h2>
+      <Form
+        id={`part-${part.id}`}
+        columns={1}
+        fields={[
+          { name: 'name', label: 'Name', type: 'text', required: true },
+          {
+            name: 'kind',
+            label: 'Kind',
+            type: 'select',
+            required: true,
+            options: Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words })),
+            hint: part.kind === 'unsorted' ? 'An unsorted part is no candidate until its kind is set' : '',
+          },
+        ]}
+        initial={{ name: part.name, kind: part.kind }}
+        action="Save"
+        submit={async (values) => {
+          await api.patch(`/parts/${encodeURIComponent(part.id)}`, { version: part.version, ...values })
+          await refresh()
+        }}
+      />
+    </section>
+  )
+}
+
+function Numbers({ part }: { part: PartDetail }) {
+  return (
+    <section>
+      <h2 className="mb-1 font-bold">Part numbers</h2>
+      {part.numbers.map((one) => (
+        <p key={one.id} className="figure border-b border-line py-0.5">
+          {one.issuer} {one.number}
+        </p>
+      ))}
+      {part.supersessions.map((one) => (
+        <p key={one.id} className="border-b border-line py-0.5">
+          <span className="figure">
+            {one.issuer} {one.oldNumber}
+          </span>{' '}
+          replaced by <span className="figure">{one.newNumber}</span>
+          {one.oneWay ? '; the old no longer serves for the new' : ''}
+        </p>
+      ))}
+      <details className="mt-2">
+        <summary className="cursor-pointer text-accent underline">Add a number</summary>
+        <div className="pt-2">
+          <Form
+            id={`number-${part.id}`}
+            columns={1}
+            fields={[
+              { name: 'issuer', label: 'Issuer', type: 'text', required: true },
+              { name: 'number', label: 'Number', type: 'text', required: true },
+            ]}
+            initial={{}}
+            action="Add number"
+            submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values), await refresh())}
+          />
+        </div>
+      </details>
+      <details className="mt-2">
+        <summary className="cursor-pointer text-accent underline">Add a supersession</summary>
+        <div className="pt-2">
+          <Form
+            id={`supersession-${part.id}`}
+            columns={1}
+            fields={[
+              { name: 'issuer', label: 'Issuer', type: 'text', required: true },
+              { name: 'old', label: 'Old number', type: 'text', required: true },
+              { name: 'new', label: 'New number', type: 'text', required: true },
+              { name: 'oneWay', label: 'One way: the old no longer serves', type: 'check' },
+            ]}
+            initial={{}}
+            action="Add supersession"
+            submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values), await refresh())}
+          />
+        </div>
+      </details>
+    </section>
+  )
+}
+
+interface Offer {
+  readonly id: string
+  readonly supplierId: string
+  readonly number: string | null
+  readonly priceMinor: number
+  readonly currency: string
+  readonly pack: number
+  readonly condition: string
+}
+
+function Offers({ part }: { part: PartDetail }) {
+  const offers = useSWR<{ items: Offer[] }>(`/offers?part=${encodeURIComponent(part.id)}`)
+  const suppliers = useSuppliers().data?.items ?? []
+  const nameOf = (id: string): string => suppliers.find((one) => one.id === id)?.name ?? ''
+  return (
+    <section>
+      <h2 className="mb-1 font-bold">Offers</h2>
+      {offers.data?.items.map((offer) => (
+        <p key={offer.id} className="flex gap-2 border-b border-line py-0.5">
+          {nameOf(offer.supplierId)}
+          <span className="text-steel">
+            {offer.condition}
+            {offer.pack > 1 ? `, pack of ${offer.pack}` : ''}
+          </span>
+          <span className="ml-auto">
+            <Money minor={offer.priceMinor} currency={offer.currency} />
+          </span>
+          <Button tone="quiet" onClick={() => void removeWithUndo(`/offers/${offer.id}`, 'The offer is in the trash.')}>
+            Remove
+          </Button>
+        </p>
+      ))}
+      <details className="mt-2">
+        <summary className="cursor-pointer text-accent underline">Add an offer</summary>
+        <div className="pt-2">
+          <Form
+            id={`offer-${part.id}`}
+            columns={1}
+            fields={[
+              {
+                name: 'supplierId',
+                label: 'Supplier',
+                type: 'select',
+                required: true,
+                options: suppliers.map((one) => ({ value: one.id, words: `${one.name}, ${one.currency}` })),
+              },
+              { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+              { name: 'priceMinor', label: 'Price a pack', type: 'money', required: true, currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
+              { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
+              { name: 'pack', label: 'Pack', type: 'number', whole: true },
+              { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
+              { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
+              { name: 'condition', label: 'Condition', type: 'text' },
+            ]}
+            initial={{ supplierId: suppliers[0]?.id, currency: suppliers[0]?.currency ?? 'EUR', taxIncluded: true, pack: 1, condition: 'new' }}
+            action="Add offer"
+            submit={async ({ pack, condition, ...values }) => {
+              await act(() => api.post('/offers', { ...values, partId: part.id, pack: pack ?? 1, condition: condition ?? 'new' }), 'Offer added.')
+            }}
+          />
+        </div>
+      </details>
+    </section>
+  )
+}

@@ -1,0 +1,223 @@
+import { type FormEvent, useState } from 'react'
+import { Link } from 'react-router'
+import type { MissingField, Verdict } from '../../../core/joints/verdict.ts'
+import type { FieldWords } from '../../../core/ports/field.ts'
+import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
+import { parseTyped } from '../../../core/ports/parse.ts'
+import { GRADES } from '../../../core/quantity/grade.ts'
+import { METHODS } from '../../../core/quantity/methods.ts'
+import { api } from '../../api/client.ts'
+import { act, useSettings } from '../../api/hooks.ts'
+import { Dialog } from '../../components/dialog.tsx'
+import { Button } from '../../components/ui.tsx'
+
+const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5'
+const keyOf = (field: MissingField): string => `${field.port}.${field.field}`
+
+/** Lists a joint's fields, missing ones first, and writes one claim on the part that owns the field. */
+export function MeasureDialog({ build, title, verdict, onClose }: { build: string; title: string; verdict: Verdict; onClose: () => void }) {
+  const missing = new Set(verdict.missing.map(keyOf))
+  const fields = [...verdict.fields].sort((p, q) => Number(missing.has(keyOf(q))) - Number(missing.has(keyOf(p))))
+  const [chosen, setChosen] = useState<MissingField | null>(fields.find((field) => missing.has(keyOf(field)) && field.part !== '?') ?? null)
+  return (
+    <Dialog open onOpenChange={onClose} title={`Record a measurement: ${title.toLowerCase()}`} wide>
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-5 max-[700px]:grid-cols-1">
+        <ul className="max-h-[60vh] overflow-y-auto" aria-label="Fields of this joint">
+          {fields.map((field) => (
+            <li key={keyOf(field)} className="border-b border-line">
+              {field.part === '?' ? (
+                <p className="py-1.5">
+                  No {field.partName.toLowerCase()} is named yet.{' '}
+                  <Link to="/catalogue" className="text-accent underline">
+                    Add it in Catalogue
+                  </Link>
+                  <span className="text-steel">, then measure its {field.label.toLowerCase()}.</span>
+                </p>
+              ) : (
+                <button
+                  type="button"
+                  aria-pressed={chosen !== null && keyOf(chosen) === keyOf(field)}
+                  onClick={() => setChosen(field)}
+                  className="w-full rounded px-1.5 py-1.5 text-left hover:bg-bench aria-pressed:bg-chosen"
+                >
+                  <span className={missing.has(keyOf(field)) ? 'font-bold' : ''}>{field.label}</span>
+                  <span className="text-steel">
+                    , {field.partName}
+                    {missing.has(keyOf(field)) ? ` · missing · ${field.minutes} min` : ''}
+                  </span>
+                </button>
+              )}
+            </li>
+          ))}
+        </ul>
+        {chosen ? <ClaimForm key={keyOf(chosen)} build={build} field={chosen} onDone={onClose} /> : <p className="text-steel">Choose what you measured.</p>}
+      </div>
+    </Dialog>
+  )
+}
+
+const wordsOf = (field: MissingField): FieldWords<unknown> | null => {
+  const kind = field.port.split('/')[1] ?? ''
+  return isPortKind(kind) ? ((PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>)[field.field] ?? null) : null
+}
+
+/** Value, method with ± offered, this very part or one like it, and by whom. */
+export function ClaimForm({ build, field, onDone }: { build: string | null; field: MissingField; onDone: () => void }) {
+  const words = wordsOf(field)
+  const unit = useSettings().data?.lengthUnit ?? 'mm'
+  const draft = `draft:claim:${keyOf(field)}`
+  const [typed, setTyped] = useState(localStorage.getItem(draft) ?? '')
+  const [method, setMethod] = useState<string>(words?.methods[0] ?? '')
+  const [plusMinus, setPlusMinus] = useState('')
+  const [grade, setGrade] = useState('measured')
+  const [very, setVery] = useState(true)
+  const [by, setBy] = useState(localStorage.getItem('by') ?? '')
+  const [source, setSource] = useState('')
+  const [fault, setFault] = useState('')
+  if (!words) return null
+  const multi = words.type === 'holes' || words.type === 'dowels' || words.type === 'points'
+  const offered = method in METHODS ? METHODS[method as keyof typeof METHODS].plusMinus : null
+
+  const save = async (event: FormEvent): Promise<void> => {
+    event.preventDefault()
+    setFault('')
+    try {
+      parseTyped(words, typed, unit)
+      const stated = plusMinus.trim() === '' ? null : Number(plusMinus.replace(',', '.'))
+      if (stated !== null && !(stated >= 0)) throw new RangeError(`"${plusMinus}" is not a ±. Type a figure such as 0.1, or leave it out.`)
+      localStorage.setItem('by', by)
+      const written = await act(
+        () =>
+          api.post('/claims', {
+            portId: field.port,
+            field: field.field,
+            typed,
+            plusMinus: stated,
+            grade,
+            ...(method && grade === 'measured' ? { method } : {}),
+            by: by || null,
+            source: source || null,
+            ...(build && very && (grade === 'measured' || grade === 'fitted') ? { build, thisVeryPart: true } : {}),
+          }),
+        `${field.label} recorded on ${field.partName}.`,
+      )
+      if (!written) return
+      localStorage.removeItem(draft)
+      onDone()
+    } catch (error) {
+      setFault((error as Error).message)
+    }
+  }
+  const type = (text: string): void => {
+    setTyped(text)
+    localStorage.setItem(draft, text)
+  }
+
+  return (
+    <form onSubmit={(event) => void save(event)} className="flex flex-col gap-3">
+      <p>
+        <b>{field.label}</b>
+        <span className="text-steel">, {field.partName}</span>
+      </p>
+      <label className="block">
+        <span className="mb-1 block font-semibold">Value{words.unit === 'mm' && !multi ? ` (${unit}, or write the unit)` : words.unit ? ` (${words.unit})` : ''}</span>
+        {words.choices ? (
+          <select value={typed} onChange={(event) => type(event.target.value)} className={input}>
+            <option value="">Choose</option>
+            {words.choices.map((choice) => (
+              <option key={choice}>{choice}</option>
+            ))}
+          </select>
+        ) : words.type === 'flag' ? (
+          <select value={typed} onChange={(event) => type(event.target.value)} className={input}>
+            <option value="">Choose</option>
+            <option>yes</option>
+            <option>no</option>
+          </select>
+        ) : multi ? (
+          <textarea
+            value={typed}
+            onChange={(event) => type(event.target.value)}
+            rows={6}
+            className={`${input} figure`}
+            placeholder={words.type === 'points' ? 'x y, a line each' : 'x y Ø, a line each: 160.7 85.4 10 M10x1.5'}
+          />
+        ) : (
+          <input value={typed} onChange={(event) => type(event.target.value)} className={`${input} figure`} placeholder={words.unit === 'mm' ? '11.8 or 3 3/8 in' : ''} />
+        )}
+      </label>
+      <label className="block">
+        <span className="mb-1 block font-semibold">How it is known</span>
+        <select value={grade} onChange={(event) => setGrade(event.target.value)} className={input}>
+          {[...GRADES].reverse().map((one) => (
+            <option key={one} value={one}>
+              {GRADE_SAYS[one]}
+            </option>
+          ))}
+        </select>
+      </label>
+      {grade === 'measured' && words.methods.length > 0 && (
+        <div className="grid grid-cols-[2fr_1fr] gap-3">
+          <label>
+            <span className="mb-1 block font-semibold">Method</span>
+            <select value={method} onChange={(event) => setMethod(event.target.value)} className={input}>
+              {words.methods.map((id) => (
+                <option key={id} value={id}>
+                  {METHODS[id].words}
+                </option>
+              ))}
+              <option value="">Another way</option>
+            </select>
+          </label>
+          <label>
+            <span className="mb-1 block font-semibold">±</span>
+            <input
+              value={plusMinus}
+              onChange={(event) => setPlusMinus(event.target.value)}
+              placeholder={offered === null ? 'not known' : String(offered)}
+              className={`${input} figure`}
+            />
+          </label>
+        </div>
+      )}
+      {build && (grade === 'measured' || grade === 'fitted') && (
+        <fieldset className="flex gap-5">
+          <legend className="mb-1 font-semibold">Taken on</legend>
+          {[true, false].map((value) => (
+            <label key={String(value)} className="flex items-center gap-1.5">
+              <input type="radio" name="specimen" checked={very === value} onChange={() => setVery(value)} className="accent-(--color-accent)" />
+              {value ? 'this very part' : 'one like it'}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      <div className="grid grid-cols-2 gap-3">
+        <label>
+          <span className="mb-1 block font-semibold">By whom</span>
+          <input value={by} onChange={(event) => setBy(event.target.value)} className={input} />
+        </label>
+        <label>
+          <span className="mb-1 block font-semibold">Source</span>
+          <input value={source} onChange={(event) => setSource(event.target.value)} placeholder="photo, sheet, who said it" className={input} />
+        </label>
+      </div>
+      {fault && (
+        <p role="alert" className="border-l-[3px] border-clash pl-2.5">
+          {fault}
+        </p>
+      )}
+      <Button type="submit" tone="main" className="self-start">
+        Record measurement
+      </Button>
+    </form>
+  )
+}
+
+const GRADE_SAYS: Record<(typeof GRADES)[number], string> = {
+  fitted: 'Fitted: mated or run here',
+  measured: 'Measured by us',
+  maker: 'Maker: drawing or standard',
+  catalogue: 'Catalogue',
+  heard: 'Heard: somebody said it',
+  assumed: 'Assumed',
+}

@@ -1,0 +1,205 @@
+import clsx from 'clsx'
+import { useEffect, useRef } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { useParams, useSearchParams } from 'react-router'
+import { JOINTS } from '../../../core/joints/index.ts'
+import { useBuild, usePairing, usePairings } from '../../api/hooks.ts'
+import type { PairingRow } from '../../api/types.ts'
+import { JointShape, Legend } from '../../components/joint-shape.tsx'
+import { ButtonLink, Empty, Failed, Loaded, Loading, PageHead } from '../../components/ui.tsx'
+import { Strip } from '../../drawing/strip.tsx'
+import { PairingPanel } from './pairing-panel.tsx'
+import { WhySheet } from './why-sheet.tsx'
+
+const keyOf = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string => `${row.engineId}|${row.transmissionId}`
+
+/** Bridges closed and few unknowns first; clashes last. */
+function byPromise(p: PairingRow, q: PairingRow): number {
+  const weight = (row: PairingRow): number =>
+    row.joints.reduce((sum, { code, closed }) => sum + ({ fits: 0, work: 1, bridge: 12, unmeasured: 6, clash: 100 }[closed ?? code] ?? 0), 0)
+  return Number(q.chosen) - Number(p.chosen) || weight(p) - weight(q) || (p.engine < q.engine ? -1 : 1)
+}
+
+/** Pairings as rows, joints as columns of shapes; the why sheet beside. */
+export function Component() {
+  const { build = '' } = useParams()
+  const pairings = usePairings(build)
+  return (
+    <Loaded of={pairings} what="the pairings">
+      {({ items }) =>
+        items.length === 0 ? (
+          <Empty
+            action={
+              <span className="flex gap-2">
+                <ButtonLink to="/catalogue/new/engine" tone="main">
+                  Add an engine
+                </ButtonLink>
+                <ButtonLink to="/catalogue/new/transmission">Add a transmission</ButtonLink>
+              </span>
+            }
+          >
+            A pairing is an engine with a transmission. Type at least one of each, with what you know of them; what you leave out is asked for later, where it decides something.
+          </Empty>
+        ) : (
+          <Pairings build={build} items={[...items].sort(byPromise)} />
+        )
+      }
+    </Loaded>
+  )
+}
+
+function Pairings({ build, items }: { build: string; items: readonly PairingRow[] }) {
+  const [params, setParams] = useSearchParams()
+  const header = useBuild(build)
+  const chosen = items.find((row) => row.engineId === params.get('engine') && row.transmissionId === params.get('transmission')) ?? items.find((row) => row.chosen) ?? items[0]!
+  const joint = params.get('joint')
+  const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
+  const columns = JOINTS.filter(({ id }) => items.some((row) => row.joints.some((one) => one.joint === id)))
+  const select = (row: PairingRow, next: string | null = joint): void =>
+    setParams({ engine: row.engineId, transmission: row.transmissionId, ...(next ? { joint: next } : {}) }, { replace: true })
+  const step = (by: number): void => select(items[Math.max(0, Math.min(items.length - 1, items.indexOf(chosen) + by))]!)
+  const across = (by: number): void => {
+    const at = columns.findIndex(({ id }) => id === joint)
+    select(chosen, columns[Math.max(0, Math.min(columns.length - 1, at + by))]!.id)
+  }
+  useHotkeys('j', () => step(1), [items, chosen, joint])
+  useHotkeys('k', () => step(-1), [items, chosen, joint])
+  useHotkeys('right', () => across(1), { preventDefault: true }, [items, chosen, joint])
+  useHotkeys('left', () => across(-1), { preventDefault: true }, [items, chosen, joint])
+  useHotkeys('w', () => select(chosen, joint ?? columns[0]!.id), [items, chosen, joint])
+  const table = useRef<HTMLTableElement>(null)
+  useEffect(() => {
+    table.current?.querySelector(`[data-key="${CSS.escape(keyOf(chosen))}"]`)?.scrollIntoView({ block: 'nearest' })
+  }, [chosen])
+
+  const data = detail.data && detail.data.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId ? detail.data : undefined
+  const open = data?.joints.find((one) => one.joint === joint)
+  return (
+    <div className="grid min-h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:grid-cols-1">
+      <div className="flex min-w-0 flex-col">
+        {data && (
+          <Strip
+            strip={data.strip}
+            selected={joint}
+            onSelect={(id) => select(chosen, id)}
+            joints={data.joints.map((one) => ({
+              joint: one.joint,
+              short: JOINTS.find(({ id }) => id === one.joint)?.short ?? one.joint,
+              code: one.bare.code,
+              closed: one.closed?.code ?? null,
+              evidence: one.bare.evidence,
+            }))}
+          />
+        )}
+        <PageHead
+          title={`${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
+          detail={header.data?.build.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
+        >
+          <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
+        </PageHead>
+        <table ref={table} className="w-full">
+          <thead>
+            <tr className="border-b border-ink align-bottom">
+              <th className="py-1.5 pl-4">
+                Engine
+                <br />
+                Transmission
+              </th>
+              {columns.map(({ id, short }) => (
+                <th key={id} className="text-center">
+                  {short}
+                </th>
+              ))}
+              <th className="text-right">Open</th>
+              <th className="text-right">Hours</th>
+              <th className="text-right">
+                Torque
+                <br />
+                N·m
+              </th>
+              <th className="pl-4">Closed by</th>
+            </tr>
+          </thead>
+          <tbody>
+            {items.map((row) => (
+              <Row key={keyOf(row)} row={row} columns={columns} isSelected={row === chosen} joint={joint} onSelect={(id) => select(row, id)} />
+            ))}
+          </tbody>
+        </table>
+        <div className="mt-auto">
+          <Legend />
+        </div>
+      </div>
+      <div className="border-l border-line bg-ground max-[1000px]:border-l-0 max-[1000px]:border-t">
+        {detail.error && !data ? (
+          <Failed error={detail.error} retry={() => void detail.mutate()} />
+        ) : !data ? (
+          <Loading what="the pairing" />
+        ) : open ? (
+          <WhySheet
+            key={`${open.id}|${data.chosen.join()}`}
+            joint={open}
+            build={build}
+            closedBy={data.chosenNames}
+            onClose={() => setParams({ engine: chosen.engineId, transmission: chosen.transmissionId }, { replace: true })}
+          />
+        ) : (
+          <PairingPanel build={build} detail={data} />
+        )}
+      </div>
+    </div>
+  )
+}
+
+function Row({
+  row,
+  columns,
+  isSelected,
+  joint,
+  onSelect,
+}: {
+  row: PairingRow
+  columns: readonly (typeof JOINTS)[number][]
+  isSelected: boolean
+  joint: string | null
+  onSelect: (joint: string | null) => void
+}) {
+  return (
+    <tr data-key={keyOf(row)} aria-selected={isSelected} className={clsx('border-b border-line', isSelected ? 'bg-chosen' : 'hover:bg-bench/50')}>
+      <td className={clsx('border-l-[3px] py-1.5 pl-3.5', isSelected ? 'border-accent' : 'border-transparent')}>
+        <button type="button" className="text-left" onClick={() => onSelect(null)}>
+          <span className="font-bold">{row.engine}</span>
+          {row.chosen && <span className="ml-2 text-steel">chosen</span>}
+          <br />
+          {row.transmission}
+        </button>
+      </td>
+      {columns.map(({ id, title }) => {
+        const cell = row.joints.find((one) => one.joint === id)
+        return (
+          <td key={id} className="text-center">
+            {cell && (
+              <button
+                type="button"
+                aria-label={`${title}, ${row.engine} with ${row.transmission}`}
+                aria-describedby={`${keyOf(row)}-${id}`}
+                className={clsx('rounded p-1 hover:bg-ground', isSelected && joint === id && 'bg-ground outline outline-accent')}
+                onClick={() => onSelect(id)}
+              >
+                <span id={`${keyOf(row)}-${id}`}>
+                  <JointShape code={cell.code} closed={cell.closed} evidence={cell.evidence} />
+                </span>
+              </button>
+            )}
+          </td>
+        )
+      })}
+      <td className="figure text-right">{row.open || '–'}</td>
+      <td className="figure text-right">{row.hours || '–'}</td>
+      <td className="figure text-right">{row.marginNm === null ? '?' : `${row.marginNm >= 0 ? '+' : '−'}${Math.abs(Math.round(row.marginNm))}`}</td>
+      <td className="max-w-[190px] truncate pl-4 pr-3 text-steel" title={row.closedBy.join(' + ')}>
+        {row.closedBy.join(' + ')}
+      </td>
+    </tr>
+  )
+}

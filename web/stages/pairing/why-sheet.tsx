@@ -1,0 +1,193 @@
+import { useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import type { LimitRecord, Verdict } from '../../../core/joints/verdict.ts'
+import { VERDICT_WORDS } from '../../../core/joints/words.ts'
+import { printQuantity } from '../../../core/quantity/units.ts'
+import { useSettings } from '../../api/hooks.ts'
+import type { JointDetail } from '../../api/types.ts'
+import { JointShape } from '../../components/joint-shape.tsx'
+import { Button, Caution, GradeWord } from '../../components/ui.tsx'
+import { MeasureDialog } from './measure-dialog.tsx'
+
+/** Why a joint reads as it does: each limit with its numbers, evidence, what is missing, what would change it. */
+export function WhySheet({ joint, build, closedBy, onClose }: { joint: JointDetail; build: string; closedBy: readonly string[]; onClose: () => void }) {
+  const [bare, setBare] = useState(joint.closed === undefined)
+  const [measuring, setMeasuring] = useState(false)
+  const verdict = bare || !joint.closed ? joint.bare : joint.closed
+  const asClosed = joint.closed !== undefined && !bare
+  useHotkeys('m', () => setMeasuring(true), { preventDefault: true })
+  useHotkeys('esc', onClose, { enabled: !measuring })
+  return (
+    <aside aria-label={`Why: ${joint.title}`} className="flex flex-col gap-3 px-4 py-3">
+      <div className="flex items-start gap-3">
+        <span className="pt-0.5">
+          <JointShape code={verdict.code} evidence={verdict.evidence} />
+        </span>
+        <div>
+          <h2 className="text-[15px] font-bold">
+            {joint.title}: {VERDICT_WORDS[verdict.code].word.toLowerCase()}
+          </h2>
+          <p className="text-steel">
+            {verdict.agreed} of {verdict.stated} limits agree{verdict.known < verdict.stated ? `, ${verdict.known} known` : ''} · leans {verdict.lean} ·{' '}
+            <GradeWord grade={verdict.evidence} />
+          </p>
+        </div>
+        <span className="ml-auto">
+          <Button tone="quiet" onClick={onClose}>
+            Close
+          </Button>
+        </span>
+      </div>
+      {joint.closed && (
+        <fieldset className="flex gap-4 border-y border-line py-1.5">
+          <legend className="sr-only">Which run</legend>
+          {[true, false].map((value) => (
+            <label key={String(value)} className="flex items-center gap-1.5">
+              <input type="radio" name={`run-${joint.id}`} checked={bare === value} onChange={() => setBare(value)} className="accent-(--color-accent)" />
+              {value ? 'Bare, as they meet' : `With ${closedBy.join(' and ')}`}
+            </label>
+          ))}
+        </fieldset>
+      )}
+      <p>{joint.decides}</p>
+      <div className="flex flex-wrap gap-2">
+        <Button tone="main" onClick={() => setMeasuring(true)}>
+          Record measurement
+        </Button>
+      </div>
+      {verdict.missing.length > 0 && (
+        <p className="border-l-[3px] border-unmeasured pl-2.5">
+          Missing: {[...new Set(verdict.missing.map((field) => `${field.partName}, ${field.label.toLowerCase()}`))].join('; ')}. About {verdict.minutes} min in all.
+        </p>
+      )}
+      <Limits verdict={verdict} />
+      {verdict.tasks.length > 0 && (
+        <div>
+          <h3 className="font-bold">Work</h3>
+          {verdict.tasks.map((task) => (
+            <p key={task.id}>
+              {task.words} · <span className="figure">{task.hours} h</span> · {task.skills.join(', ')}
+              {task.reversible ? '' : ' · cannot be undone'}
+            </p>
+          ))}
+        </div>
+      )}
+      {verdict.pieces.length > 0 && !asClosed && closedBy.length === 0 && <p>Nothing in the catalogue closes it: to be made, or add what you found under Catalogue.</p>}
+      <Shown verdict={verdict} />
+      {verdict.cautions.map((caution) => (
+        <Caution key={caution}>{caution}</Caution>
+      ))}
+      <p className="text-steel">Computed from what is known; not an engineering approval.</p>
+      {measuring && <MeasureDialog build={build} title={joint.title} verdict={verdict} onClose={() => setMeasuring(false)} />}
+    </aside>
+  )
+}
+
+function Limits({ verdict }: { verdict: Verdict }) {
+  const [shown, setShown] = useState<number | null>(() => {
+    const worst = verdict.limits.findIndex((limit) => limit.code === verdict.code && limit.code !== 'fits')
+    return worst >= 0 ? worst : null
+  })
+  return (
+    <table className="w-full">
+      <thead>
+        <tr className="border-b border-ink">
+          <th className="py-1" aria-label="Verdict" />
+          <th>Limit</th>
+          <th className="text-right">Is</th>
+          <th className="text-right">Wanted</th>
+        </tr>
+      </thead>
+      {verdict.limits.map((limit, index) => (
+        <tbody key={index} className="border-b border-line align-top">
+          <tr>
+            <td className="w-8 py-1.5">
+              <JointShape code={limit.code} />
+            </td>
+            <td className="py-1.5 pr-2">
+              <button
+                type="button"
+                aria-expanded={shown === index}
+                className="text-left font-semibold underline decoration-line underline-offset-2"
+                onClick={() => setShown(shown === index ? null : index)}
+              >
+                {limit.label}
+              </button>
+              <div className="text-steel">{[limit.at, limit.words].filter(Boolean).join(': ')}</div>
+            </td>
+            <td className="figure py-1.5 text-right">{limit.value === null ? '' : limit.value.toFixed(digits(limit))}</td>
+            <td className="figure whitespace-nowrap py-1.5 text-right">{wanted(limit)}</td>
+          </tr>
+          {shown === index && limit.terms.length + (limit.value === null ? 0 : 1) > 0 && (
+            <tr>
+              <td />
+              <td colSpan={3} className="pb-2">
+                <Terms limit={limit} />
+              </td>
+            </tr>
+          )}
+        </tbody>
+      ))}
+    </table>
+  )
+}
+
+const digits = (limit: LimitRecord): number => (limit.unit === 'N·m' || limit.unit === 'rpm' ? 0 : Math.abs(limit.high ?? limit.low ?? 1) < 0.2 ? 3 : 2)
+
+function wanted({ low, high }: LimitRecord): string {
+  const show = (value: number): string => String(Number(value.toFixed(3)))
+  if (low !== null && high !== null) return `${show(low)} to ${show(high)}`
+  return low !== null ? `≥ ${show(low)}` : high !== null ? `≤ ${show(high)}` : ''
+}
+
+function Terms({ limit }: { limit: LimitRecord }) {
+  const { data } = useSettings()
+  const unit = data?.lengthUnit ?? 'mm'
+  const show = (value: number): string => printQuantity(value, limit.unit === 'mm' ? 'mm' : '', unit)
+  return (
+    <table className="w-full bg-paper">
+      <tbody>
+        {limit.terms.map((term, index) => (
+          <tr key={index} className="border-b border-line">
+            <td className="figure w-5 pl-1.5">{term.sign > 0 ? '+' : '−'}</td>
+            <td className="py-0.5">
+              {term.label}
+              <span className="text-steel">, {term.part}</span>
+            </td>
+            <td className="figure text-right">{term.value === null ? '?' : show(term.value)}</td>
+            <td className="figure px-2 text-right text-steel">{term.plusMinus === null ? '' : `±${Number(term.plusMinus.toFixed(3))}`}</td>
+            <td className="pr-1.5 text-right">
+              <GradeWord grade={term.grade} />
+            </td>
+          </tr>
+        ))}
+        {limit.value !== null && (
+          <tr>
+            <td />
+            <td colSpan={4} className="py-0.5 text-steel">
+              {limit.plusMinus === null ? '± not known' : `worst case ± ${Number(limit.plusMinus.toFixed(3))}, root sum square ± ${Number((limit.rootSumSquare ?? 0).toFixed(3))}`}
+              {limit.margin === null ? '' : ` · margin ${Number(limit.margin.toFixed(3))}`}
+              {limit.damage && limit.worstMargin !== null ? `, at worst ${Number(limit.worstMargin.toFixed(3))}` : ''}
+            </td>
+          </tr>
+        )}
+      </tbody>
+    </table>
+  )
+}
+
+function Shown({ verdict }: { verdict: Verdict }) {
+  if (verdict.shown.length === 0) return null
+  return (
+    <dl className="grid grid-cols-[1fr_auto] gap-x-3 border-t border-line pt-2 text-steel">
+      {verdict.shown.map(({ label, value, unit }, index) => (
+        <div key={index} className="contents">
+          <dt>{label}</dt>
+          <dd className="figure text-right">
+            {typeof value === 'number' ? Number(value.toFixed(3)) : value} {unit}
+          </dd>
+        </div>
+      ))}
+    </dl>
+  )
+}

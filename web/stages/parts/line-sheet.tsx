@@ -1,0 +1,112 @@
+import { useHotkeys } from 'react-hotkeys-hook'
+import { Link } from 'react-router'
+import { JOINTS } from '../../../core/joints/index.ts'
+import { api } from '../../api/client.ts'
+import { act, refresh, removeWithUndo } from '../../api/hooks.ts'
+import type { PartLine } from '../../api/types.ts'
+import { Form } from '../../components/form.tsx'
+import { Button, Caution, GradeWord, Money } from '../../components/ui.tsx'
+import { numberWords } from './words.ts'
+
+const LEVELS: Record<string, string> = { required: 'Required', wanted: 'Wanted', optional: 'Optional', confirm: 'Confirm or drop' }
+
+/** One line: why it is here, what dropping it does, where it can come from, and a price of one's own. */
+export function LineSheet({ build, line, currency, onDrop, onClose }: { build: string; line: PartLine; currency: string; onDrop: () => void; onClose: () => void }) {
+  useHotkeys('w', () => document.getElementById('why')?.scrollIntoView())
+  const keep = line.decisions.find((decision) => decision.act === 'keep')
+  return (
+    <aside aria-label={`Line: ${line.words}`} className="flex flex-col gap-4 border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0 max-[1000px]:border-t">
+      <div className="flex items-start">
+        <div>
+          <h2 className="text-[15px] font-bold">{line.words}</h2>
+          <p className="text-steel">
+            {LEVELS[line.level]} · {line.quantity} off{line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}
+          </p>
+        </div>
+        <span className="ml-auto">
+          <Button tone="quiet" onClick={onClose}>
+            Close
+          </Button>
+        </span>
+      </div>
+      <section id="why">
+        <h3 className="font-bold">Why is this here?</h3>
+        {line.why.map((reason) => (
+          <p key={`${reason.rule}${reason.words}`} className="border-b border-line py-1">
+            {reason.words}
+            {reason.joint && (
+              <>
+                {' '}
+                <Link to={`/builds/${build}/pairing?joint=${reason.joint}`} className="text-accent underline">
+                  {JOINTS.find(({ id }) => id === reason.joint)?.title ?? reason.joint}
+                </Link>
+              </>
+            )}
+            {reason.parent && <span className="text-steel"> · follows from {reason.parent.split('/')[0]?.replaceAll('-', ' ')}</span>}
+          </p>
+        ))}
+        {line.wantsName && line.wantsName !== line.words && <p className="pt-1">Wanted: {line.wantsName}, or one with equal ports.</p>}
+        {line.conflict && <p className="border-l-[3px] border-clash pl-2.5">{line.conflict}</p>}
+      </section>
+      {line.cautions.map((caution) => (
+        <Caution key={caution}>{caution}</Caution>
+      ))}
+      <div className="flex flex-wrap gap-2">
+        <Button onClick={onDrop}>Drop this line</Button>
+        {!line.keep && !line.task && !keep && (
+          <Button onClick={() => void act(() => api.post(`/builds/${build}/decisions`, { needId: line.id, act: 'keep' }), 'Kept from the recipient.')}>Keep the recipient's</Button>
+        )}
+        {keep && <Button onClick={() => void removeWithUndo(`/builds/${build}/decisions/${keep.id}`, 'No longer kept.')}>No longer keep</Button>}
+      </div>
+      <p className="text-steel">Dropping leaves a decision that stays when the list is made anew. What it was for is then yours to see to.</p>
+      {!line.task && (
+        <section>
+          <h3 className="mb-1 font-bold">Where it can come from</h3>
+          {line.candidates.length === 0 && <p className="text-steel">Nothing in the catalogue meets it. Type a price and where from, below.</p>}
+          <ul className="max-h-64 overflow-y-auto">
+            {line.candidates.slice(0, 40).map((candidate) => (
+              <li key={candidate.id} className="border-b border-line py-1">
+                {candidate.words}
+                {candidate.id === line.source?.id && <b> · in the plan</b>}
+                <div className="text-steel">
+                  {numberWords(candidate.number)} · <GradeWord grade={candidate.evidence} />
+                  {candidate.confirm.length > 0 ? ` · confirm ${candidate.confirm.slice(0, 2).join(', ').toLowerCase()}` : ''}
+                  {candidate.leadDays ? ` · ${candidate.leadDays} days` : ''}
+                </div>
+              </li>
+            ))}
+          </ul>
+        </section>
+      )}
+      {!line.task && (
+        <section>
+          <h3 className="mb-2 font-bold">A price of your own</h3>
+          {line.decisions
+            .filter((decision) => decision.act === 'price' || decision.act === 'estimate')
+            .map((decision) => (
+              <p key={decision.id} className="mb-2 flex items-center gap-2">
+                {decision.act === 'price' ? 'Source typed' : 'Estimate'}: <Money minor={decision.priceMinor} currency={currency} /> {decision.source}
+                <Button tone="quiet" onClick={() => void removeWithUndo(`/builds/${build}/decisions/${decision.id}`, 'Taken off.')}>
+                  Take off
+                </Button>
+              </p>
+            ))}
+          <Form
+            id={`price-${build}-${line.id}`}
+            columns={1}
+            fields={[
+              { name: 'priceMinor', label: `Price for all ${line.quantity}`, type: 'money', currency, required: true },
+              { name: 'source', label: 'From', type: 'text', hint: 'Who sells or makes it. Left blank, it counts as an estimate only' },
+            ]}
+            initial={{}}
+            action="Put the price on"
+            submit={async ({ priceMinor, source }) => {
+              await api.post(`/builds/${build}/decisions`, { needId: line.id, act: source ? 'price' : 'estimate', priceMinor, source })
+              await refresh()
+            }}
+          />
+        </section>
+      )}
+    </aside>
+  )
+}

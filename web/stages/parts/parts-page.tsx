@@ -1,0 +1,239 @@
+import clsx from 'clsx'
+import { useState } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import { useNavigate, useParams } from 'react-router'
+import { JOINTS } from '../../../core/joints/index.ts'
+import { api } from '../../api/client.ts'
+import { act, removeWithUndo, useBuild, usePairing, useParts } from '../../api/hooks.ts'
+import type { PartLine, PartsList } from '../../api/types.ts'
+import { JointShape } from '../../components/joint-shape.tsx'
+import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { Strip } from '../../drawing/strip.tsx'
+import { LineSheet } from './line-sheet.tsx'
+import { numberWords, STATE_WORDS } from './words.ts'
+
+const FILTERS = [
+  { id: 'all', words: 'All', holds: () => true },
+  { id: 'open', words: 'Open', holds: (line: PartLine) => line.state === 'open' || line.state === 'to solve' },
+  {
+    id: 'weak',
+    words: 'Weak evidence',
+    holds: (line: PartLine) => ['assumed', 'heard', 'catalogue'].includes(line.source?.evidence ?? '') || (line.source?.confirm.length ?? 0) > 0,
+  },
+  { id: 'waits', words: 'Waits', holds: (line: PartLine) => line.waits !== 'nothing' },
+  { id: 'dear', words: 'Dear', holds: (line: PartLine) => (line.costMinor ?? line.estimateMinor ?? 0) >= 10_000 },
+] as const
+
+/** The list grouped by place along the train; each line's source, number, evidence and why. */
+export function Component() {
+  const { build = '' } = useParams()
+  const parts = useParts(build)
+  return (
+    <Loaded of={parts} what="the parts list">
+      {(list) =>
+        list.pairing === null ? (
+          <Empty
+            action={
+              <ButtonLink to={`/builds/${build}/pairing`} tone="main">
+                Choose a pairing
+              </ButtonLink>
+            }
+          >
+            The parts list follows from a pairing: its joints say which pieces are needed and why. Choose one first.
+          </Empty>
+        ) : (
+          <Lines build={build} list={list} />
+        )
+      }
+    </Loaded>
+  )
+}
+
+function Lines({ build, list }: { build: string; list: PartsList }) {
+  const [filter, setFilter] = useState<(typeof FILTERS)[number]['id']>('all')
+  const [selectedId, setSelected] = useState<string | null>(null)
+  const navigate = useNavigate()
+  const header = useBuild(build).data
+  const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
+  const shown = list.lines.filter(FILTERS.find((one) => one.id === filter)!.holds)
+  const groups = new Map<string, PartLine[]>()
+  for (const line of shown) groups.set(line.group, [...(groups.get(line.group) ?? []), line])
+  const order = [...groups.values()].flat()
+  const selected = list.lines.find((line) => line.id === selectedId) ?? null
+  const step = (by: number): void => setSelected(order[Math.max(0, Math.min(order.length - 1, (selected ? order.indexOf(selected) : by > 0 ? -1 : 1) + by))]?.id ?? null)
+  const drop = (line: PartLine): void => void dropLine(build, line)
+  useHotkeys('j', () => step(1), [order, selected])
+  useHotkeys('k', () => step(-1), [order, selected])
+  useHotkeys('x', () => selected && drop(selected), [selected, build])
+  useHotkeys('esc', () => setSelected(null))
+  useHotkeys('ctrl+z', () => void undoLastDrop(list))
+  const count = (id: (typeof FILTERS)[number]['id']): number => list.lines.filter(FILTERS.find((one) => one.id === id)!.holds).length
+  return (
+    <div className={clsx('grid min-h-full max-[1000px]:grid-cols-1', selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1')}>
+      <div className="min-w-0">
+        {pairing && (
+          <Strip
+            strip={pairing.strip}
+            selected={selected?.joint ?? null}
+            onSelect={(joint) => navigate(`/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`)}
+            joints={pairing.joints.map((one) => ({
+              joint: one.joint,
+              short: JOINTS.find(({ id }) => id === one.joint)?.short ?? one.joint,
+              code: one.bare.code,
+              closed: one.closed?.code ?? null,
+              evidence: one.bare.evidence,
+            }))}
+          />
+        )}
+        <PageHead
+          title={`${list.lines.length} lines`}
+          detail={`${count('open')} open · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solve again' : ''}`}
+        >
+          <a className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench" href={`/api/builds/${build}/parts.csv`}>
+            Export CSV
+          </a>
+          <ButtonLink to={`/builds/${build}/sourcing`} tone={list.planIsCurrent ? 'plain' : 'main'}>
+            Sourcing
+          </ButtonLink>
+        </PageHead>
+        <div className="flex gap-1 px-4 pb-2" role="group" aria-label="Filter">
+          {FILTERS.map(({ id, words }) => (
+            <button
+              key={id}
+              type="button"
+              aria-pressed={filter === id}
+              onClick={() => setFilter(id)}
+              className="rounded border border-line px-2.5 py-0.5 aria-pressed:border-ink aria-pressed:bg-bench aria-pressed:font-semibold"
+            >
+              {words} <span className="figure text-steel">{count(id)}</span>
+            </button>
+          ))}
+        </div>
+        {shown.length === 0 && <Empty>No line is like that now.</Empty>}
+        <table className="w-full">
+          <thead>
+            <tr className="border-b border-ink">
+              <th className="py-1 pl-4">Line, and why in short</th>
+              <th className="text-right">Number off</th>
+              <th className="pl-4">From</th>
+              <th>Number says</th>
+              <th>Evidence</th>
+              <th className="text-right">{list.currency}</th>
+              <th className="pl-4">State</th>
+            </tr>
+          </thead>
+          {[...groups].map(([group, lines]) => (
+            <tbody key={group}>
+              <tr className="border-b border-line bg-bench">
+                <th colSpan={7} scope="rowgroup" className="py-1 pl-4 text-[13px] text-ink [font-stretch:100%]">
+                  <b>{group}</b>
+                  <span className="ml-2 font-normal text-steel">
+                    {lines.length} {lines.length === 1 ? 'line' : 'lines'}
+                  </span>
+                </th>
+              </tr>
+              {lines.map((line) => (
+                <LineRow
+                  key={line.id}
+                  line={line}
+                  currency={list.currency}
+                  isSelected={line === selected}
+                  joint={pairing?.joints.find((one) => one.joint === line.joint)}
+                  onSelect={() => setSelected(line.id)}
+                />
+              ))}
+            </tbody>
+          ))}
+        </table>
+        <Dropped list={list} />
+        {list.excluded.slice(0, 5).map((one) => (
+          <p key={one.id} className="mx-4 my-2 border-l-[3px] border-unmeasured pl-2.5">
+            {one.why}
+          </p>
+        ))}
+      </div>
+      {selected && <LineSheet key={selected.id} build={build} line={selected} currency={list.currency} onDrop={() => drop(selected)} onClose={() => setSelected(null)} />}
+    </div>
+  )
+}
+
+async function dropLine(build: string, line: PartLine): Promise<void> {
+  let decision = ''
+  await act(
+    async () => {
+      decision = (await api.post<{ id: string }>(`/builds/${build}/decisions`, { needId: line.id, act: 'drop' })).id
+    },
+    `${line.words} is dropped. It stays so when the list is made anew.`,
+    () => api.remove(`/builds/${build}/decisions/${decision}`),
+  )
+}
+
+const undoLastDrop = async (list: PartsList): Promise<unknown> => {
+  const last = [...list.dropped].sort((p, q) => (p.decisionId < q.decisionId ? 1 : -1))[0]
+  return last ? act(() => api.remove(`/builds/any/decisions/${last.decisionId}`), `${last.words} is back on the list.`) : undefined
+}
+
+function LineRow({
+  line,
+  currency,
+  isSelected,
+  joint,
+  onSelect,
+}: {
+  line: PartLine
+  currency: string
+  isSelected: boolean
+  joint: { bare: { code: 'fits' } } | undefined | { bare: { code: Parameters<typeof JointShape>[0]['code'] } }
+  onSelect: () => void
+}) {
+  return (
+    <tr aria-selected={isSelected} className={clsx('border-b border-line align-top', isSelected ? 'bg-chosen' : 'hover:bg-bench/50')}>
+      <td className={clsx('border-l-[3px] py-1.5 pl-3.5', isSelected ? 'border-accent' : 'border-transparent')}>
+        <button type="button" className="flex gap-2.5 text-left" onClick={onSelect}>
+          <span className="w-[22px] shrink-0 pt-0.5">{joint && <JointShape code={joint.bare.code} />}</span>
+          <span>
+            <b>{line.words}</b>
+            <span className="block text-steel">{line.why[0]?.words}</span>
+          </span>
+        </button>
+      </td>
+      <td className="figure py-1.5 text-right">{line.task ? `${line.task.hours} h` : line.quantity}</td>
+      <td className="max-w-[220px] py-1.5 pl-4">
+        {line.source ? line.source.words : <span className="text-steel">{line.candidates.length > 0 ? `${line.candidates.length} to choose from` : ''}</span>}
+      </td>
+      <td className="py-1.5">{line.source ? numberWords(line.source.number) : ''}</td>
+      <td className="py-1.5">{line.source ? <GradeWord grade={line.source.evidence} /> : ''}</td>
+      <td className="py-1.5 text-right">
+        {line.costMinor !== null || line.estimateMinor !== null ? (
+          <Money minor={line.costMinor ?? line.estimateMinor} currency={currency} />
+        ) : (
+          <span className="text-steel">{line.task ? '' : 'no price yet'}</span>
+        )}
+      </td>
+      <td className="whitespace-nowrap py-1.5 pl-4 pr-3">
+        {STATE_WORDS[line.state]}
+        {line.waits !== 'nothing' && <div className="text-steel">waits: {line.waits}</div>}
+      </td>
+    </tr>
+  )
+}
+
+function Dropped({ list }: { list: PartsList }) {
+  if (list.dropped.length === 0) return null
+  return (
+    <section className="px-4 py-3">
+      <h2 className="font-bold">Dropped by you</h2>
+      {list.dropped.map((line) => (
+        <p key={line.id} className="flex items-center gap-3 border-b border-line py-1">
+          {line.words}
+          <span className="text-steel">{line.why[0]?.words}</span>
+          <span className="ml-auto">
+            <Button tone="quiet" onClick={() => void removeWithUndo(`/builds/any/decisions/${line.decisionId}`, `${line.words} is back on the list.`)}>
+              Put back
+            </Button>
+          </span>
+        </p>
+      ))}
+    </section>
+  )
+}

@@ -1,0 +1,199 @@
+import { useState } from 'react'
+import useSWR from 'swr'
+import { TOLERANCES } from '../../../core/joints/tolerances.ts'
+import { api } from '../../api/client.ts'
+import { act, refresh, removeWithUndo, useSettings } from '../../api/hooks.ts'
+import { Form } from '../../components/form.tsx'
+import { Button, Loaded, PageHead } from '../../components/ui.tsx'
+
+/** Units, tolerances, issuers, exchange rates. */
+export function Component() {
+  const settings = useSettings()
+  return (
+    <>
+      <PageHead title="Settings" detail="Units, tolerances, issuers and exchange rates of this shop" />
+      <div className="grid grid-cols-2 gap-10 px-4 pb-12 max-[1000px]:grid-cols-1">
+        <div className="flex flex-col gap-8">
+          <Loaded of={settings} what="the settings">
+            {({ lengthUnit, tolerances }) => (
+              <>
+                <fieldset>
+                  <legend className="mb-1 font-bold">Lengths are shown in, and read in when no unit is written</legend>
+                  {(['mm', 'in'] as const).map((unit) => (
+                    <label key={unit} className="mr-5 inline-flex items-center gap-1.5">
+                      <input
+                        type="radio"
+                        name="unit"
+                        checked={lengthUnit === unit}
+                        onChange={() => void act(() => api.patch('/settings', { lengthUnit: unit }))}
+                        className="accent-(--color-accent)"
+                      />
+                      {unit === 'mm' ? 'millimetres' : 'inches'}
+                    </label>
+                  ))}
+                </fieldset>
+                <Tolerances edits={tolerances} />
+              </>
+            )}
+          </Loaded>
+        </div>
+        <div className="flex flex-col gap-8">
+          <Rates />
+          <Issuers />
+        </div>
+      </div>
+    </>
+  )
+}
+
+function Tolerances({ edits }: { edits: Record<string, number> }) {
+  return (
+    <section>
+      <h2 className="font-bold">Tolerances</h2>
+      <p className="mb-1 text-steel">Common practice, no published source. A change moves every verdict that leans on it.</p>
+      <table className="w-full">
+        <tbody>
+          {Object.entries(TOLERANCES).map(([name, { value, words, unit }]) => (
+            <ToleranceRow key={name} name={name} words={words} unit={unit} standard={value} edited={edits[name]} />
+          ))}
+        </tbody>
+      </table>
+    </section>
+  )
+}
+
+function ToleranceRow({ name, words, unit, standard, edited }: { name: string; words: string; unit: string; standard: number; edited: number | undefined }) {
+  const current = String(Number((edited ?? standard).toFixed(4)))
+  const [text, setText] = useState(current)
+  const [fault, setFault] = useState('')
+  const save = (): void => {
+    const value = Number(text.replace(',', '.'))
+    if (text.trim() === '' || !Number.isFinite(value)) {
+      setFault(`"${text}" is not a figure. It stays ${current}.`)
+      setText(current)
+      return
+    }
+    setFault('')
+    if (String(value) !== current) void act(() => api.patch('/settings', { tolerances: { [name]: value } }), `${words}: ${value} ${unit}`)
+  }
+  return (
+    <tr className="border-b border-line">
+      <td className="py-1">
+        {words}
+        {fault && <div className="border-l-[3px] border-clash pl-2">{fault}</div>}
+      </td>
+      <td className="whitespace-nowrap py-1 text-right">
+        <input
+          aria-label={words}
+          value={text}
+          onChange={(event) => setText(event.target.value)}
+          onBlur={save}
+          onKeyDown={(event) => event.key === 'Enter' && save()}
+          className="figure w-20 rounded border border-steel bg-ground px-1.5 py-0.5 text-right"
+        />{' '}
+        <span className="inline-block w-6 text-steel">{unit}</span>
+      </td>
+      <td className="w-16 pl-2">
+        {edited !== undefined && (
+          <Button
+            tone="quiet"
+            onClick={() => {
+              setText(String(Number(standard.toFixed(4))))
+              void act(() => api.patch('/settings', { tolerances: { [name]: null } }), `${words}: back to ${Number(standard.toFixed(4))}`)
+            }}
+          >
+            Reset
+          </Button>
+        )}
+      </td>
+    </tr>
+  )
+}
+
+function Rates() {
+  const rates = useSWR<{ items: { id: string; fromCurrency: string; toCurrency: string; rate: number; day: string; source: string | null }[] }>('/rates')
+  return (
+    <section>
+      <h2 className="font-bold">Exchange rates</h2>
+      <p className="mb-1 text-steel">The newest is used. An offer in a currency without one is no candidate, and says so.</p>
+      {rates.data?.items.map((rate) => (
+        <p key={rate.id} className="flex gap-3 border-b border-line py-1">
+          <span className="figure">
+            1 {rate.fromCurrency} = {rate.rate} {rate.toCurrency}
+          </span>
+          <span className="text-steel">
+            {rate.day}
+            {rate.source ? `, ${rate.source}` : ''}
+          </span>
+          <span className="ml-auto">
+            <Button tone="quiet" onClick={() => void removeWithUndo(`/rates/${rate.id}`, 'The rate is in the trash.')}>
+              Remove
+            </Button>
+          </span>
+        </p>
+      ))}
+      <details className="mt-2">
+        <summary className="cursor-pointer text-accent underline">Add a rate</summary>
+        <div className="pt-2">
+          <Form
+            id="new-rate"
+            fields={[
+              { name: 'fromCurrency', label: 'From', type: 'text', required: true, upper: true },
+              { name: 'toCurrency', label: 'To', type: 'text', required: true, upper: true },
+              { name: 'rate', label: 'One of the first is', type: 'number', required: true },
+              { name: 'day', label: 'On', type: 'date', required: true },
+              { name: 'source', label: 'Source', type: 'text' },
+            ]}
+            initial={{ toCurrency: 'EUR', day: new Date().toISOString().slice(0, 10) }}
+            action="Add rate"
+            submit={async (values) => void (await api.post('/rates', values), await refresh())}
+          />
+        </div>
+      </details>
+    </section>
+  )
+}
+
+function Issuers() {
+  const issuers = useSWR<{ items: { id: string; version: number; name: string; upper: boolean; noise: string }[] }>('/issuers')
+  return (
+    <section>
+      <h2 className="font-bold">Issuers of part numbers</h2>
+      <p className="mb-1 text-steel">How each writes its numbers: which marks are noise. O and 0 are never taken for one another.</p>
+      <table className="w-full">
+        <thead>
+          <tr className="border-b border-ink">
+            <th className="py-1">Issuer</th>
+            <th>Case counts</th>
+            <th>Noise</th>
+          </tr>
+        </thead>
+        <tbody>
+          {issuers.data?.items.map((issuer) => (
+            <tr key={issuer.id} className="border-b border-line">
+              <td className="figure py-1">{issuer.name}</td>
+              <td>{issuer.upper ? 'no' : 'yes'}</td>
+              <td className="figure">{[...issuer.noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  ')}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <details className="mt-2">
+        <summary className="cursor-pointer text-accent underline">Add an issuer</summary>
+        <div className="pt-2">
+          <Form
+            id="new-issuer"
+            fields={[
+              { name: 'name', label: 'Name', type: 'text', required: true },
+              { name: 'noise', label: 'Marks that are noise', type: 'text', hint: 'Blank: space, dot, dash' },
+              { name: 'upper', label: 'Case does not count', type: 'check' },
+            ]}
+            initial={{ upper: true }}
+            action="Add issuer"
+            submit={async ({ noise, ...values }) => void (await api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }), await refresh())}
+          />
+        </div>
+      </details>
+    </section>
+  )
+}

@@ -1,0 +1,138 @@
+import { useState } from 'react'
+import { ApiProblem, api } from '../../api/client.ts'
+import { refresh } from '../../api/hooks.ts'
+import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
+
+interface Preview {
+  readonly rows: number
+  readonly added: number
+  readonly updated: number
+  readonly newParts: readonly { issuer: string; number: string; description: string }[]
+  readonly newIssuers: readonly string[]
+  readonly bad: readonly { line: number; column: string; message: string }[]
+}
+
+/** Offers from CSV: preview first, then all or nothing. */
+export function Component() {
+  const [csv, setCsv] = useState('')
+  const [name, setName] = useState('')
+  const [preview, setPreview] = useState<Preview | null>(null)
+  const [said, setSaid] = useState('')
+  const run = async (work: () => Promise<void>): Promise<void> => {
+    setSaid('')
+    try {
+      await work()
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+      setSaid(error.message)
+    }
+  }
+  const show = (text: string): Promise<void> =>
+    run(async () => {
+      setCsv(text)
+      setPreview(null)
+      if (text.trim() !== '') setPreview(await api.post<Preview>('/offers/preview', { csv: text }))
+    })
+  return (
+    <>
+      <PageHead title="Import offers" detail="CSV with commas or semicolons; all rows are taken, or none">
+        <ButtonLink to="/suppliers">Suppliers</ButtonLink>
+      </PageHead>
+      <div className="max-w-4xl px-4 pb-12">
+        <p className="mb-3">
+          The first line names the columns: <span className="figure">supplier, issuer, number, description, price, currency, taxIncluded, pack, stock, leadDays, condition</span>.
+          With semicolons a price may have a decimal comma. Blank pack is 1, blank stock or leadDays is not known.
+        </p>
+        <label className="inline-flex cursor-pointer items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-accent hover:bg-bench">
+          Choose a file
+          <input
+            type="file"
+            accept=".csv,text/csv"
+            className="sr-only"
+            onChange={(event) => {
+              const file = event.target.files?.[0]
+              event.target.value = ''
+              if (!file) return
+              setName(file.name)
+              void file.text().then(show)
+            }}
+          />
+        </label>
+        <span className="ml-3 text-steel">{name}</span>
+        <label className="mt-4 block">
+          <span className="mb-1 block font-semibold">or paste it here</span>
+          <textarea value={csv} onChange={(event) => void show(event.target.value)} rows={7} className="figure w-full rounded border border-steel bg-ground px-2 py-1.5" />
+        </label>
+        {said && (
+          <p role="alert" className="my-3 border-l-[3px] border-clash pl-2.5">
+            {said}
+          </p>
+        )}
+        {preview && (
+          <PreviewSheet
+            preview={preview}
+            onImport={() =>
+              void run(async () => {
+                const done = await api.post<Preview>('/offers/import', { csv })
+                await refresh()
+                setCsv('')
+                setPreview(null)
+                setSaid(`Imported: ${done.added} added, ${done.updated} updated.`)
+              })
+            }
+          />
+        )}
+      </div>
+    </>
+  )
+}
+
+function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () => void }) {
+  return (
+    <section aria-label="Preview" className="mt-4">
+      <p className="mb-2">
+        <b>{preview.added} to add</b>, {preview.updated} to update, {preview.newParts.length} new {preview.newParts.length === 1 ? 'part' : 'parts'} to sort
+        {preview.newIssuers.length > 0 && `; new issuers, with the default rule: ${preview.newIssuers.join(', ')}`}.
+      </p>
+      {preview.bad.length === 0 ? (
+        <Button tone="main" onClick={onImport}>
+          Import all
+        </Button>
+      ) : (
+        <>
+          <p className="border-l-[3px] border-clash pl-2.5" role="alert">
+            {preview.bad.length} {preview.bad.length === 1 ? 'cell is' : 'cells are'} wrong. Nothing is imported until all are mended.
+          </p>
+          <table className="mt-2 w-full">
+            <thead>
+              <tr className="border-b border-ink">
+                <th className="py-1">Line</th>
+                <th>Column</th>
+                <th>What to do</th>
+              </tr>
+            </thead>
+            <tbody>
+              {preview.bad.slice(0, 200).map((cell) => (
+                <tr key={`${cell.line}${cell.column}${cell.message}`} className="border-b border-line">
+                  <td className="figure py-1">{cell.line}</td>
+                  <td className="figure">{cell.column}</td>
+                  <td>{cell.message}</td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </>
+      )}
+      {preview.newParts.length > 0 && (
+        <p className="mt-3 text-steel">
+          New:{' '}
+          {preview.newParts
+            .slice(0, 12)
+            .map((part) => `${part.issuer} ${part.number}`)
+            .join(', ')}
+          {preview.newParts.length > 12 ? ' …' : ''}. They wait as unsorted until their kind is set in Catalogue.
+        </p>
+      )}
+    </section>
+  )
+}

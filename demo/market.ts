@@ -16,8 +16,8 @@ export const ISSUERS = ['MLD', 'KSN', 'SNG', 'DVK', 'TSL', 'BRM', 'HBP', 'FNF'] 
 type General = readonly [kind: string, words: readonly string[], low: number, high: number, pack: number, sellers: readonly string[]]
 
 const GENERAL: readonly General[] = [
-  ['dowel', ['Dowel 12 × 24, reamed fit', 'Dowel 12 × 30', 'Stepped dowel 12 to 10', 'Offset dowel 0.2 mm'], 380, 890, 1, ['fennmoor', 'harbour', 'tessil']],
-  ['bell-bolt', ['Bolt M10x1.5 × 40, 8.8', 'Bolt M10x1.5 × 50, 8.8', 'Bolt M10x1.5 × 60, 10.9', 'Bolt set M10x1.5'], 70, 190, 10, ['fennmoor', 'harbour']],
+  ['dowel', ['Dowel 12 × 24, reamed fit', 'Dowel 12 × 30', 'Dowel 12 × 20', 'Dowel 12 × 36, hardened'], 380, 890, 1, ['fennmoor', 'harbour', 'tessil']],
+  ['bell-bolt', ['Bolt M10x1.5 × 40, 8.8', 'Bolt M10x1.5 × 50, 8.8', 'Bolt M10x1.5 × 60, 10.9', 'Bolt M10x1.5 × 45, 8.8'], 70, 190, 10, ['fennmoor', 'harbour']],
   ['flange-bolt', ['Flywheel bolt M10x1.25 × 25, 10.9', 'Flywheel bolt M10x1.25 × 30, 10.9', 'Flywheel bolt M12x1.25 × 25, 10.9'], 210, 420, 1, ['fennmoor', 'harbour', 'skarvik']],
   ['cover-bolt', ['Cover bolt M8x1.25 × 20', 'Cover bolt M8x1.25 × 22, shouldered', 'Cover bolt set'], 90, 220, 6, ['fennmoor', 'harbour']],
   ['gearbox-cooler', ['Oil cooler, plate type', 'Oil cooler, finned tube'], 8900, 16800, 1, ['harbour', 'skarvik']],
@@ -41,11 +41,11 @@ const GENERAL: readonly General[] = [
     1,
     ['harbour', 'skarvik'],
   ],
-  ['gearbox-oil', ['Gearbox oil 75W-80', 'Gearbox oil 80W-90', 'Gearbox fluid, automatic'], 1900, 4800, 1, ['harbour', 'skarvik']],
+  ['gearbox-oil', ['Gearbox oil 75W-80', 'Gearbox oil 80W-90', 'Gearbox oil 75W-90'], 1900, 4800, 1, ['harbour', 'skarvik']],
   ['coolant', ['Coolant, silicated', 'Coolant, organic acid', 'Coolant concentrate'], 1600, 3400, 1, ['harbour', 'skarvik']],
-  ['lower-hose', ['Hose 38, elbow', 'Hose 38, corrugated', 'Hose 35 to 38'], 1200, 3100, 1, ['harbour', 'oldquay']],
+  ['lower-hose', ['Hose 38, elbow', 'Hose 38, corrugated', 'Hose 38, straight'], 1200, 3100, 1, ['harbour', 'oldquay']],
   ['belt', ['Ribbed belt 6 × 1130', 'Ribbed belt 6 × 1195', 'Vee belt 10 × 950'], 900, 2600, 1, ['harbour', 'skarvik']],
-  ['exhaust', ['Exhaust, mandrel bends and silencer', 'Flexible joint and flange set'], 9800, 31000, 1, ['harbour', 'oldquay']],
+  ['exhaust', ['Exhaust, mandrel bends and silencer', 'Exhaust, straight pipe and silencer'], 9800, 31000, 1, ['harbour', 'oldquay']],
   ['inspection', ["Engineer's visit and certificate"], 24000, 24000, 1, ['harbour']],
 ]
 
@@ -117,6 +117,9 @@ export function market(doc: DocumentWriter, offersWanted: number, partsWanted: n
   const generalPart = (kind: string, words: string, low: number, high: number, pack: number, sellers: readonly string[]): void => {
     const id = `general-${String(++serial).padStart(3, '0')}`
     doc.part(id, kind, words)
+    const bolt = /(M\d+x[\d.]+) × (\d+)/.exec(words)
+    if (bolt && (kind === 'bell-bolt' || kind === 'flange-bolt'))
+      doc.port(id, 'flange-bolts', 'main', { thread: bolt[1], lengthMm: Number(bolt[2]) }, { grade: 'catalogue', source: 'Price list' })
     doc.number(id, sellers[0] === 'fennmoor' ? 'FNF' : 'HBP', `${serial < 100 ? '2' : '3'}${String(serial).padStart(3, '0')}.${int(10, 99)}`)
     parts.push([id, int(low, high), pack, sellers])
   }

@@ -29,7 +29,7 @@ interface EngineOf {
 const M10: Omit<Crank, 'count' | 'circleMm' | 'registerMm'> = { thread: 'M10x1.25' }
 
 /** Where the shaft parts stand behind the flange in every invented gearbox, mm: so what is said to fit computes as fitting. */
-const SHAFT = { mouthToBottom: 30.7, tip: -16.7, noseEnd: 3.3, splineStart: 17.3, splineEnd: 72.3, rest: 82.8, pinion: 20.2 }
+const SHAFT = { mouthToBottom: 30.7, tip: -16.7, noseEnd: 3.3, splineStart: 17.3, splineEnd: 72.3, bearingGap: 2.8, pinion: 20.2 }
 const WHEEL = { clutchFace: 28, ringRear: 18, ringWidth: 10, holes: 10.2 }
 
 const even = (count: number): number[] => Array.from({ length: count }, (_, i) => (360 / count) * i)
@@ -89,6 +89,8 @@ interface BoxOf {
   readonly torqueNm: number
   readonly speedRpm: number
   readonly size: readonly [bell: number, length: number, height: number]
+  /** Cover height over the clutch face, and disc hub from it, mm. */
+  readonly clutch: readonly [fingers: number, hubStart: number, hubEnd: number]
   readonly ownerId?: string
   readonly automatic?: boolean
 }
@@ -118,12 +120,12 @@ function gearbox(doc: DocumentWriter, g: BoxOf): void {
     splineEndMm: behind(SHAFT.splineEnd),
   })
   doc.part(`${g.id}-cover`, 'cover', `${g.name} clutch cover`, { ownerId: g.id })
-  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: 52 })
+  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: g.clutch[0] })
   doc.port(`${g.id}-cover`, 'ratings', 'torque', { torqueNm: Math.round(g.torqueNm * 1.15), reference: 'engine', basis: 'nominal', speedRpm: 7500 })
   doc.part(`${g.id}-disc`, 'disc', `${g.name} clutch disc`, { ownerId: g.id })
-  doc.port(`${g.id}-disc`, 'disc-hub', 'main', { startMm: -6, endMm: 18 })
+  doc.port(`${g.id}-disc`, 'disc-hub', 'main', { startMm: g.clutch[1], endMm: g.clutch[2] })
   doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, { ownerId: g.id })
-  doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', { restMm: behind(SHAFT.rest), gapLowMm: 1.5, gapHighMm: 4 })
+  doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', { restMm: behind(WHEEL.clutchFace + g.clutch[0] + SHAFT.bearingGap), gapLowMm: 1.5, gapHighMm: 4 })
 }
 
 /** Four engines in six year groups, four transmissions: each engine fits its own gearbox by its own numbers. */
@@ -201,6 +203,7 @@ export function trains(doc: DocumentWriter): void {
   gearbox(doc, {
     id: 'marlund-4',
     name: 'Marlund 4-speed',
+    clutch: [52, -6, 18],
     pattern: PATTERNS.marlund,
     original: [4.2, 1.5],
     nose: 15,
@@ -213,6 +216,7 @@ export function trains(doc: DocumentWriter): void {
   gearbox(doc, {
     id: 'kessarn-5',
     name: 'Kessarn 5-speed',
+    clutch: [54, -6.5, 19],
     pattern: PATTERNS.wickSecond,
     original: [14.7, 0],
     nose: 15,
@@ -224,6 +228,7 @@ export function trains(doc: DocumentWriter): void {
   gearbox(doc, {
     id: 'sunagi-5',
     name: 'Sunagi 5-speed',
+    clutch: [50.5, -5.4, 17.2],
     pattern: PATTERNS.quill,
     original: [16.7, 0],
     nose: 17,
@@ -235,6 +240,7 @@ export function trains(doc: DocumentWriter): void {
   gearbox(doc, {
     id: 'dovrek-4a',
     name: 'Dovrek 4-automatic',
+    clutch: [0, 0, 0],
     pattern: PATTERNS.anvil,
     original: [10, 0],
     nose: 17,

@@ -22,6 +22,7 @@ export const FACT_KEYS = {
   'face.plates': 'adapter plates between block and bell, a count',
   'flange.bolts': 'bolts of the crank flange, a count',
   'flange.thread': 'their thread',
+  'flange.lengthMm': 'their length under the head, mm',
   'insert.parts': 'ids of the parts that close the pairing, separated by spaces',
   'insert.kinds': 'their kinds, separated by spaces, in the same order',
   'keep.air-conditioning': 'air conditioning must still work',

@@ -1,3 +1,4 @@
+import { threadKey } from '../mechanics/thread.ts'
 import type { Field } from '../ports/field.ts'
 import { type CompiledPart, isPortKind, PORT_KINDS } from '../ports/index.ts'
 import type { Constraint, Need } from './need.ts'
@@ -23,7 +24,8 @@ export function meets(part: CompiledPart, need: Pick<Need, 'kind' | 'constraints
   return unknown.length > 0 ? { meets: 'confirm', unknown } : { meets: 'yes' }
 }
 
-function holds(value: unknown, { low, high, equals }: Constraint): boolean {
+function holds(value: unknown, { field, low, high, equals }: Constraint): boolean {
+  if (field === 'thread' && equals !== undefined) return threadKey(String(value)) === threadKey(equals)
   if (equals !== undefined) return (typeof value === 'object' ? listKey(value) : String(value)) === equals
   return typeof value === 'number' && value >= (low ?? -Infinity) - 1e-6 && value <= (high ?? Infinity) + 1e-6
 }

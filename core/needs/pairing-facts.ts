@@ -40,6 +40,10 @@ export function pairingFacts(train: Train, result: PairingResult, catalogue: rea
   const flange = portOf(train.engine, 'crank-flange')
   say('flange.bolts', flange.angles.v?.length)
   say('flange.thread', flange.thread.v)
+  // A spacer brings its own longer bolts; else the wheel's are wanted.
+  const carrier = inserted.find((part) => part.kind === 'spacer' && portOf(part, 'flange-bolts').present) ?? inserted.find(isWheel) ?? train.coupling.find(isWheel)
+  const lengthMm = portOf(carrier, 'flange-bolts').lengthMm.v
+  if (!Number.isNaN(lengthMm)) say('flange.lengthMm', lengthMm)
   for (const kind of brief.mustWork) {
     const key = `keep.${kind}` as FactKey
     if (Object.hasOwn(FACT_KEYS, key)) say(key, true)
@@ -47,6 +51,8 @@ export function pairingFacts(train: Train, result: PairingResult, catalogue: rea
   say('law.inspection', brief.inspection)
   return facts
 }
+
+const isWheel = (part: CompiledPart): boolean => part.kind === 'flywheel' || part.kind === 'flexplate'
 
 function faces(train: Train, plate: CompiledPart | undefined, say: (key: FactKey, value: FactValue | null | undefined) => void): void {
   const block = portOf(train.engine, 'face', 'rearward')

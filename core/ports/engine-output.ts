@@ -8,7 +8,7 @@ export const engineOutput = definePort({
   end: 'engine',
   fields: {
     peakTorqueNm: exact('Peak torque', 'N·m'),
-    peakTorqueRpm: exact('at', 'rpm'),
+    peakTorqueRpm: exact('Torque peak at', 'rpm'),
     redlineRpm: exact('Redline', 'rpm'),
   },
 })

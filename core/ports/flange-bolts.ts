@@ -1,10 +1,10 @@
 import { length, word } from './field.ts'
 import { definePort } from './port.ts'
 
-/** The bolts that clamp a wheel to the crank. */
+/** Bolts: those that clamp a wheel to the crank, or a case to a face. */
 export const flangeBolts = definePort({
   kind: 'flange-bolts',
-  title: 'Flange bolts',
+  title: 'Bolts',
   end: 'gearbox',
   fields: {
     thread: word('Thread'),

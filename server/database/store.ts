@@ -36,14 +36,22 @@ function fromRow(table: TableName, row: Record<string, unknown>): Row {
 export class Store {
   readonly knex: Knex
   readonly who: string
-  constructor(knex: Knex, who = 'bench') {
+  /** The database itself, the same inside and outside transactions. */
+  readonly root: Knex
+  constructor(knex: Knex, who = 'bench', root: Knex = knex) {
     this.knex = knex
     this.who = who
+    this.root = root
+  }
+
+  /** What was computed inside a transaction may never have been: nothing is remembered from there. */
+  get inTransaction(): boolean {
+    return this.knex !== this.root
   }
 
   /** Runs work in one transaction: all of it lands, or none. */
   transaction<T>(work: (store: Store) => Promise<T>): Promise<T> {
-    return this.knex.transaction((trx) => work(new Store(trx, this.who)))
+    return this.knex.transaction((trx) => work(new Store(trx, this.who, this.root)))
   }
 
   async list<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {

@@ -17,29 +17,26 @@ export interface Catalogue {
   readonly tolerances: ReturnType<typeof tolerances>
 }
 
-const cache = new Map<string, { revision: number; catalogue: Promise<Catalogue> }>()
+interface Remembered {
+  readonly revision: number
+  readonly catalogue: Promise<Catalogue>
+}
+
+const memory = new WeakMap<object, Map<string, Remembered>>()
 
 /** The catalogue as one build sees it (its specimens are "this very part"); without a build, as the shop sees it. */
 export async function loadCatalogue(store: Store, buildId: string | null): Promise<Catalogue> {
+  if (store.inTransaction) return build(store, buildId)
   const revision = await store.revision()
-  const database = (store.knex.client as { config: { connection: { filename: string } } }).config.connection.filename
-  const key = `${database}|${databaseId(store)}|${buildId ?? ''}`
-  const held = cache.get(key)
-  if (held?.revision === revision) return held.catalogue
+  let held = memory.get(store.root)
+  if (!held) memory.set(store.root, (held = new Map()))
+  const key = buildId ?? ''
+  const found = held.get(key)
+  if (found?.revision === revision) return found.catalogue
   const catalogue = build(store, buildId)
-  cache.set(key, { revision, catalogue })
-  catalogue.catch(() => cache.delete(key))
+  held.set(key, { revision, catalogue })
+  catalogue.catch(() => held.delete(key))
   return catalogue
-}
-
-const ids = new WeakMap<object, number>()
-let lastId = 0
-/** Two open databases never share a cache line. */
-function databaseId(store: Store): number {
-  const pool = store.knex.client.pool as object
-  let id = ids.get(pool)
-  if (id === undefined) ids.set(pool, (id = ++lastId))
-  return id
 }
 
 async function build(store: Store, buildId: string | null): Promise<Catalogue> {

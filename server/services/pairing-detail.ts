@@ -1,7 +1,8 @@
 import { kindWords } from '../../core/identity/part-kinds.ts'
 import { JOINTS, jointNamed } from '../../core/joints/index.ts'
-import { COUPLING_KINDS } from '../../core/pairing/coupling.ts'
+import { COUPLING_SETS } from '../../core/pairing/coupling.ts'
 import { stripOf } from '../../core/pairing/strip.ts'
+import { portOf } from '../../core/ports/index.ts'
 import { type BuildView, runBuildPairing } from './pairings.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
@@ -22,7 +23,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     })),
     sets: result.closedBy.map((set) => ({ ...set, names: set.parts.map(name), kits: kitsHolding(view, set.parts) })),
     chosenNames: result.chosen.map(name),
-    coupling: COUPLING_KINDS.flatMap((kind) => {
+    coupling: (['separator', ...COUPLING_SETS[portOf(train.transmission, 'ratios').type.v === 'automatic' ? 'automatic' : 'manual']] as const).flatMap((kind) => {
       const part = train.coupling.find((one) => one.kind === kind)
       const others = [...view.catalogue.parts.values()].filter((one) => one.kind === kind)
       return part || others.length > 0

@@ -48,6 +48,8 @@ export async function listParts(
   }
 }
 
+const PORT_ORDER = Object.keys(PORT_KINDS)
+
 /** A part whole: ports with every field, its chosen value and all claims, numbers and supersessions. */
 export async function partDetail(store: Store, id: string, buildId?: string) {
   const part = await store.get('part', id)
@@ -65,22 +67,24 @@ export async function partDetail(store: Store, id: string, buildId?: string) {
     ...part,
     numbers: numbers.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
     supersessions: supersessions.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
-    ports: compiled.ports.map((port) => ({
-      id: port.id,
-      kind: port.kind,
-      slot: port.slot,
-      looks: port.looks,
-      title: PORT_KINDS[port.kind].title,
-      fields: Object.entries(PORT_KINDS[port.kind].fields).map(([name, words]) =>
-        describeField(
-          name,
-          words as never,
-          (port as unknown as Record<string, Field<unknown>>)[name]!,
-          claims.filter((claim) => claim.portId === port.id && claim.field === name),
-          specimen?.id,
+    ports: [...compiled.ports]
+      .sort((p, q) => PORT_ORDER.indexOf(p.kind) - PORT_ORDER.indexOf(q.kind))
+      .map((port) => ({
+        id: port.id,
+        kind: port.kind,
+        slot: port.slot,
+        looks: port.looks,
+        title: PORT_KINDS[port.kind].title,
+        fields: Object.entries(PORT_KINDS[port.kind].fields).map(([name, words]) =>
+          describeField(
+            name,
+            words as never,
+            (port as unknown as Record<string, Field<unknown>>)[name]!,
+            claims.filter((claim) => claim.portId === port.id && claim.field === name),
+            specimen?.id,
+          ),
         ),
-      ),
-    })),
+      })),
   }
 }
 

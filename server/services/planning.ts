@@ -25,17 +25,19 @@ export interface Planned {
   readonly plan: Row | null
 }
 
-const planned = new Map<string, { revision: number; value: Promise<Planned> }>()
+const memory = new WeakMap<object, Map<string, { revision: number; value: Promise<Planned> }>>()
 
 /** Needs, candidates and the latest plan of a build, computed once per data revision. */
 export async function planBuild(store: Store, buildId: string): Promise<Planned> {
-  const view = await viewBuild(store, buildId)
+  if (store.inTransaction) return compute(store, await viewBuild(store, buildId))
   const revision = await store.revision()
-  const held = planned.get(buildId)
-  if (held?.revision === revision && (await held.value).view.catalogue === view.catalogue) return held.value
-  const value = compute(store, view)
-  planned.set(buildId, { revision, value })
-  value.catch(() => planned.delete(buildId))
+  let held = memory.get(store.root)
+  if (!held) memory.set(store.root, (held = new Map()))
+  const found = held.get(buildId)
+  if (found?.revision === revision) return found.value
+  const value = viewBuild(store, buildId).then((view) => compute(store, view))
+  held.set(buildId, { revision, value })
+  value.catch(() => held.delete(buildId))
   return value
 }
 

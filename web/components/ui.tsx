@@ -11,10 +11,10 @@ export function Button({ tone = 'plain', className, ...rest }: ButtonHTMLAttribu
       type="button"
       {...rest}
       className={clsx(
-        'inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded px-3 py-1.5 font-semibold disabled:cursor-default disabled:opacity-50',
-        tone === 'main' && 'bg-accent text-on-accent hover:brightness-110',
-        tone === 'plain' && 'border border-ink bg-ground hover:bg-bench',
-        tone === 'quiet' && 'px-1.5 py-0.5 font-normal text-accent underline underline-offset-2 hover:bg-bench',
+        'inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded disabled:cursor-default disabled:opacity-50',
+        tone === 'main' && 'bg-accent px-3 py-1.5 font-semibold text-on-accent hover:brightness-110',
+        tone === 'plain' && 'border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench',
+        tone === 'quiet' && 'px-1 text-accent underline underline-offset-2 hover:bg-bench',
         className,
       )}
     />

@@ -1,10 +1,15 @@
-import type { NewNeed } from '../need.ts'
+import type { Constraint, NewNeed } from '../need.ts'
 import type { Rule } from '../rule.ts'
+
+/** A bolt may be longer or shorter than the one wanted by this, mm. */
+const LENGTH_MM = 0.5
+
+const threaded = (thread: string | undefined): Constraint[] => (thread === undefined ? [] : [{ port: 'flange-bolts', field: 'thread', equals: thread }])
 
 /** Dowels and bolts of each bolted joint. */
 export const hardware: Rule = {
   id: 'hardware',
-  reads: ['face.bolts', 'face.dowels', 'face.thread', 'face.plates', 'flange.bolts', 'flange.thread', 'need:cover'],
+  reads: ['face.bolts', 'face.dowels', 'face.thread', 'face.plates', 'flange.bolts', 'flange.thread', 'flange.lengthMm', 'need:cover'],
   adds: ['bell-bolt', 'dowel', 'flange-bolt', 'cover-bolt'],
   run: ({ facts, has }) => {
     const needs: NewNeed[] = []
@@ -17,6 +22,7 @@ export const hardware: Rule = {
         kind: 'bell-bolt',
         place: 'face',
         words: `Bell bolts${thread ? ` ${thread}` : ''}`,
+        constraints: threaded(thread),
         quantity: bolts * sets,
         why: [{ rule: 'hardware', words: plates > 0 ? `${bolts} at the block and ${bolts} at the bell of each plate` : `${bolts} bolts clamp the case` }],
       })
@@ -30,10 +36,12 @@ export const hardware: Rule = {
     const flange = facts.count('flange.bolts')
     if (flange !== undefined) {
       const size = facts.text('flange.thread')
+      const length = facts.count('flange.lengthMm')
       needs.push({
         kind: 'flange-bolt',
         place: 'crank',
-        words: `Flange bolts${size ? ` ${size}` : ''}`,
+        words: `Flange bolts${size ? ` ${size}` : ''}${length === undefined ? '' : ` × ${length}`}`,
+        constraints: [...threaded(size), ...(length === undefined ? [] : [{ port: 'flange-bolts', field: 'lengthMm', low: length - LENGTH_MM, high: length + LENGTH_MM }])],
         quantity: flange,
         why: [{ rule: 'hardware', words: "Every maker's bolt of the crank flange, new" }],
         cautions: ["Right class and the maker's torque: a flywheel that comes loose kills."],

@@ -20,7 +20,7 @@ export function Component() {
   const header = useBuild(id)
   const vehicles = useCatalogue('kind=vehicle')
   return (
-    <Loaded of={header} what="the brief">
+    <Loaded of={header.data && vehicles.data ? header : { ...header, data: undefined, error: header.error ?? vehicles.error }} what="the brief">
       {({ build }) => (
         <>
           <PageHead title="Brief" detail="What, why, and what must still work" />

@@ -62,7 +62,7 @@ function Detail({ part }: { part: PartDetail }) {
                   {port.looks ? ` · looks ${port.looks}` : ''}
                 </span>
               </h2>
-              <table className="w-full">
+              <table className="w-full table-fixed">
                 <tbody>
                   {port.fields.map((field) => (
                     <FieldRow key={field.name} field={field} onMeasure={() => setMeasuring({ port: port.id, field })} />
@@ -121,10 +121,10 @@ function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => voi
           </ul>
         )}
       </td>
-      <td className="py-1">
+      <td className="w-24 py-1">
         <GradeWord grade={field.grade} />
       </td>
-      <td className="py-1 text-right">
+      <td className="w-20 py-1 text-right">
         <Button tone="quiet" aria-label={`Measure ${field.label}`} onClick={onMeasure}>
           Measure
         </Button>

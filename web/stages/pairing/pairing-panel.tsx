@@ -84,7 +84,7 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
                 void act(() => api.post(`/builds/${build}/coupling`, { ...pair, kind: piece.kind, partId: event.target.value || null }), `${piece.words} changed.`)
               }
             >
-              <option value="">{piece.partId ? 'Back to the default' : 'None named: not known'}</option>
+              <option value="">{piece.partId ? 'Back to the default' : piece.kind === 'separator' ? 'None' : 'None named: not known'}</option>
               {piece.choices.map((choice) => (
                 <option key={choice.id} value={choice.id}>
                   {choice.name}

@@ -28,8 +28,8 @@ export function WhySheet({ joint, build, closedBy, onClose }: { joint: JointDeta
             {joint.title}: {VERDICT_WORDS[verdict.code].word.toLowerCase()}
           </h2>
           <p className="text-steel">
-            {verdict.agreed} of {verdict.stated} limits agree{verdict.known < verdict.stated ? `, ${verdict.known} known` : ''} · leans {verdict.lean} ·{' '}
-            <GradeWord grade={verdict.evidence} />
+            {verdict.agreed} of {verdict.stated} limits agree{verdict.known < verdict.stated ? `, ${verdict.known} known` : ''}
+            {verdict.code === 'unmeasured' ? ` · leans ${verdict.lean}` : ''} · <GradeWord grade={verdict.evidence} />
           </p>
         </div>
         <span className="ml-auto">

@@ -10,7 +10,8 @@ import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
 import { Strip } from '../../drawing/strip.tsx'
 import { LineSheet } from './line-sheet.tsx'
-import { numberWords, STATE_WORDS } from './words.ts'
+import { NumberSays } from './number-says.tsx'
+import { STATE_WORDS } from './words.ts'
 
 const FILTERS = [
   { id: 'all', words: 'All', holds: () => true },
@@ -114,7 +115,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           <thead>
             <tr className="border-b border-ink">
               <th className="py-1 pl-4">Line, and why in short</th>
-              <th className="text-right">Number off</th>
+              <th className="text-right">Off</th>
               <th className="pl-4">From</th>
               <th>Number says</th>
               <th>Evidence</th>
@@ -201,7 +202,7 @@ function LineRow({
       <td className="max-w-[220px] py-1.5 pl-4">
         {line.source ? line.source.words : <span className="text-steel">{line.candidates.length > 0 ? `${line.candidates.length} to choose from` : ''}</span>}
       </td>
-      <td className="py-1.5">{line.source ? numberWords(line.source.number) : ''}</td>
+      <td className="py-1.5">{line.source ? <NumberSays verdict={line.source.number} /> : ''}</td>
       <td className="py-1.5">{line.source ? <GradeWord grade={line.source.evidence} /> : ''}</td>
       <td className="py-1.5 text-right">
         {line.costMinor !== null || line.estimateMinor !== null ? (

@@ -6,6 +6,7 @@ import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSourcing } from '../../api/hooks.ts'
 import type { JobView, SourcingView } from '../../api/types.ts'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { NumberSays } from '../parts/number-says.tsx'
 import { numberWords } from '../parts/words.ts'
 
 type Line = SourcingView['lines'][number]
@@ -183,7 +184,7 @@ function PlanTable({ view, selected, onSelect }: { view: SourcingView; selected:
               </button>
             </td>
             <td>{line.source?.words ?? line.bundleName}</td>
-            <td>{line.source ? numberWords(line.source.number) : ''}</td>
+            <td>{line.source ? <NumberSays verdict={line.source.number} /> : ''}</td>
             <td className="figure text-right">{line.packs}</td>
             <td className="pr-4 text-right">
               <Money minor={line.costMinor} currency={view.currency} />

@@ -1,0 +1,125 @@
+import { expect, test } from 'vitest'
+import { demoDocument } from '../../demo/index.ts'
+import { JOINTS } from '../joints/index.ts'
+import { Tally } from '../joints/tally.ts'
+import { tolerances } from '../joints/tolerances.ts'
+import { CODES } from '../joints/verdict.ts'
+import { type CompiledPart, compilePart } from '../ports/index.ts'
+import { insertionPlace } from './closing.ts'
+import { couplingSet } from './coupling.ts'
+import { recordTrain, runPairing } from './pairing.ts'
+import { stripOf } from './strip.ts'
+import { assemble, checkAssembly, type Train } from './train.ts'
+
+const { tables } = demoDocument()
+const rows = tables.part as { id: string; kind: string; name: string; ownerId?: string }[]
+const parts = new Map<string, CompiledPart>(
+  rows.map((row) => {
+    const ports = tables
+      .port!.filter((port) => port.partId === row.id)
+      .map((port) => {
+        const claims: Record<string, any[]> = {}
+        for (const claim of tables.claim!.filter((one) => one.portId === port.id)) (claims[String(claim.field)] ??= []).push(claim)
+        return { id: String(port.id), kind: String(port.kind), slot: String(port.slot), looks: port.looks as 'forward' | undefined, claims }
+      })
+    return [row.id, compilePart({ ...row, ports })]
+  }),
+)
+const ctx = { tolerances: tolerances(), use: 'delivery' as const }
+const owned = (owner: string): CompiledPart[] => rows.filter((row) => row.ownerId === owner).map((row) => parts.get(row.id)!)
+const train = (engine: string, transmission: string): Train => {
+  const box = parts.get(transmission)!
+  return { engine: parts.get(engine)!, transmission: box, recipient: parts.get('packet')!, coupling: couplingSet(box, owned(engine), owned(transmission)).parts, inserted: [] }
+}
+const insertable = [...parts.values()].filter((part) => insertionPlace(part) !== null && !rows.find((row) => row.id === part.id)?.ownerId)
+const run = (engine: string, transmission: string, catalogue = insertable) => runPairing(train(engine, transmission), ctx, catalogue)
+
+test('what was built together fits at every joint', () => {
+  for (const [engine, box] of [
+    ['hob', 'marlund-4'],
+    ['wick-2', 'kessarn-5'],
+    ['quill-early', 'sunagi-5'],
+  ] as const)
+    expect([engine, ...recordTrain(train(engine, box), ctx).map((verdict) => verdict.code)]).toEqual([engine, 'fits', 'fits', 'fits', 'fits', 'fits'])
+})
+
+test('tally and record agree on every train, bare and with any part put in', () => {
+  const tally = new Tally()
+  for (const engine of ['hob', 'wick-1', 'wick-2', 'quill-early', 'quill-late', 'anvil'])
+    for (const box of ['marlund-4', 'kessarn-5', 'sunagi-5', 'dovrek-4a'])
+      for (const inserted of [[], ...insertable.map((part) => [part])]) {
+        const whole = { ...train(engine, box), inserted }
+        for (const verdict of recordTrain(whole, ctx)) {
+          tally.reset()
+          checkAssembly(JOINTS.find((joint) => joint.id === verdict.joint)!, assemble(whole), ctx, tally)
+          expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([
+            verdict.code,
+            verdict.stated,
+            verdict.known,
+            verdict.agreed,
+            verdict.outside,
+          ])
+        }
+      }
+})
+
+test('one plate closes; the set taken is the stronger evidence, the kit without dowels is listed after it', () => {
+  const result = run('wick-2', 'marlund-4')
+  expect(result.closedBy.map((set) => [set.closes, ...set.parts])).toEqual([
+    ['yes', 'plate-w2-12'],
+    ['yes', 'plate-w2-12b'],
+  ])
+  expect(result.joints.map((joint) => joint.closed?.code)).toEqual(['fits', 'fits', 'fits', 'fits', 'fits'])
+  const without = runPairing(train('wick-2', 'marlund-4'), ctx, insertable, { prefer: ['plate-w2-12b'] })
+  expect(without.joints[0]!.closed).toMatchObject({ code: 'work', tasks: expect.arrayContaining([expect.objectContaining({ id: 'fit-dowels' })]) })
+})
+
+test('a set of two is found where one part is not enough, and nothing where the catalogue has none', () => {
+  expect(run('wick-1', 'marlund-4').closedBy[0]).toEqual({ parts: ['plate-w1-16', 'spacer-4'], closes: 'yes', missing: [] })
+  expect(run('quill-early', 'marlund-4').closedBy[0]!.parts.toSorted()).toEqual(['bush-15', 'plate-q-14'])
+  expect(run('wick-1', 'marlund-4', []).closedBy).toEqual([])
+  expect(run('wick-1', 'kessarn-5').closedBy).toEqual([])
+})
+
+test('a part that raises another joint does not close: a plate of the wrong thickness', () => {
+  const thick = compilePart({
+    id: 'thick',
+    kind: 'plate',
+    name: 'Thick',
+    ports: [
+      { id: 'thick/plate/main', kind: 'plate', slot: 'main', claims: { thicknessMm: [{ id: 'x', value: 30, grade: 'maker' }] } },
+      ...parts
+        .get('plate-w2-12')!
+        .ports.filter((port) => port.kind === 'face')
+        .map((port) => ({
+          id: port.id,
+          kind: 'face',
+          slot: port.slot,
+          looks: port.looks!,
+          claims: { holes: [{ id: 'h', value: (port as any).holes.v, grade: 'maker' as const }], dowels: [{ id: 'd', value: (port as any).dowels.v, grade: 'maker' as const }] },
+        })),
+    ],
+  })
+  expect(run('wick-2', 'marlund-4', [thick]).closedBy).toEqual([])
+})
+
+test("given two starters the bell's is used and said so; a missing piece is unknown, never skipped", () => {
+  const other = { ...parts.get('kessarn-5-starter')!, id: 'block-starter' }
+  const set = couplingSet(parts.get('marlund-4')!, [other], owned('marlund-4'))
+  expect(set.parts.find((part) => part.kind === 'starter')!.id).toBe('marlund-4-starter')
+  expect(set.notes.join()).toMatch(/Two starters/)
+  const bare = recordTrain({ ...train('hob', 'marlund-4'), coupling: train('hob', 'marlund-4').coupling.filter((part) => part.kind !== 'disc') }, ctx)
+  expect(bare.find((verdict) => verdict.joint === 'depth')).toMatchObject({ code: 'unmeasured' })
+})
+
+test('a missing length is asked of the part that owns it', () => {
+  const pilot = recordTrain(train('quill-late', 'sunagi-5'), ctx).find((verdict) => verdict.joint === 'pilot')!
+  expect(pilot.missing).toMatchObject([{ part: 'quill-late', port: 'quill-late/pilot-bore/crank', field: 'finished' }])
+})
+
+test('the strip draws what is measured, and says what is not', () => {
+  const strip = stripOf({ ...train('wick-2', 'marlund-4'), inserted: [parts.get('plate-w2-12')!] })
+  expect(strip.blockFace).toEqual({ mm: 640, known: true })
+  expect(strip.plates).toEqual([{ mm: 12, known: true, added: true }])
+  expect(stripOf({ ...train('wick-2', 'marlund-4'), recipient: parts.get('lugger')! }).blockFace.known).toBe(false)
+})

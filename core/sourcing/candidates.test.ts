@@ -1,0 +1,87 @@
+import { expect, test } from 'vitest'
+import { need } from '../needs/need.ts'
+import { compilePart } from '../ports/index.ts'
+import { gatherCandidates, type Market } from './candidates.ts'
+
+const disc = (id: string, startMm?: number) =>
+  compilePart({
+    id,
+    kind: 'disc',
+    name: id,
+    ports: [{ id: `${id}/disc-hub/main`, kind: 'disc-hub', slot: 'main', claims: startMm === undefined ? {} : { startMm: [{ id: `${id}.s`, value: startMm, grade: 'maker' }] } }],
+  })
+const offer = { issuerId: null, normalised: null, number: null, description: null, currency: 'EUR', taxIncluded: true, pack: 1, stock: null, leadDays: null, condition: 'new' }
+const market: Market = {
+  parts: new Map([disc('wanted', -6), disc('equal', -6.05), disc('other', -3), disc('unknown')].map((part) => [part.id, part])),
+  numbers: new Map([
+    ['wanted', ['i:1']],
+    ['equal', ['i:2']],
+  ]),
+  supersessions: [{ old: 'i:1', new: 'i:2', oneWay: true }],
+  offers: ['wanted', 'equal', 'other', 'unknown']
+    .map((partId, i) => ({ ...offer, id: `o${i}`, partId, supplierId: 's', priceMinor: 1000 + i, taxIncluded: i !== 1 }))
+    .concat([{ ...offer, id: 'o4', partId: 'wanted', supplierId: 's', priceMinor: 500, currency: 'SEK', taxIncluded: true }]),
+  kits: [],
+  donors: [
+    {
+      id: 'd',
+      name: 'Donor',
+      currency: 'EUR',
+      priceMinor: 10000,
+      fetchMinor: 2000,
+      disposalMinor: 500,
+      scrapMinor: 3000,
+      saleFee: 1 / 6,
+      items: [
+        { id: 'i1', partId: 'wanted', quantity: 1, stripHours: 2, saleMinor: 6000, chance: 0.5, sellingHours: 0.5, held: false },
+        { id: 'i2', partId: 'other', quantity: 1, stripHours: 1, saleMinor: 100, chance: 1, sellingHours: 5, held: false },
+      ],
+    },
+  ],
+  suppliers: [{ id: 's', name: 'Supplier', currency: 'EUR', minimumMinor: 0, shippingMinor: 500, freeOverMinor: 9000 }],
+  rates: [],
+}
+const wanted = need({ kind: 'disc', place: 'coupling', words: 'Disc', wants: 'wanted', why: [] })
+const gather = () => gatherCandidates([wanted], market, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
+
+test('met by the part wanted or one with equal ports; an unknown field makes it confirm; another length is no candidate', () => {
+  const sources = gather().sources.filter((source) => source.source === 'buy')
+  expect(sources.map((source) => [source.partId, source.number.says, source.confirm.length])).toEqual([
+    ['wanted', 'exact', 0],
+    ['equal', 'superseded by', 0],
+    ['unknown', 'not listed', 1],
+  ])
+})
+
+test('tax is added where a price excludes it; the order value stays as the supplier lists it', () => {
+  expect(gather().problem.candidates.map((one) => [one.priceMinor, one.orderValueMinor])).toEqual([
+    [1000, 1000],
+    [1211, 1001],
+    [1003, 1003],
+  ])
+})
+
+test('an offer without an exchange rate is no candidate and says what to do', () => {
+  expect(gather().excluded).toEqual([{ id: 'o4', why: 'Supplier asks SEK for wanted: no exchange rate to EUR is known. Add one in Settings.' }])
+})
+
+test('a donor: price, fetch and disposal; strip labour when used; expected resale after fee and selling hours, never below 0', () => {
+  const [donor] = gather().problem.bundles
+  expect(donor).toMatchObject({ priceMinor: 12500, scrapMinor: 3000 })
+  expect(donor!.items.map((item) => [item.need, item.stripMinor, item.resaleMinor])).toEqual([
+    ['disc/coupling/main', 8000, 6000 * 0.5 * (5 / 6) - 2000],
+    ['', 4000, 0],
+  ])
+})
+
+test('a typed price with a source is a candidate without a supplier; a kept one costs nothing', () => {
+  const decisions = [
+    { needId: wanted.id, act: 'price' as const, priceMinor: 4200, source: 'Made here' },
+    { needId: wanted.id, act: 'keep' as const, priceMinor: null, source: null },
+  ]
+  const { problem } = gatherCandidates([wanted], { ...market, offers: [], donors: [] }, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, decisions, [])
+  expect(problem.candidates.map((one) => [one.source, one.priceMinor, one.supplier])).toEqual([
+    ['keep', 0, undefined],
+    ['typed', 4200, undefined],
+  ])
+})

@@ -19,7 +19,7 @@ const KEYS = [
 /** The `?` sheet. */
 export function KeysSheet() {
   const [open, setOpen] = useState(false)
-  useHotkeys('shift+?,shift+/', () => setOpen(true))
+  useHotkeys('shift+?', () => setOpen(true), { useKey: true })
   return (
     <>
       <Button tone="quiet" onClick={() => setOpen(true)}>

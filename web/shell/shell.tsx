@@ -53,7 +53,8 @@ export function Shell() {
           <KeysSheet />
         </div>
       </nav>
-      <main className="min-h-0 overflow-y-auto" key={here ?? 'outside'}>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard. */}
+      <main className="min-h-0 overflow-y-auto focus-visible:-outline-offset-2" tabIndex={0} key={here ?? 'outside'}>
         <ErrorBoundary resetKeys={[pathname]} fallbackRender={({ error: fault, resetErrorBoundary }) => <Failed error={fault} retry={resetErrorBoundary} />}>
           <Suspense fallback={<Loading what="the page" />}>
             <Outlet />

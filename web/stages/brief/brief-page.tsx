@@ -1,8 +1,10 @@
+import { useState } from 'react'
 import { useParams } from 'react-router'
 import { kindWords } from '../../../core/identity/part-kinds.ts'
 import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
+import { api } from '../../api/client.ts'
 import { act, refresh, saveBuild, useBuild, useCatalogue } from '../../api/hooks.ts'
-import type { Build } from '../../api/types.ts'
+import type { Build, BuildHeader } from '../../api/types.ts'
 import { Form } from '../../components/form.tsx'
 import { ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 
@@ -75,9 +77,15 @@ export function Component() {
 
 /** Each yes brings parts: cheap to drop early, dear to add late. */
 function MustWork({ build }: { build: Build }) {
-  const toggle = (kind: string): void => {
-    const mustWork = build.mustWork.includes(kind) ? build.mustWork.filter((one) => one !== kind) : [...build.mustWork, kind].sort()
-    void act(() => saveBuild(build, { mustWork }))
+  // What was just ticked shows at once; the stored list follows.
+  const [ticked, setTicked] = useState<Record<string, boolean>>({})
+  const toggle = async (kind: string, on: boolean): Promise<void> => {
+    setTicked((before) => ({ ...before, [kind]: on }))
+    await act(async () => {
+      const { build: newest } = await api.get<BuildHeader>(`/builds/${build.id}`)
+      await saveBuild(newest, { mustWork: [...newest.mustWork.filter((one) => one !== kind), ...(on ? [kind] : [])].sort() })
+    })
+    setTicked(({ [kind]: _, ...rest }) => rest)
   }
   return (
     <aside className="border-l border-line pl-5 max-[1000px]:border-0 max-[1000px]:pl-0 max-[1000px]:pt-6">
@@ -87,7 +95,12 @@ function MustWork({ build }: { build: Build }) {
         {KEPT_ASSEMBLIES.map((kind) => (
           <li key={kind}>
             <label className="flex items-center gap-2 py-1">
-              <input type="checkbox" className="size-4 accent-(--color-accent)" checked={build.mustWork.includes(kind)} onChange={() => toggle(kind)} />
+              <input
+                type="checkbox"
+                className="size-4 accent-(--color-accent)"
+                checked={ticked[kind] ?? build.mustWork.includes(kind)}
+                onChange={(event) => void toggle(kind, event.target.checked)}
+              />
               {kindWords(kind)}
             </label>
           </li>

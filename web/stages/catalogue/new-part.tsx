@@ -1,4 +1,4 @@
-import { type FormEvent, useState } from 'react'
+import { type FormEvent, type ReactNode, useId, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { isPartKind, kindWords, PART_KINDS, type PartKind, typedPorts } from '../../../core/identity/part-kinds.ts'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
@@ -79,28 +79,32 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
         <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
           {!fixed && (
             <Labelled label="Kind">
-              <select value={kind} onChange={(event) => set('kind', event.target.value)} className={input}>
-                {Object.entries(PART_KINDS).map(([id, { words }]) => (
-                  <option key={id} value={id}>
-                    {words}
-                  </option>
-                ))}
-              </select>
+              {(id) => (
+                <select id={id} value={kind} onChange={(event) => set('kind', event.target.value)} className={input}>
+                  {Object.entries(PART_KINDS).map(([id, { words }]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              )}
             </Labelled>
           )}
           <Text name="name" label="Name" typed={typed} faults={faults} set={set} />
           {(isCouplingKind(kind) || kind === 'engine' || kind === 'transmission') && (
             <Labelled label={kind === 'engine' || kind === 'transmission' ? 'Fitted in the vehicle' : 'Came with'}>
-              <select value={typed.ownerId ?? ''} onChange={(event) => set('ownerId', event.target.value)} className={input}>
-                <option value="">{isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'}</option>
-                {owners
-                  .filter((owner) => (owner.kind === 'vehicle') !== isCouplingKind(kind))
-                  .map((owner) => (
-                    <option key={owner.id} value={owner.id}>
-                      {owner.name}
-                    </option>
-                  ))}
-              </select>
+              {(id) => (
+                <select id={id} value={typed.ownerId ?? ''} onChange={(event) => set('ownerId', event.target.value)} className={input}>
+                  <option value="">{isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'}</option>
+                  {owners
+                    .filter((owner) => (owner.kind === 'vehicle') !== isCouplingKind(kind))
+                    .map((owner) => (
+                      <option key={owner.id} value={owner.id}>
+                        {owner.name}
+                      </option>
+                    ))}
+                </select>
+              )}
             </Labelled>
           )}
           <Text name="fromYear" label="From year" typed={typed} faults={faults} set={set} />
@@ -108,11 +112,13 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
           <Text name="issuer" label="Issuer of its number" typed={typed} faults={faults} set={set} />
           <Text name="number" label="Part number" typed={typed} faults={faults} set={set} />
           <Labelled label="How the values below are known">
-            <select value={typed.grade ?? 'measured'} onChange={(event) => set('grade', event.target.value)} className={input}>
-              {GRADES.map((grade) => (
-                <option key={grade}>{grade}</option>
-              ))}
-            </select>
+            {(id) => (
+              <select id={id} value={typed.grade ?? 'measured'} onChange={(event) => set('grade', event.target.value)} className={input}>
+                {GRADES.map((grade) => (
+                  <option key={grade}>{grade}</option>
+                ))}
+              </select>
+            )}
           </Labelled>
           <Text name="by" label="By whom" typed={typed} faults={faults} set={set} />
           <Text name="source" label="Source" typed={typed} faults={faults} set={set} />
@@ -202,41 +208,56 @@ function PortField({ name, words, typed, faults, set }: { name: string; words: F
   const isList = words.type === 'holes' || words.type === 'dowels' || words.type === 'points'
   return (
     <Labelled label={label} fault={faults[name]}>
-      {options ? (
-        <select {...shared} className={input}>
-          <option value="">Not known</option>
-          {options.map((option) => (
-            <option key={option}>{option}</option>
-          ))}
-        </select>
-      ) : isList ? (
-        <textarea
-          {...shared}
-          rows={5}
-          className={`${input} figure`}
-          placeholder={words.type === 'points' ? 'x y, a line each' : words.type === 'dowels' ? 'x y Ø pin reamed, a line each, or: none' : 'x y Ø M10x1.5, a line each'}
-        />
-      ) : (
-        <input {...shared} autoComplete="off" className={`${input} figure`} placeholder={words.type === 'numbers' ? 'figures with spaces between' : ''} />
-      )}
+      {(id) =>
+        options ? (
+          <select id={id} {...shared} className={input}>
+            <option value="">Not known</option>
+            {options.map((option) => (
+              <option key={option}>{option}</option>
+            ))}
+          </select>
+        ) : isList ? (
+          <textarea
+            id={id}
+            {...shared}
+            rows={5}
+            className={`${input} figure`}
+            placeholder={words.type === 'points' ? 'x y, a line each' : words.type === 'dowels' ? 'x y Ø pin reamed, a line each, or: none' : 'x y Ø M10x1.5, a line each'}
+          />
+        ) : (
+          <input id={id} {...shared} autoComplete="off" className={`${input} figure`} placeholder={words.type === 'numbers' ? 'figures with spaces between' : ''} />
+        )
+      }
     </Labelled>
   )
 }
 
-function Labelled({ label, fault, children }: { label: string; fault?: string | undefined; children: React.ReactNode }) {
+function Labelled({ label, fault, children }: { label: string; fault?: string | undefined; children: (id: string) => ReactNode }) {
+  const id = useId()
   return (
-    <label className="block">
-      <span className="mb-1 block font-semibold">{label}</span>
-      {children}
-      {fault && <span className="mt-1 block border-l-[3px] border-clash pl-2">{fault}</span>}
-    </label>
+    <div>
+      <label htmlFor={id} className="mb-1 block font-semibold">
+        {label}
+      </label>
+      {children(id)}
+      {fault && <p className="mt-1 border-l-[3px] border-clash pl-2">{fault}</p>}
+    </div>
   )
 }
 
 function Text({ name, label, typed, faults, set }: { name: string; label: string; typed: Typed; faults: Typed; set: (name: string, value: string) => void }) {
   return (
     <Labelled label={label} fault={faults[name]}>
-      <input value={typed[name] ?? ''} aria-invalid={faults[name] !== undefined} autoComplete="off" onChange={(event) => set(name, event.target.value)} className={input} />
+      {(id) => (
+        <input
+          id={id}
+          value={typed[name] ?? ''}
+          aria-invalid={faults[name] !== undefined}
+          autoComplete="off"
+          onChange={(event) => set(name, event.target.value)}
+          className={input}
+        />
+      )}
     </Labelled>
   )
 }

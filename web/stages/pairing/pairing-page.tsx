@@ -55,18 +55,23 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
   const joint = params.get('joint')
   const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
   const columns = JOINTS.filter(({ id }) => items.some((row) => row.joints.some((one) => one.joint === id)))
-  const select = (row: PairingRow, next: string | null = joint): void =>
+  // Keys may come faster than the page is drawn: each starts from where the last one left.
+  const now = useRef({ row: chosen, joint })
+  now.current = { row: chosen, joint }
+  const select = (row: PairingRow, next: string | null = now.current.joint): void => {
+    now.current = { row, joint: next }
     setParams({ engine: row.engineId, transmission: row.transmissionId, ...(next ? { joint: next } : {}) }, { replace: true })
-  const step = (by: number): void => select(items[Math.max(0, Math.min(items.length - 1, items.indexOf(chosen) + by))]!)
-  const across = (by: number): void => {
-    const at = columns.findIndex(({ id }) => id === joint)
-    select(chosen, columns[Math.max(0, Math.min(columns.length - 1, at + by))]!.id)
   }
-  useHotkeys('j', () => step(1), [items, chosen, joint])
-  useHotkeys('k', () => step(-1), [items, chosen, joint])
-  useHotkeys('right', () => across(1), { preventDefault: true }, [items, chosen, joint])
-  useHotkeys('left', () => across(-1), { preventDefault: true }, [items, chosen, joint])
-  useHotkeys('w', () => select(chosen, joint ?? columns[0]!.id), [items, chosen, joint])
+  const step = (by: number): void => select(items[Math.max(0, Math.min(items.length - 1, items.indexOf(now.current.row) + by))]!)
+  const across = (by: number): void => {
+    const at = columns.findIndex(({ id }) => id === now.current.joint)
+    select(now.current.row, columns[Math.max(0, Math.min(columns.length - 1, at + by))]!.id)
+  }
+  useHotkeys('j', () => step(1), [items])
+  useHotkeys('k', () => step(-1), [items])
+  useHotkeys('right', () => across(1), { preventDefault: true }, [items])
+  useHotkeys('left', () => across(-1), { preventDefault: true }, [items])
+  useHotkeys('w', () => select(now.current.row, now.current.joint ?? columns[0]!.id), [items])
   const table = useRef<HTMLTableElement>(null)
   useEffect(() => {
     table.current?.querySelector(`[data-key="${CSS.escape(keyOf(chosen))}"]`)?.scrollIntoView({ block: 'nearest' })

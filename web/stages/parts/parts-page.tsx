@@ -61,10 +61,10 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   for (const line of shown) groups.set(line.group, [...(groups.get(line.group) ?? []), line])
   const order = [...groups.values()].flat()
   const selected = list.lines.find((line) => line.id === selectedId) ?? null
-  const step = (by: number): void => setSelected(order[Math.max(0, Math.min(order.length - 1, (selected ? order.indexOf(selected) : by > 0 ? -1 : 1) + by))]?.id ?? null)
+  const step = (by: number): void => setSelected((current) => order[Math.max(0, Math.min(order.length - 1, order.findIndex((line) => line.id === current) + by))]?.id ?? null)
   const drop = (line: PartLine): void => void dropLine(build, line)
-  useHotkeys('j', () => step(1), [order, selected])
-  useHotkeys('k', () => step(-1), [order, selected])
+  useHotkeys('j', () => step(1), [order])
+  useHotkeys('k', () => step(-1), [order])
   useHotkeys('x', () => selected && drop(selected), [selected, build])
   useHotkeys('esc', () => setSelected(null))
   useHotkeys('ctrl+z', () => void undoLastDrop(list))

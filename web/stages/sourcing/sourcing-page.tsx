@@ -73,14 +73,15 @@ function useSolve(build: string) {
 function Plan({ build, view, job, start, cancel }: { build: string; view: SourcingView; job: JobView | null; start: () => Promise<boolean>; cancel: () => Promise<boolean> }) {
   const [selected, setSelected] = useState<string | null>(null)
   const line = view.lines.find((one) => one.need === selected) ?? null
-  const step = (by: number): void => setSelected(view.lines[Math.max(0, Math.min(view.lines.length - 1, view.lines.findIndex((one) => one.need === selected) + by))]?.need ?? null)
+  const step = (by: number): void =>
+    setSelected((current) => view.lines[Math.max(0, Math.min(view.lines.length - 1, view.lines.findIndex((one) => one.need === current) + by))]?.need ?? null)
   const lockIn = (one: Line): Promise<boolean> =>
     act(
       () => api.post(`/builds/${build}/locks`, one.bundle ? { way: 'in', bundle: one.bundle } : { way: 'in', candidate: one.candidate }),
       'Locked. Solve again to see what it costs.',
     )
-  useHotkeys('j', () => step(1), [view, selected])
-  useHotkeys('k', () => step(-1), [view, selected])
+  useHotkeys('j', () => step(1), [view])
+  useHotkeys('k', () => step(-1), [view])
   useHotkeys('l', () => line && void lockIn(line), [line])
   useHotkeys('esc', () => setSelected(null))
   const running = job?.status === 'running'

@@ -1,0 +1,164 @@
+import { expect, expectAccessible, test } from './junket.ts'
+
+test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve, lock, budget; a reload loses nothing', async ({ page, demo }) => {
+  await page.goto(demo.url)
+  await page.getByRole('link', { name: 'Lantern' }).click()
+  await expect(page.getByText('24 pairings')).toBeVisible()
+
+  // The closed pairing's depth: bare it needs a piece, with the plate it mates.
+  await page.getByRole('button', { name: 'Depth, Kessarn Wick, 2nd with Marlund 4-speed' }).click()
+  const why = page.getByRole('complementary', { name: 'Why: Depth' })
+  await expect(why.getByRole('heading', { name: 'Depth: mates', exact: true })).toBeVisible()
+  await why.getByLabel('Bare, as they meet').check()
+  await expect(why.getByRole('heading', { name: 'Depth: needs a piece' })).toBeVisible()
+  await expect(why.getByText('hardly turn by hand').first()).toBeVisible()
+
+  // An unmeasured joint, measured from its why sheet: what leaned on it follows.
+  await page.getByRole('button', { name: 'Pilot, Sunagi Quill, late with Sunagi 5-speed' }).click()
+  await expect(page.getByRole('heading', { name: 'Pilot: not measured' })).toBeVisible()
+  await page.getByRole('button', { name: 'Record measurement' }).click()
+  const dialog = page.getByRole('dialog')
+  await dialog.getByLabel('Value').selectOption('yes')
+  await dialog.getByLabel('By whom').fill('Tove')
+  await dialog.getByRole('button', { name: 'Record measurement' }).click()
+  await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
+
+  await page.getByRole('link', { name: 'Parts', exact: true }).click()
+  await expect(page.getByRole('heading', { name: '29 lines' })).toBeVisible()
+  await page.getByRole('button', { name: /^Exhaust/ }).click()
+  await expect(page.getByRole('complementary', { name: 'Line: Exhaust' })).toContainText('Its route past steering')
+  await page.getByRole('button', { name: 'Drop this line' }).click()
+  await expect(page.getByRole('heading', { name: '28 lines' })).toBeVisible()
+  await page.reload()
+  await expect(page.getByRole('heading', { name: '28 lines' })).toBeVisible()
+  await page.getByRole('button', { name: 'Put back' }).click()
+  await expect(page.getByRole('heading', { name: '29 lines' })).toBeVisible()
+
+  await page
+    .getByRole('link', { name: /^Sourcing/ })
+    .first()
+    .click()
+  await page.getByRole('button', { name: 'Solve', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'Proven for 27 of 29 lines' })).toBeVisible({ timeout: 60_000 })
+  await page.getByRole('button', { name: 'Adapter plate' }).click()
+  await page.getByRole('button', { name: 'Keep this' }).click()
+  await expect(page.getByText('changed since: solve again')).toBeVisible()
+  await page.getByRole('button', { name: 'Solve again' }).click()
+  await expect(page.getByText(/made \d{4}/)).toBeVisible({ timeout: 60_000 })
+
+  await page.getByRole('link', { name: 'Budget', exact: true }).click()
+  await expect(page.getByText('Cheaper than the repair by')).toBeVisible()
+  await expect(page.getByRole('banner')).toContainText('Likely')
+})
+
+test('locks that contradict one another are named, and taken off', async ({ page, demo }) => {
+  const post = (path: string, body: unknown) => page.request.post(`${demo.url}/api${path}`, { data: body })
+  await post('/builds/lantern/locks', { way: 'in', candidate: 'keep@heater/kept/main' })
+  await post('/builds/lantern/locks', { way: 'out', candidate: 'keep@heater/kept/main' })
+  await post('/builds/lantern/locks', { way: 'out', supplierId: 'harbour' })
+  await page.goto(`${demo.url}/builds/lantern/sourcing`)
+  await page.getByRole('button', { name: 'Solve', exact: true }).click()
+  await expect(page.getByRole('heading', { name: 'No plan is possible' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('alert').filter({ hasText: 'No plan can hold' })).toContainText('the lock')
+  for (const left of [1, 0]) {
+    await page.getByRole('button', { name: 'Unlock' }).first().click()
+    await expect(page.getByRole('button', { name: 'Unlock' })).toHaveCount(left)
+  }
+  await page.getByRole('button', { name: 'Solve again' }).click()
+  await expect(page.getByRole('heading', { name: /^Proven/ })).toBeVisible({ timeout: 60_000 })
+})
+
+test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a drop and undo, a solve', async ({ page, demo }) => {
+  await page.goto(demo.url)
+  await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
+  for (let i = 0; i < 40 && !(await page.getByRole('link', { name: 'Lantern' }).evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByText('24 pairings')).toBeVisible()
+  const selected = page.locator('tr[aria-selected=true]')
+  await expect(selected).toContainText('Kessarn Wick, 2nd')
+  for (let before = await selected.textContent(); !before?.includes('Quill, lateSunagi 5-speed'); before = await selected.textContent()) {
+    await page.keyboard.press('j')
+    await expect(selected).not.toHaveText(before ?? '')
+  }
+  await page.keyboard.press('w')
+  await expect(page.getByRole('heading', { name: 'Block face to bellhousing: mates', exact: true })).toBeVisible()
+  for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
+  await expect(page.getByRole('heading', { name: 'Pilot: not measured' })).toBeVisible()
+  await page.keyboard.press('m')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toBeVisible()
+  for (let i = 0; i < 30 && !(await dialog.getByLabel('Value').evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  await page.keyboard.type('yes')
+  await page.keyboard.press('Tab')
+  for (let i = 0; i < 12 && !(await dialog.getByRole('button', { name: 'Record measurement' }).evaluate((one) => one === document.activeElement)); i++)
+    await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
+  await page.keyboard.press('Escape')
+
+  await page.keyboard.press('Alt+4')
+  await expect(page.getByRole('heading', { name: '29 lines' })).toBeVisible()
+  await page.keyboard.press('j')
+  await page.keyboard.press('x')
+  await expect(page.getByRole('heading', { name: '28 lines' })).toBeVisible()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByRole('heading', { name: '29 lines' })).toBeVisible()
+
+  await page.keyboard.press('Alt+7')
+  const solve = page.getByRole('button', { name: 'Solve', exact: true })
+  await expect(solve).toBeVisible()
+  for (let i = 0; i < 40 && !(await solve.evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('heading', { name: /^Proven for/ })).toBeVisible({ timeout: 60_000 })
+  await page.keyboard.press('j')
+  await page.keyboard.press('l')
+  await expect(page.getByText('Locked. Solve again')).toBeVisible()
+  await page.keyboard.press('Shift+?')
+  await expect(page.getByRole('dialog', { name: 'Keys' })).toBeVisible()
+  await page.keyboard.press('Escape')
+  await expect(page.getByRole('dialog')).toBeHidden()
+})
+
+test('axe finds nothing serious on any screen, and nothing is cut off at 800 px', async ({ page, demo }) => {
+  const job = await (await page.request.post(`${demo.url}/api/builds/lantern/sourcing`, { data: {} })).json()
+  await expect.poll(async () => (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status, { timeout: 60_000 }).toBe('done')
+  for (const path of [
+    '/',
+    '/builds/lantern/brief',
+    '/builds/lantern/pairing?joint=depth',
+    '/builds/lantern/parts',
+    '/builds/lantern/sourcing',
+    '/builds/lantern/budget',
+    '/catalogue',
+    '/catalogue?tab=kits',
+    '/catalogue?tab=donors',
+    '/catalogue/parts/wick-2',
+    '/catalogue/new/engine',
+    '/catalogue/new/kit',
+    '/catalogue/new/donor',
+    '/suppliers',
+    '/suppliers/import',
+    '/settings',
+    '/nowhere',
+  ]) {
+    await page.setViewportSize({ width: 1280, height: 800 })
+    await page.goto(demo.url + path)
+    await page.waitForLoadState('networkidle')
+    await expectAccessible(page)
+    await page.setViewportSize({ width: 800, height: 800 })
+    expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([path, 800])
+  }
+})
+
+test('an error of the server is told with a way back, and the page recovers', async ({ page, demo }) => {
+  await page.route('**/api/builds/lantern/parts', (route) =>
+    route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ detail: 'Junket could not finish this.' }) }),
+  )
+  await page.goto(`${demo.url}/builds/lantern/parts`)
+  await expect(page.getByRole('alert')).toContainText('Junket could not finish this.')
+  await page.unroute('**/api/builds/lantern/parts')
+  await page.getByRole('button', { name: 'Try again' }).click()
+  await expect(page.getByRole('heading', { name: '29 lines' })).toBeVisible()
+})

@@ -1,0 +1,87 @@
+import { type ChildProcess, spawn } from 'node:child_process'
+import { mkdtempSync } from 'node:fs'
+import { createServer } from 'node:net'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import AxeBuilder from '@axe-core/playwright'
+import { test as base, expect, type Page } from '@playwright/test'
+
+export interface Junket {
+  readonly url: string
+  readonly data: string
+  readonly process: ChildProcess
+  readonly stop: (signal?: NodeJS.Signals) => Promise<void>
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((found) => {
+    const probe = createServer().listen(0, '127.0.0.1', () => {
+      const { port } = probe.address() as { port: number }
+      probe.close(() => found(port))
+    })
+  })
+
+/** Starts the built application on a free port with data of its own, demo or empty. */
+export async function startJunket({ demo = false, data = mkdtempSync(join(tmpdir(), 'junket-e2e-')) } = {}): Promise<Junket> {
+  const port = await freePort()
+  const url = `http://127.0.0.1:${port}`
+  const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : [])], {
+    env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error' },
+    stdio: ['ignore', 'ignore', 'inherit'],
+  })
+  for (let tries = 0; ; tries++) {
+    if (
+      await fetch(`${url}/api/health`).then(
+        (answer) => answer.ok,
+        () => false,
+      )
+    )
+      break
+    if (tries > 200) throw new Error('The application did not start.')
+    await new Promise((done) => setTimeout(done, 50))
+  }
+  const stop = (signal: NodeJS.Signals = 'SIGTERM'): Promise<void> =>
+    new Promise((done) => {
+      if (child.exitCode !== null || child.signalCode !== null) return done()
+      child.once('exit', () => done())
+      child.kill(signal)
+    })
+  return { url, data, process: child, stop }
+}
+
+/** A test with its own demo or empty application; the page fails on any error of its own. */
+export const test = base.extend<{ demo: Junket; empty: Junket }>({
+  demo: async ({}, use) => {
+    const junket = await startJunket({ demo: true })
+    await use(junket)
+    await junket.stop()
+  },
+  empty: async ({}, use) => {
+    const junket = await startJunket()
+    await use(junket)
+    await junket.stop()
+  },
+  page: async ({ page }, use) => {
+    const errors: string[] = []
+    page.on('pageerror', (error) => errors.push(error.message))
+    await use(page)
+    expect(errors).toEqual([])
+  },
+})
+
+/** Nothing serious by axe on the page as it stands. */
+export async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze()
+  const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
+  expect(
+    serious.map(
+      (one) =>
+        `${one.id}: ${one.nodes
+          .map((node) => node.target.join(' '))
+          .slice(0, 3)
+          .join(' | ')}`,
+    ),
+  ).toEqual([])
+}
+
+export { expect }

@@ -7,7 +7,9 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   workers: 2,
   fullyParallel: false,
-  timeout: 90_000,
+  // Generous: a check must fail on what it checks, not on a busy machine.
+  timeout: 240_000,
+  expect: { timeout: 30_000 },
   outputDir: 'test-results/e2e',
   use: { viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: FLAGS } },
 })

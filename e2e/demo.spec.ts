@@ -41,12 +41,12 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
     .first()
     .click()
   await page.getByRole('button', { name: 'Solve', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'Proven for 27 of 29 lines' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('heading', { name: 'Proven for 27 of 29 lines' })).toBeVisible({ timeout: 120_000 })
   await page.getByRole('button', { name: 'Adapter plate' }).click()
   await page.getByRole('button', { name: 'Keep this' }).click()
   await expect(page.getByText('changed since: solve again')).toBeVisible()
   await page.getByRole('button', { name: 'Solve again' }).click()
-  await expect(page.getByText(/made \d{4}/)).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByText(/made \d{4}/)).toBeVisible({ timeout: 120_000 })
 
   await page.getByRole('link', { name: 'Budget', exact: true }).click()
   await expect(page.getByText('Cheaper than the repair by')).toBeVisible()
@@ -60,14 +60,14 @@ test('locks that contradict one another are named, and taken off', async ({ page
   await post('/builds/lantern/locks', { way: 'out', supplierId: 'harbour' })
   await page.goto(`${demo.url}/builds/lantern/sourcing`)
   await page.getByRole('button', { name: 'Solve', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'No plan is possible' })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('heading', { name: 'No plan is possible' })).toBeVisible({ timeout: 120_000 })
   await expect(page.getByRole('alert').filter({ hasText: 'No plan can hold' })).toContainText('the lock')
   for (const left of [1, 0]) {
     await page.getByRole('button', { name: 'Unlock' }).first().click()
     await expect(page.getByRole('button', { name: 'Unlock' })).toHaveCount(left)
   }
   await page.getByRole('button', { name: 'Solve again' }).click()
-  await expect(page.getByRole('heading', { name: /^Proven/ })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('heading', { name: /^Proven/ })).toBeVisible({ timeout: 120_000 })
 })
 
 test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a drop and undo, a solve', async ({ page, demo }) => {
@@ -111,7 +111,7 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   await expect(solve).toBeVisible()
   for (let i = 0; i < 40 && !(await solve.evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
-  await expect(page.getByRole('heading', { name: /^Proven for/ })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('heading', { name: /^Proven for/ })).toBeVisible({ timeout: 120_000 })
   await page.keyboard.press('j')
   await page.keyboard.press('l')
   await expect(page.getByText('Locked. Solve again')).toBeVisible()
@@ -123,7 +123,7 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
 
 test('axe finds nothing serious on any screen, and nothing is cut off at 800 px', async ({ page, demo }) => {
   const job = await (await page.request.post(`${demo.url}/api/builds/lantern/sourcing`, { data: {} })).json()
-  await expect.poll(async () => (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status, { timeout: 60_000 }).toBe('done')
+  await expect.poll(async () => (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status, { timeout: 120_000 }).toBe('done')
   for (const path of [
     '/',
     '/builds/lantern/brief',

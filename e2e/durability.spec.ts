@@ -30,7 +30,7 @@ test('kill -9 while writing loses nothing acknowledged', async () => {
     const stored = new Set(items.map((one) => one.name))
     expect(acknowledged.filter((name) => !stored.has(name))).toEqual([])
   }
-  expect(acknowledged.length).toBeGreaterThan(50)
+  expect(acknowledged.length).toBeGreaterThan(5)
   await junket.stop()
 })
 

@@ -38,7 +38,7 @@ async function fill(_: Page, field: ReturnType<Page['getByLabel']>, value: strin
 }
 
 test('from empty data a person runs a build to a budget', async ({ page, empty }) => {
-  test.setTimeout(180_000)
+  test.setTimeout(420_000)
   const { url } = empty
   await page.goto(url)
   await expect(page.getByText('A build is one swap')).toBeVisible()
@@ -213,7 +213,7 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
     .first()
     .click()
   await page.getByRole('button', { name: 'Solve', exact: true }).click()
-  await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({ timeout: 60_000 })
+  await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({ timeout: 120_000 })
   await expect(page.getByRole('row', { name: /Clutch disc/ })).toContainText('Exact')
   await expect(page.getByRole('row', { name: /Propshaft/ })).toContainText('240.50')
   await page.getByRole('link', { name: 'Budget', exact: true }).click()

@@ -56,15 +56,50 @@ const OFFSET: Limit = {
 }
 const offsetDowels: Outcome = { code: WORK, words: 'Axes stand apart: offset dowels correct it', task: INDICATE }
 
-const memory = new WeakMap<Face, WeakMap<Face, PatternMatch>>()
 const NONE: readonly Dowel[] = []
 
-/** The match of two faces, remembered per pair: a face never changes once compiled. */
+/** A bell pattern with a number of its own: faces with the same holes and dowels share it. */
+interface Pattern {
+  readonly number: number
+  readonly holes: readonly Hole[]
+  readonly dowels: readonly Dowel[]
+  readonly plasma: boolean
+  /** A dowel hole whose process nobody stated. */
+  readonly unstated: boolean
+}
+
+const patternOfFace = new WeakMap<Face, Pattern>()
+const patternByHoles = new Map<string, Pattern>()
+
+function patternOf(face: Face): Pattern {
+  let pattern = patternOfFace.get(face)
+  if (pattern) return pattern
+  const holes = face.holes.v ?? []
+  const dowels = face.dowels.v ?? NONE
+  const key = JSON.stringify([holes, dowels])
+  pattern = patternByHoles.get(key)
+  if (!pattern) {
+    const plasma = holes.some((hole) => hole.process === 'plasma') || dowels.some((dowel) => dowel.process === 'plasma')
+    pattern = { number: patternByHoles.size, holes, dowels, plasma, unstated: dowels.some((dowel) => dowel.process === undefined) }
+    patternByHoles.set(key, pattern)
+  }
+  patternOfFace.set(face, pattern)
+  return pattern
+}
+
+const matches = new Map<number, { axisMm: number; match: PatternMatch }>()
+/** Patterns are numbered from 0; two numbers make one key. */
+const MOST_PATTERNS = 2 ** 26
+
+/** The match of two faces, remembered per pair of patterns: a face never changes once compiled. */
 export function matchFaces(a: Face, b: Face, axisMm: number): PatternMatch {
-  let row = memory.get(a)
-  if (!row) memory.set(a, (row = new WeakMap()))
-  let match = row.get(b)
-  if (!match) row.set(b, (match = matchPatterns(a.holes.v!, b.holes.v!, a.dowels.v ?? NONE, b.dowels.v ?? NONE, axisMm)))
+  const one = patternOf(a)
+  const other = patternOf(b)
+  const key = one.number * MOST_PATTERNS + other.number
+  const held = matches.get(key)
+  if (held !== undefined && held.axisMm === axisMm) return held.match
+  const match = matchPatterns(one.holes, other.holes, one.dowels, other.dowels, axisMm)
+  matches.set(key, { axisMm, match })
   return match
 }
 
@@ -146,19 +181,8 @@ function axis(a: Face, b: Face, match: PatternMatch | null, tolerance: { axisOff
 
 /** Holes by plasma hold no dowel; a process nobody stated is a caution. */
 function process(a: Face, b: Face, sheet: Sheet): void {
-  const isPlasma = cutBy(a.dowels.v, 'plasma') || cutBy(b.dowels.v, 'plasma') || cutBy(a.holes.v, 'plasma') || cutBy(b.holes.v, 'plasma')
-  sheet.require(PROCESS, !isPlasma, plasma)
-  if (unstated(a.dowels.v) || unstated(b.dowels.v)) sheet.caution('How the dowel holes were cut is not stated. Ream or mill them; plasma does not hold a dowel.')
-}
-
-function cutBy(list: readonly (Hole | Dowel)[] | null, process: Hole['process']): boolean {
-  if (list === null) return false
-  for (const hole of list) if (hole.process === process) return true
-  return false
-}
-
-function unstated(list: readonly Dowel[] | null): boolean {
-  if (list === null) return false
-  for (const dowel of list) if (dowel.process === undefined) return true
-  return false
+  const one = patternOf(a)
+  const other = patternOf(b)
+  sheet.require(PROCESS, !one.plasma && !other.plasma, plasma)
+  if (one.unstated || other.unstated) sheet.caution('How the dowel holes were cut is not stated. Ream or mill them; plasma does not hold a dowel.')
 }

@@ -24,7 +24,8 @@ export interface Side {
   tyre: Compiled<'tyre'>
 }
 
-const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude<keyof Side, 'ratings'>> = {
+/** The place each port kind takes on a side. */
+export const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude<keyof Side, 'ratings'>> = {
   face: 'face',
   plate: 'plate',
   'crank-flange': 'crankFlange',
@@ -46,10 +47,33 @@ const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude<keyof 
   tyre: 'tyre',
 }
 
+const NONE: readonly Compiled<'ratings'>[] = []
+const M = PORT_KINDS
+
+/** A side on which nothing is named yet. Written out so that every side has one shape. */
 export function emptySide(): Side {
-  const side: Record<string, unknown> = { ratings: [] }
-  for (const [kind, slot] of Object.entries(SLOTS)) side[slot] = PORT_KINDS[kind as PortKindName].missing
-  return side as unknown as Side
+  return {
+    face: M.face.missing,
+    plate: M.plate.missing,
+    crankFlange: M['crank-flange'].missing,
+    spacer: M.spacer.missing,
+    flywheel: M.flywheel.missing,
+    flangeBolts: M['flange-bolts'].missing,
+    ring: M.ring.missing,
+    starter: M.starter.missing,
+    pilotBore: M['pilot-bore'].missing,
+    pilotPiece: M['pilot-piece'].missing,
+    inputShaft: M['input-shaft'].missing,
+    discHub: M['disc-hub'].missing,
+    coverFingers: M['cover-fingers'].missing,
+    releaseBearing: M['release-bearing'].missing,
+    engineOutput: M['engine-output'].missing,
+    ratios: M.ratios.missing,
+    ratings: NONE,
+    originalStack: M['original-stack'].missing,
+    axle: M.axle.missing,
+    tyre: M.tyre.missing,
+  }
 }
 
 /** Puts ports on a side, the first of each kind; ratings gather. */
@@ -57,7 +81,7 @@ export function sideOf(ports: readonly AnyPort[]): Side {
   const side = emptySide() as unknown as Record<string, AnyPort | AnyPort[]>
   for (const port of ports) {
     if (port.kind === 'outline') continue
-    if (port.kind === 'ratings') (side['ratings'] as AnyPort[]).push(port)
+    if (port.kind === 'ratings') side['ratings'] = [...(side['ratings'] as AnyPort[]), port]
     else if (!(side[SLOTS[port.kind]] as AnyPort).present) side[SLOTS[port.kind]] = port
   }
   return side as unknown as Side

@@ -3,7 +3,7 @@ import { RecordSheet } from '../joints/record.ts'
 import { Tally } from '../joints/tally.ts'
 import { CODES, type Code, UNMEASURED, type Verdict, WORK } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
-import { type Assembly, assemble, checkAssembly, type PairingContext, type Train } from './train.ts'
+import { type Assembly, assemble, checkAssembly, contextOf, type PairingContext, type Train } from './train.ts'
 
 /** A set of catalogue parts that closes a pairing, or may, with what is still to be measured. */
 export interface ClosingSet {
@@ -74,9 +74,9 @@ function setsOver(places: readonly (readonly CompiledPart[])[], most: number): C
 function neighboursMate(train: Train, part: CompiledPart, place: InsertionPlace, ctx: PairingContext, tally: Tally): boolean {
   const joint = jointNamed(JOINT_OF[place])!
   const assembly = assemble({ ...train, inserted: [part] })
+  const full = contextOf(assembly, ctx)
   for (const meeting of assembly.meetings[joint.id]!) {
     tally.reset()
-    const full = { ...ctx, stack: assembly.stack }
     if (!joint.applies(meeting.a, meeting.b, full)) return false
     joint.check(meeting.a, meeting.b, full, tally)
     if (tally.code > WORK) return false
@@ -92,12 +92,13 @@ function judgeSet(
   tally: Tally,
 ): { closes: 'yes' | 'may'; missing: string[]; weakest: number } | null {
   const assembly = assemble({ ...train, inserted })
+  const full = contextOf(assembly, ctx)
   const open: string[] = []
   let weakest = 6
   for (const verdict of bare) {
     const joint = jointNamed(verdict.joint)!
     tally.reset()
-    checkAssembly(joint, assembly, ctx, tally)
+    checkAssembly(joint, assembly, full, tally)
     weakest = Math.min(weakest, tally.weakest)
     const before = CODES.indexOf(verdict.code)
     const bridged = verdict.limits.some((limit) => limit.code === 'bridge')
@@ -114,7 +115,7 @@ function judgeSet(
 
 const record = (assembly: Assembly, joint: string, ctx: PairingContext): Verdict => {
   const sheet = new RecordSheet()
-  checkAssembly(jointNamed(joint)!, assembly, ctx, sheet)
+  checkAssembly(jointNamed(joint)!, assembly, contextOf(assembly, ctx), sheet)
   return sheet.verdict(joint)
 }
 

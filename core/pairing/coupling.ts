@@ -4,10 +4,10 @@ import { type CompiledPart, portOf } from '../ports/index.ts'
 export const COUPLING_KINDS = ['separator', 'flywheel', 'flexplate', 'cover', 'disc', 'release-bearing', 'starter', 'pilot', 'converter'] as const
 export type CouplingKind = (typeof COUPLING_KINDS)[number]
 
-/** What a manual and an automatic need to be complete. A separator is used where the engine came with one. */
+/** The pieces of a manual and of an automatic coupling. The separator is used where the engine came with one; the rest complete it. */
 export const COUPLING_SETS = {
-  manual: ['flywheel', 'cover', 'disc', 'release-bearing', 'pilot', 'starter'],
-  automatic: ['flexplate', 'converter', 'starter'],
+  manual: ['separator', 'flywheel', 'cover', 'disc', 'release-bearing', 'pilot', 'starter'],
+  automatic: ['separator', 'flexplate', 'converter', 'starter'],
 } as const satisfies Record<'manual' | 'automatic', readonly CouplingKind[]>
 
 export const isCouplingKind = (kind: string): kind is CouplingKind => (COUPLING_KINDS as readonly string[]).includes(kind)
@@ -39,14 +39,19 @@ export function couplingSet(
   const wanted: readonly CouplingKind[] = automatic ? COUPLING_SETS.automatic : COUPLING_SETS.manual
   const notes: string[] = []
   const parts: CompiledPart[] = []
-  for (const kind of ['separator', ...wanted] as const) {
-    const picked = chosen.find((part) => part.kind === kind)
-    const engines = ofEngine.find((part) => part.kind === kind)
-    const transmissions = ofTransmission.find((part) => part.kind === kind)
+  for (const kind of wanted) {
+    const picked = firstOf(chosen, kind)
+    const engines = firstOf(ofEngine, kind)
+    const transmissions = firstOf(ofTransmission, kind)
     if (kind === 'starter' && !picked && engines && transmissions) notes.push(`Two starters are known: ${transmissions.name} of the bell is used, not ${engines.name}.`)
     const part = picked ?? (FROM_ENGINE.has(kind) ? (engines ?? transmissions) : (transmissions ?? engines))
     if (part) parts.push(part)
     else if (kind !== 'separator') notes.push(`No ${kind.replace('-', ' ')} is named: its measurements count as not known.`)
   }
   return { parts, notes }
+}
+
+function firstOf(parts: readonly CompiledPart[], kind: string): CompiledPart | undefined {
+  for (const part of parts) if (part.kind === kind) return part
+  return undefined
 }

@@ -9,7 +9,7 @@ import { insertionPlace } from './closing.ts'
 import { couplingSet } from './coupling.ts'
 import { recordTrain, runPairing } from './pairing.ts'
 import { stripOf } from './strip.ts'
-import { assemble, checkAssembly, type Train } from './train.ts'
+import { assemble, checkAssembly, contextOf, type Train } from './train.ts'
 
 const { tables } = demoDocument()
 const rows = tables.part as { id: string; kind: string; name: string; ownerId?: string }[]
@@ -51,7 +51,8 @@ test('tally and record agree on every train, bare and with any part put in', () 
         const whole = { ...train(engine, box), inserted }
         for (const verdict of recordTrain(whole, ctx)) {
           tally.reset()
-          checkAssembly(JOINTS.find((joint) => joint.id === verdict.joint)!, assemble(whole), ctx, tally)
+          const assembly = assemble(whole)
+          checkAssembly(JOINTS.find((joint) => joint.id === verdict.joint)!, assembly, contextOf(assembly, ctx), tally)
           expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([
             verdict.code,
             verdict.stated,

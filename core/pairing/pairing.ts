@@ -3,7 +3,7 @@ import { RecordSheet } from '../joints/record.ts'
 import { BRIDGE, CODES, type Code, type Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type ClosingSet, closingSets, type SearchOptions } from './closing.ts'
-import { assemble, checkAssembly, type PairingContext, type Train } from './train.ts'
+import { assemble, checkAssembly, contextOf, type PairingContext, type Train } from './train.ts'
 
 export interface JointResult {
   /** Stable id `kind:part a:part b`. */
@@ -30,9 +30,10 @@ export interface PairingResult {
 /** Records every joint of a train that applies. */
 export function recordTrain(train: Train, ctx: PairingContext): Verdict[] {
   const assembly = assemble(train)
+  const full = contextOf(assembly, ctx)
   return JOINTS.flatMap((joint) => {
     const sheet = new RecordSheet()
-    return checkAssembly(joint, assembly, ctx, sheet) ? [sheet.verdict(joint.id)] : []
+    return checkAssembly(joint, assembly, full, sheet) ? [sheet.verdict(joint.id)] : []
   })
 }
 

@@ -1,7 +1,8 @@
 import type { Joint, JointContext } from '../joints/joint.ts'
 import type { Sheet } from '../joints/sheet.ts'
-import { emptySide, type Side, sideOf } from '../joints/side.ts'
-import { type AnyPort, type CompiledPart, portOf } from '../ports/index.ts'
+import { emptySide, type Side } from '../joints/side.ts'
+import type { CompiledPart } from '../ports/index.ts'
+import { indexOf } from './part-index.ts'
 
 /** The parts of a pairing in order of power flow: what is checked. */
 export interface Train {
@@ -27,92 +28,135 @@ export interface Meeting {
 export interface Assembly {
   readonly stack: readonly CompiledPart[]
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
-  readonly first: CompiledPart
-  readonly last: CompiledPart
 }
 
 const REPLACED = new Set(['flywheel', 'flexplate', 'pilot', 'starter', 'cover', 'disc', 'release-bearing', 'converter', 'separator'])
 const WHEELS = new Set(['flywheel', 'flexplate'])
-const has = (part: CompiledPart, kind: AnyPort['kind']): boolean => part.ports.some((port) => port.kind === kind)
 
 /** The coupling with inserted parts replacing their kind; a flywheel also replaces a flexplate. */
-function effectiveCoupling(train: Train): CompiledPart[] {
-  if (train.inserted.length === 0) return [...train.coupling]
+function effectiveCoupling({ coupling, inserted }: Train): readonly CompiledPart[] {
+  if (inserted.length === 0) return coupling
   const replaces = (part: CompiledPart): boolean =>
-    train.inserted.some((other) => REPLACED.has(other.kind) && (other.kind === part.kind || (WHEELS.has(other.kind) && WHEELS.has(part.kind))))
-  return [...train.coupling.filter((part) => !replaces(part)), ...train.inserted.filter((part) => REPLACED.has(part.kind))]
+    inserted.some((other) => REPLACED.has(other.kind) && (other.kind === part.kind || (WHEELS.has(other.kind) && WHEELS.has(part.kind))))
+  return [...coupling.filter((part) => !replaces(part)), ...inserted.filter((part) => REPLACED.has(part.kind))]
 }
 
 /** Puts a train together: which faces, flanges and shafts meet, and the plates and spacers between. */
 export function assemble(train: Train): Assembly {
   const coupling = effectiveCoupling(train)
-  const plates = [...coupling, ...train.inserted.filter((part) => !REPLACED.has(part.kind))].filter((part) => has(part, 'plate'))
-  const spacers = [...coupling, ...train.inserted].filter((part) => has(part, 'spacer'))
-  const wheel = coupling.find((part) => WHEELS.has(part.kind))
-  const carrier = [...spacers, wheel].find((part) => part !== undefined && has(part, 'pilot-bore')) ?? train.engine
+  const plates: CompiledPart[] = []
+  const spacers: CompiledPart[] = []
+  let wheel: CompiledPart | undefined
+  for (const part of coupling) {
+    if (indexOf(part).hasPlate) plates.push(part)
+    if (indexOf(part).hasSpacer) spacers.push(part)
+    if (wheel === undefined && WHEELS.has(part.kind)) wheel = part
+  }
+  for (const part of train.inserted) {
+    if (REPLACED.has(part.kind)) continue
+    if (indexOf(part).hasPlate) plates.push(part)
+    if (indexOf(part).hasSpacer) spacers.push(part)
+  }
 
-  const a = sideOf(train.engine.ports)
-  const boreless = { ...a, pilotBore: portOf(carrier, 'pilot-bore') }
-  // A spacer brings its own longer bolts; the clamped thickness stays the wheel's.
-  const longBolts = spacers.find((part) => has(part, 'flange-bolts'))
-  const pieces = coupling.filter((part) => !has(part, 'plate'))
-  const ports: AnyPort[] = []
-  for (const part of [...pieces, train.transmission]) for (const port of part.ports) if (port.kind !== 'pilot-bore' && port.kind !== 'crank-flange') ports.push(port)
-  if (train.recipient) for (const port of train.recipient.ports) ports.push(port)
-  const b = sideOf(ports)
+  const a = emptySide()
+  place(a, train.engine)
+  a.crankFlange = indexOf(train.engine).crankFlange
+  a.pilotBore = boreOf(train.engine, spacers, wheel)
+  const b = emptySide()
+  for (const part of coupling) if (!indexOf(part).hasPlate) place(b, part)
+  place(b, train.transmission)
+  if (train.recipient) place(b, train.recipient)
 
+  // Without plates or spacers between, faces and flanges meet directly: one meeting serves every joint.
+  const whole: readonly Meeting[] = [{ at: '', a, b }]
   return {
-    stack: [...plates, ...spacers],
-    first: train.engine,
-    last: train.transmission,
+    stack: plates.length + spacers.length === 0 ? NOTHING : [...plates, ...spacers],
     meetings: {
-      'block-face': faceMeetings(train, plates),
-      'crank-flange': flangeMeetings(train.engine, spacers, wheel, longBolts),
-      depth: [{ at: '', a: boreless, b }],
-      pilot: [{ at: '', a: boreless, b }],
-      torque: [{ at: '', a: boreless, b }],
+      'block-face': plates.length === 0 ? whole : faceMeetings(train, plates),
+      'crank-flange': spacers.length === 0 ? whole : flangeMeetings(train.engine, spacers, wheel),
+      depth: whole,
+      pilot: whole,
+      torque: whole,
     },
   }
 }
 
+const NOTHING: readonly CompiledPart[] = []
+
+/** Puts a part's ports on a side; what is there already stays, unless it is only a stand-in. */
+function place(side: Side, part: CompiledPart): void {
+  const index = indexOf(part)
+  const slots = side as unknown as Record<string, { present: boolean }>
+  for (let i = 0; i < index.placed.length; i++) {
+    const { slot, port } = index.placed[i]!
+    if (!slots[slot]!.present) slots[slot] = port
+  }
+  if (index.ratings.length > 0) side.ratings = side.ratings.length === 0 ? index.ratings : [...side.ratings, ...index.ratings]
+}
+
+/** The bore that takes the pilot piece: a spacer's or wheel's own before the crank's. */
+function boreOf(engine: CompiledPart, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined): Side['pilotBore'] {
+  for (const spacer of spacers) {
+    const bore = indexOf(spacer).pilotBore
+    if (bore) return bore
+  }
+  return (wheel && indexOf(wheel).pilotBore) ?? indexOf(engine).pilotBore ?? emptySide().pilotBore
+}
+
 /** Engine face – plate – … – bell. A plate without a pattern, a thin separator, adds thickness and is passed over. */
 function faceMeetings(train: Train, plates: readonly CompiledPart[]): Meeting[] {
-  const chain = [train.engine, ...plates.filter((part) => has(part, 'face')), train.transmission]
-  return chain.slice(1).map((next, i) => {
-    const previous = chain[i]!
+  const meetings: Meeting[] = []
+  let previous = train.engine
+  const meet = (next: CompiledPart, at: string): void => {
     const a = emptySide()
     const b = emptySide()
-    a.face = portOf(previous, 'face', 'rearward')
-    b.face = portOf(next, 'face', 'forward')
-    return { at: chain.length > 2 ? `${previous.name} to ${next.name}` : '', a, b }
-  })
+    a.face = indexOf(previous).rearFace
+    b.face = indexOf(next).frontFace
+    meetings.push({ at, a, b })
+    previous = next
+  }
+  const patterned = plates.length > 0 && plates.some((part) => indexOf(part).hasFace)
+  for (const plate of plates) if (indexOf(plate).hasFace) meet(plate, `${previous.name} to ${plate.name}`)
+  meet(train.transmission, patterned ? `${previous.name} to ${train.transmission.name}` : '')
+  return meetings
 }
 
-function flangeMeetings(engine: CompiledPart, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined, longBolts: CompiledPart | undefined): Meeting[] {
-  const chain = [engine, ...spacers, wheel]
-  const wheelBolts = portOf(wheel, 'flange-bolts')
-  const own = portOf(longBolts, 'flange-bolts')
-  const bolts = own.present ? { ...own, clampedMm: wheelBolts.clampedMm } : wheelBolts
-  return chain.slice(1).map((next, i) => {
-    const previous = chain[i]!
+/** Crank – spacer – … – wheel. A spacer brings its own longer bolts; the clamped thickness stays the wheel's. */
+function flangeMeetings(engine: CompiledPart, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined): Meeting[] {
+  const meetings: Meeting[] = []
+  const missing = emptySide()
+  const wheelBolts = wheel ? indexOf(wheel).flangeBolts : missing.flangeBolts
+  const longer = spacers.find((part) => indexOf(part).flangeBolts.present)
+  const bolts = longer ? { ...indexOf(longer).flangeBolts, clampedMm: wheelBolts.clampedMm } : wheelBolts
+  let previous = engine
+  const meet = (next: CompiledPart | undefined, at: string): void => {
     const a = emptySide()
     const b = emptySide()
-    a.crankFlange = portOf(previous, 'crank-flange')
-    b.flywheel = portOf(next, 'flywheel')
+    a.crankFlange = indexOf(previous).crankFlange
+    b.flywheel = next ? indexOf(next).flywheel : missing.flywheel
     b.flangeBolts = bolts
-    return { at: chain.length > 2 ? `${previous.name} to ${next?.name ?? 'wheel'}` : '', a, b }
-  })
+    meetings.push({ at, a, b })
+    if (next) previous = next
+  }
+  for (const spacer of spacers) meet(spacer, `${previous.name} to ${spacer.name}`)
+  meet(wheel, spacers.length > 0 ? `${previous.name} to ${wheel?.name ?? 'wheel'}` : '')
+  return meetings
 }
+
+/** The context of an assembly's checks: what the pairing says, with the stack between. */
+export const contextOf = (assembly: Assembly, ctx: PairingContext): JointContext => ({ stack: assembly.stack, tolerances: ctx.tolerances, use: ctx.use, placement: ctx.placement })
 
 /** Runs one joint of an assembly on a sheet; a joint with several meetings is judged at each. False where it does not apply. */
-export function checkAssembly(joint: Joint, assembly: Assembly, ctx: PairingContext, sheet: Sheet): boolean {
-  const full: JointContext = { ...ctx, stack: assembly.stack }
+export function checkAssembly(joint: Joint, assembly: Assembly, ctx: JointContext, sheet: Sheet): boolean {
+  const meetings = assembly.meetings[joint.id]
+  if (meetings === undefined) return false
   let applied = false
-  for (const meeting of assembly.meetings[joint.id] ?? []) {
-    if (!joint.applies(meeting.a, meeting.b, full)) continue
+  for (let i = 0; i < meetings.length; i++) {
+    const { at, a, b } = meetings[i]!
+    if (!joint.applies(a, b, ctx)) continue
     applied = true
-    if (meeting.at !== '') sheet.at(meeting.at)
-    joint.check(meeting.a, meeting.b, full, sheet)
+    if (at !== '') sheet.at(at)
+    joint.check(a, b, ctx, sheet)
   }
   return applied
 }

@@ -23,7 +23,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     })),
     sets: result.closedBy.map((set) => ({ ...set, names: set.parts.map(name), kits: kitsHolding(view, set.parts) })),
     chosenNames: result.chosen.map(name),
-    coupling: (['separator', ...COUPLING_SETS[portOf(train.transmission, 'ratios').type.v === 'automatic' ? 'automatic' : 'manual']] as const).flatMap((kind) => {
+    coupling: COUPLING_SETS[portOf(train.transmission, 'ratios').type.v === 'automatic' ? 'automatic' : 'manual'].flatMap((kind) => {
       const part = train.coupling.find((one) => one.kind === kind)
       const others = [...view.catalogue.parts.values()].filter((one) => one.kind === kind)
       return part || others.length > 0

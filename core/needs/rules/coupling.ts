@@ -14,7 +14,7 @@ export const coupling: Rule = {
   run: ({ facts }) => {
     const type = facts.text('gearbox.type')
     if (type !== 'manual' && type !== 'automatic') return []
-    const kinds: readonly string[] = [...(facts.text('coupling.separator') === undefined ? [] : ['separator']), ...COUPLING_SETS[type]]
+    const kinds: readonly string[] = COUPLING_SETS[type].filter((kind) => kind !== 'separator' || facts.text('coupling.separator') !== undefined)
     const needs: NewNeed[] = kinds.map((kind) => {
       const part = facts.text(`coupling.${kind}` as FactKey)
       const words = part === undefined ? 'None is named yet: its measurements count as not known' : `Completes the ${type} coupling of this pairing`

@@ -1,0 +1,20 @@
+import { writeFileSync } from 'node:fs'
+import { cpus } from 'node:os'
+import { benchImport } from './import.ts'
+import { benchPairings } from './pairings.ts'
+import { type Row, saysOf } from './row.ts'
+import { benchSourcing } from './sourcing.ts'
+import { benchStart } from './start.ts'
+
+const BENCHES = { pairings: benchPairings, sourcing: benchSourcing, import: benchImport, start: benchStart }
+
+const only = process.argv.slice(2)
+const rows: Row[] = []
+for (const [name, bench] of Object.entries(BENCHES)) if (only.length === 0 || only.includes(name)) rows.push(...(await bench()))
+console.log(`\n${cpus().length} × ${cpus()[0]?.model ?? 'processor'}, Node ${process.version}\n`)
+for (const row of rows)
+  console.log(
+    `${row.name.padEnd(62)} ${String(row.value).padStart(9)} ${row.unit.padEnd(7)} ${row.goal === null ? '' : `goal ${row.better === 'lower' ? '≤' : '≥'} ${row.goal}: ${saysOf(row)}`}${row.percentile ? ` (${row.percentile} of ${row.runs})` : ''}`,
+  )
+writeFileSync('bench/latest.json', `${JSON.stringify(rows, null, 1)}\n`)
+process.exit(0)

@@ -1,0 +1,58 @@
+import { type Side, SLOTS } from '../joints/side.ts'
+import { type AnyPort, type Compiled, type CompiledPart, PORT_KINDS } from '../ports/index.ts'
+
+type SingleSlot = Exclude<keyof Side, 'ratings'>
+
+/** What assembling asks of a part, found once: parts never change once compiled. */
+export interface PartIndex {
+  readonly hasPlate: boolean
+  readonly hasFace: boolean
+  readonly hasSpacer: boolean
+  readonly frontFace: Compiled<'face'>
+  readonly rearFace: Compiled<'face'>
+  readonly plate: Compiled<'plate'>
+  readonly spacer: Compiled<'spacer'>
+  readonly crankFlange: Compiled<'crank-flange'>
+  readonly flywheel: Compiled<'flywheel'>
+  readonly flangeBolts: Compiled<'flange-bolts'>
+  /** The bore, where this part carries one. */
+  readonly pilotBore: Compiled<'pilot-bore'> | null
+  readonly ratings: readonly Compiled<'ratings'>[]
+  /** Every other port with the place it takes on a side. */
+  readonly placed: readonly { readonly slot: SingleSlot; readonly port: AnyPort }[]
+}
+
+const memory = new WeakMap<CompiledPart, PartIndex>()
+
+/** The index of a part, remembered. */
+export function indexOf(part: CompiledPart): PartIndex {
+  let index = memory.get(part)
+  if (!index) memory.set(part, (index = build(part)))
+  return index
+}
+
+function build(part: CompiledPart): PartIndex {
+  const first = <K extends keyof typeof PORT_KINDS>(kind: K, looks?: string): Compiled<K> | undefined =>
+    part.ports.find((port) => port.kind === kind && (looks === undefined || port.looks === looks)) as unknown as Compiled<K> | undefined
+  const placed = new Map<SingleSlot, AnyPort>()
+  for (const port of part.ports) {
+    if (port.kind === 'ratings' || port.kind === 'outline' || port.kind === 'pilot-bore' || port.kind === 'crank-flange') continue
+    const slot = SLOTS[port.kind]
+    if (!placed.get(slot)?.present) placed.set(slot, port)
+  }
+  return {
+    hasPlate: first('plate') !== undefined,
+    hasFace: first('face') !== undefined,
+    hasSpacer: first('spacer') !== undefined,
+    frontFace: first('face', 'forward') ?? PORT_KINDS.face.missing,
+    rearFace: first('face', 'rearward') ?? PORT_KINDS.face.missing,
+    plate: first('plate') ?? PORT_KINDS.plate.missing,
+    spacer: first('spacer') ?? PORT_KINDS.spacer.missing,
+    crankFlange: first('crank-flange') ?? PORT_KINDS['crank-flange'].missing,
+    flywheel: first('flywheel') ?? PORT_KINDS.flywheel.missing,
+    flangeBolts: first('flange-bolts') ?? PORT_KINDS['flange-bolts'].missing,
+    pilotBore: first('pilot-bore') ?? null,
+    ratings: part.ports.filter((port) => port.kind === 'ratings') as unknown as Compiled<'ratings'>[],
+    placed: [...placed].map(([slot, port]) => ({ slot, port })),
+  }
+}

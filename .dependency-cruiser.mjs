@@ -1,7 +1,7 @@
 const only = (name, from, allowed) => ({
   name,
   severity: 'error',
-  from: { path: `^${from}/`, pathNot: '\\.test\\.tsx?$' },
+  from: { path: `^${from}/`, pathNot: '\\.(test|property)\\.tsx?$' },
   to: { path: '^(core|contract|server|web|demo|bench|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
 })
 
@@ -16,10 +16,10 @@ export default {
     {
       name: 'core-uses-small-pure-packages',
       severity: 'error',
-      from: { path: '^core/', pathNot: '\\.test\\.ts$' },
+      from: { path: '^core/', pathNot: '\\.(test|property)\\.ts$' },
       to: { path: 'node_modules', pathNot: 'node_modules/(zod|dinero\\.js)/' },
     },
-    { name: 'core-does-no-io', severity: 'error', from: { path: '^core/', pathNot: '\\.test\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    { name: 'core-does-no-io', severity: 'error', from: { path: '^core/', pathNot: '\\.(test|property)\\.ts$' }, to: { dependencyTypes: ['core'] } },
     { name: 'no-circles', severity: 'error', from: { pathNot: '^server/(app|routes)' }, to: { circular: true, dependencyTypesNot: ['type-only'] } },
   ],
   options: {

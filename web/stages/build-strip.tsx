@@ -1,7 +1,20 @@
 import { useNavigate } from 'react-router'
 import { JOINTS } from '../../core/joints/index.ts'
 import { useBuild, usePairing } from '../api/hooks.ts'
+import type { PairingDetail } from '../api/types.ts'
 import { Strip } from '../drawing/strip.tsx'
+
+/** The strip of one pairing. */
+export function PairingStrip({ pairing, selected, onSelect }: { pairing: PairingDetail; selected: string | null; onSelect: (joint: string) => void }) {
+  const joints = pairing.joints.map(({ joint, bare, closed }) => ({
+    joint,
+    short: JOINTS.find(({ id }) => id === joint)?.short ?? joint,
+    code: bare.code,
+    closed: closed?.code ?? null,
+    evidence: bare.evidence,
+  }))
+  return <Strip strip={pairing.strip} selected={selected} onSelect={onSelect} joints={joints} />
+}
 
 /** The strip of the build's chosen pairing; a joint leads to its why sheet. */
 export function BuildStrip({ build, selected = null }: { build: string; selected?: string | null }) {
@@ -10,17 +23,10 @@ export function BuildStrip({ build, selected = null }: { build: string; selected
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
   if (!pairing) return null
   return (
-    <Strip
-      strip={pairing.strip}
+    <PairingStrip
+      pairing={pairing}
       selected={selected}
       onSelect={(joint) => navigate(`/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`)}
-      joints={pairing.joints.map((one) => ({
-        joint: one.joint,
-        short: JOINTS.find(({ id }) => id === one.joint)?.short ?? one.joint,
-        code: one.bare.code,
-        closed: one.closed?.code ?? null,
-        evidence: one.bare.evidence,
-      }))}
     />
   )
 }

@@ -7,7 +7,7 @@ import { useBuild, usePairing, usePairings } from '../../api/hooks.ts'
 import type { PairingRow } from '../../api/types.ts'
 import { JointShape, Legend } from '../../components/joint-shape.tsx'
 import { ButtonLink, Empty, Failed, Loaded, Loading, PageHead } from '../../components/ui.tsx'
-import { Strip } from '../../drawing/strip.tsx'
+import { PairingStrip } from '../build-strip.tsx'
 import { PairingPanel } from './pairing-panel.tsx'
 import { WhySheet } from './why-sheet.tsx'
 
@@ -82,20 +82,7 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
   return (
     <div className="grid min-h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:grid-cols-1">
       <div className="flex min-w-0 flex-col">
-        {data && (
-          <Strip
-            strip={data.strip}
-            selected={joint}
-            onSelect={(id) => select(chosen, id)}
-            joints={data.joints.map((one) => ({
-              joint: one.joint,
-              short: JOINTS.find(({ id }) => id === one.joint)?.short ?? one.joint,
-              code: one.bare.code,
-              closed: one.closed?.code ?? null,
-              evidence: one.bare.evidence,
-            }))}
-          />
-        )}
+        {data && <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />}
         <PageHead
           title={`${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
           detail={header.data?.build.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}

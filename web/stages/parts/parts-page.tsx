@@ -1,14 +1,13 @@
 import clsx from 'clsx'
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { useNavigate, useParams } from 'react-router'
-import { JOINTS } from '../../../core/joints/index.ts'
+import { useParams } from 'react-router'
 import { api } from '../../api/client.ts'
 import { act, removeWithUndo, useBuild, usePairing, useParts } from '../../api/hooks.ts'
 import type { PartLine, PartsList } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
-import { Strip } from '../../drawing/strip.tsx'
+import { BuildStrip } from '../build-strip.tsx'
 import { LineSheet } from './line-sheet.tsx'
 import { NumberSays } from './number-says.tsx'
 import { STATE_WORDS } from './words.ts'
@@ -53,7 +52,6 @@ export function Component() {
 function Lines({ build, list }: { build: string; list: PartsList }) {
   const [filter, setFilter] = useState<(typeof FILTERS)[number]['id']>('all')
   const [selectedId, setSelected] = useState<string | null>(null)
-  const navigate = useNavigate()
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
   const shown = list.lines.filter(FILTERS.find((one) => one.id === filter)!.holds)
@@ -72,20 +70,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   return (
     <div className={clsx('grid min-h-full max-[1000px]:grid-cols-1', selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1')}>
       <div className="min-w-0">
-        {pairing && (
-          <Strip
-            strip={pairing.strip}
-            selected={selected?.joint ?? null}
-            onSelect={(joint) => navigate(`/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`)}
-            joints={pairing.joints.map((one) => ({
-              joint: one.joint,
-              short: JOINTS.find(({ id }) => id === one.joint)?.short ?? one.joint,
-              code: one.bare.code,
-              closed: one.closed?.code ?? null,
-              evidence: one.bare.evidence,
-            }))}
-          />
-        )}
+        <BuildStrip build={build} selected={selected?.joint ?? null} />
         <PageHead
           title={`${list.lines.length} lines`}
           detail={`${count('open')} open · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solve again' : ''}`}

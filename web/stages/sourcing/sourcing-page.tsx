@@ -6,6 +6,7 @@ import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSourcing } from '../../api/hooks.ts'
 import type { JobView, SourcingView } from '../../api/types.ts'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { BuildStrip } from '../build-strip.tsx'
 import { NumberSays } from '../parts/number-says.tsx'
 import { numberWords } from '../parts/words.ts'
 
@@ -88,6 +89,7 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
   return (
     <div className="grid min-h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:grid-cols-1">
       <div className="min-w-0">
+        <BuildStrip build={build} />
         <PageHead title={headline(view)} detail={view.isCurrent ? view.day && `made ${view.day}` : view.status && 'changed since: solve again'}>
           {running ? (
             <Button onClick={() => void cancel()}>Stop, keep the best</Button>

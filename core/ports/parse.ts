@@ -7,7 +7,7 @@ import { type Dowel, type FieldWords, type Hole, PROCESSES } from './field.ts'
  *
  * @throws QuantityError saying what could not be read, where, and what to type
  */
-export function parseTyped(words: FieldWords<unknown>, typed: string, lengthUnit: 'mm' | 'in' = 'mm'): unknown {
+export function parseTyped(words: FieldWords<any>, typed: string, lengthUnit: 'mm' | 'in' = 'mm'): unknown {
   const text = typed.trim()
   if (text === '') throw new QuantityError(`${words.label}: type a value, or leave the field out to say it is not known.`)
   const unit = words.unit === 'mm' ? lengthUnit : undefined
@@ -70,7 +70,7 @@ function parseHole(line: string, number: number, unit: 'mm' | 'in'): Hole {
 }
 
 /** A stored value as it would be typed again. */
-export function printTyped(words: FieldWords<unknown>, value: unknown): string {
+export function printTyped(words: FieldWords<any>, value: unknown): string {
   if (value === null || value === undefined) return ''
   switch (words.type) {
     case 'flag':

@@ -69,7 +69,7 @@ export function createApp(services: Services): App {
     openapi: '3.1.0',
     info: { title: 'Junket', version: '0.1.0', description: 'Checks joints and pairings, plans needs and sourcing. A computed verdict is not an engineering approval.' },
   })
-  if (services.web && existsSync(services.web)) {
+  if (services.web && existsSync(`${services.web}/index.html`)) {
     const root = services.web
     app.use('/assets/*', async (c, next) => {
       await next()

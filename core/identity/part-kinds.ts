@@ -8,7 +8,7 @@ export const PART_KINDS = {
   },
   vehicle: { words: 'Vehicle', group: 'Vehicle', ports: ['axle/main', 'tyre/main', 'ratings/torque-axle', 'outline/main'] },
   plate: { words: 'Adapter plate', group: 'Face, crank, depth', ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'] },
-  separator: { words: 'Separator plate', group: 'Face, crank, depth', ports: ['plate/main'] },
+  separator: { words: 'Separator plate', group: 'Face, crank, depth', ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'] },
   spacer: { words: 'Crank spacer', group: 'Face, crank, depth', ports: ['spacer/main', 'flywheel/front', 'crank-flange/rear', 'flange-bolts/main'] },
   flywheel: { words: 'Flywheel', group: 'Face, crank, depth', ports: ['flywheel/main', 'flange-bolts/main', 'ring/main', 'ratings/speed'] },
   flexplate: { words: 'Flexplate', group: 'Face, crank, depth', ports: ['flywheel/main', 'flange-bolts/main', 'ring/main', 'ratings/speed'] },

@@ -60,8 +60,9 @@ export interface CompiledPart {
   readonly ports: readonly AnyPort[]
 }
 
-/** Ratings are limits a part may have; only a transmission is expected to have one. */
-const isExpected = (part: Part, kind: string, slot: string): boolean => kind !== 'ratings' || (part.kind === 'transmission' && slot === 'torque')
+/** Ratings are limits a part may have: only a transmission is expected to. A separator has no pattern unless one is typed. */
+const isExpected = (part: Part, kind: string, slot: string): boolean =>
+  kind === 'ratings' ? part.kind === 'transmission' && slot === 'torque' : !(kind === 'face' && part.kind === 'separator')
 
 /**
  * Ports a part of its kind should have and nobody has typed: stand-ins with every field unknown, owned by the part,

@@ -63,6 +63,7 @@ function dataOf(highs: Highs, model: SparseModel): Parameters<Highs['createModel
 function answerOf(highs: Highs, instance: ReturnType<Highs['createModel']>): SolverAnswer {
   const status = instance.getModelStatus()
   const { modelStatus } = highs.constants
+  if (status === modelStatus.empty) return { status: 'optimal', values: new Float64Array(0), objective: 0, bound: 0 }
   if (status === modelStatus.infeasible) return { status: 'infeasible', values: null, objective: Infinity, bound: Infinity }
   const feasible = Number(instance.info.get('primal_solution_status')) === 2
   const bound = Number(instance.info.get('mip_dual_bound'))

@@ -47,32 +47,50 @@ export const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude
   tyre: 'tyre',
 }
 
-const NONE: readonly Compiled<'ratings'>[] = []
-const M = PORT_KINDS
+const ratings: readonly Compiled<'ratings'>[] = []
+const face = PORT_KINDS.face.missing
+const plate = PORT_KINDS.plate.missing
+const crankFlange = PORT_KINDS['crank-flange'].missing
+const spacer = PORT_KINDS.spacer.missing
+const flywheel = PORT_KINDS.flywheel.missing
+const flangeBolts = PORT_KINDS['flange-bolts'].missing
+const ring = PORT_KINDS.ring.missing
+const starter = PORT_KINDS.starter.missing
+const pilotBore = PORT_KINDS['pilot-bore'].missing
+const pilotPiece = PORT_KINDS['pilot-piece'].missing
+const inputShaft = PORT_KINDS['input-shaft'].missing
+const discHub = PORT_KINDS['disc-hub'].missing
+const coverFingers = PORT_KINDS['cover-fingers'].missing
+const releaseBearing = PORT_KINDS['release-bearing'].missing
+const engineOutput = PORT_KINDS['engine-output'].missing
+const ratios = PORT_KINDS.ratios.missing
+const originalStack = PORT_KINDS['original-stack'].missing
+const axle = PORT_KINDS.axle.missing
+const tyre = PORT_KINDS.tyre.missing
 
 /** A side on which nothing is named yet. Written out so that every side has one shape. */
 export function emptySide(): Side {
   return {
-    face: M.face.missing,
-    plate: M.plate.missing,
-    crankFlange: M['crank-flange'].missing,
-    spacer: M.spacer.missing,
-    flywheel: M.flywheel.missing,
-    flangeBolts: M['flange-bolts'].missing,
-    ring: M.ring.missing,
-    starter: M.starter.missing,
-    pilotBore: M['pilot-bore'].missing,
-    pilotPiece: M['pilot-piece'].missing,
-    inputShaft: M['input-shaft'].missing,
-    discHub: M['disc-hub'].missing,
-    coverFingers: M['cover-fingers'].missing,
-    releaseBearing: M['release-bearing'].missing,
-    engineOutput: M['engine-output'].missing,
-    ratios: M.ratios.missing,
-    ratings: NONE,
-    originalStack: M['original-stack'].missing,
-    axle: M.axle.missing,
-    tyre: M.tyre.missing,
+    face,
+    plate,
+    crankFlange,
+    spacer,
+    flywheel,
+    flangeBolts,
+    ring,
+    starter,
+    pilotBore,
+    pilotPiece,
+    inputShaft,
+    discHub,
+    coverFingers,
+    releaseBearing,
+    engineOutput,
+    ratios,
+    originalStack,
+    axle,
+    tyre,
+    ratings,
   }
 }
 

@@ -2,7 +2,7 @@ import type { Joint, JointContext } from '../joints/joint.ts'
 import type { Sheet } from '../joints/sheet.ts'
 import { emptySide, type Side } from '../joints/side.ts'
 import type { CompiledPart } from '../ports/index.ts'
-import { indexOf } from './part-index.ts'
+import { indexOf, type PartIndex } from './part-index.ts'
 
 /** The parts of a pairing in order of power flow: what is checked. */
 export interface Train {
@@ -47,9 +47,12 @@ export function assemble(train: Train): Assembly {
   const plates: CompiledPart[] = []
   const spacers: CompiledPart[] = []
   let wheel: CompiledPart | undefined
+  const b = emptySide()
   for (const part of coupling) {
-    if (indexOf(part).hasPlate) plates.push(part)
-    if (indexOf(part).hasSpacer) spacers.push(part)
+    const index = indexOf(part)
+    if (index.hasPlate) plates.push(part)
+    else place(b, index)
+    if (index.hasSpacer) spacers.push(part)
     if (wheel === undefined && WHEELS.has(part.kind)) wheel = part
   }
   for (const part of train.inserted) {
@@ -59,13 +62,12 @@ export function assemble(train: Train): Assembly {
   }
 
   const a = emptySide()
-  place(a, train.engine)
-  a.crankFlange = indexOf(train.engine).crankFlange
-  a.pilotBore = boreOf(train.engine, spacers, wheel)
-  const b = emptySide()
-  for (const part of coupling) if (!indexOf(part).hasPlate) place(b, part)
-  place(b, train.transmission)
-  if (train.recipient) place(b, train.recipient)
+  const engine = indexOf(train.engine)
+  place(a, engine)
+  a.crankFlange = engine.crankFlange
+  a.pilotBore = boreOf(engine, spacers, wheel)
+  place(b, indexOf(train.transmission))
+  if (train.recipient) place(b, indexOf(train.recipient))
 
   // Without plates or spacers between, faces and flanges meet directly: one meeting serves every joint.
   const whole: readonly Meeting[] = [{ at: '', a, b }]
@@ -84,8 +86,7 @@ export function assemble(train: Train): Assembly {
 const NOTHING: readonly CompiledPart[] = []
 
 /** Puts a part's ports on a side; what is there already stays, unless it is only a stand-in. */
-function place(side: Side, part: CompiledPart): void {
-  const index = indexOf(part)
+function place(side: Side, index: PartIndex): void {
   const slots = side as unknown as Record<string, { present: boolean }>
   for (let i = 0; i < index.placed.length; i++) {
     const { slot, port } = index.placed[i]!
@@ -95,12 +96,12 @@ function place(side: Side, part: CompiledPart): void {
 }
 
 /** The bore that takes the pilot piece: a spacer's or wheel's own before the crank's. */
-function boreOf(engine: CompiledPart, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined): Side['pilotBore'] {
+function boreOf(engine: PartIndex, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined): Side['pilotBore'] {
   for (const spacer of spacers) {
     const bore = indexOf(spacer).pilotBore
     if (bore) return bore
   }
-  return (wheel && indexOf(wheel).pilotBore) ?? indexOf(engine).pilotBore ?? emptySide().pilotBore
+  return (wheel && indexOf(wheel).pilotBore) ?? engine.pilotBore ?? emptySide().pilotBore
 }
 
 /** Engine face – plate – … – bell. A plate without a pattern, a thin separator, adds thickness and is passed over. */

@@ -111,8 +111,9 @@ export function Form({
     if (wrong) return
     try {
       await submit(values)
-      localStorage.removeItem(draftKey(id))
       reset(typed)
+      // Last: resetting is a change too, and would leave a draft behind.
+      localStorage.removeItem(draftKey(id))
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
       for (const { path, message } of error.errors) if (fields.some((spec) => spec.name === path)) setError(path, { message })
@@ -141,7 +142,6 @@ export function Form({
           <Button
             tone="quiet"
             onClick={() => {
-              localStorage.removeItem(draftKey(id))
               reset(texts())
               localStorage.removeItem(draftKey(id))
             }}

@@ -91,3 +91,27 @@ export function Loaded<T>({ of, what, children }: { of: { data: T | undefined; e
   if (of.error && of.data === undefined) return <Failed error={of.error} retry={() => void of.mutate()} />
   return of.data === undefined ? <Loading what={what} /> : children(of.data)
 }
+
+/** Head of a sheet beside the work: what it is about, and the way to close it. */
+export const SheetHead = ({ mark, title, detail, onClose }: { mark?: ReactNode; title: string; detail?: ReactNode; onClose: () => void }) => (
+  <div className="flex items-start gap-3">
+    {mark && <span className="pt-0.5">{mark}</span>}
+    <div>
+      <h2 className="text-[15px] font-bold">{title}</h2>
+      {detail && <p className="text-steel">{detail}</p>}
+    </div>
+    <span className="ml-auto">
+      <Button tone="quiet" onClick={onClose}>
+        Close
+      </Button>
+    </span>
+  </div>
+)
+
+/** Something to add, folded until it is wanted. */
+export const Folded = ({ words, children }: { words: string; children: ReactNode }) => (
+  <details className="mt-2">
+    <summary className="cursor-pointer text-accent underline">{words}</summary>
+    <div className="pt-2">{children}</div>
+  </details>
+)

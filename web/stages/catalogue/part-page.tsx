@@ -8,7 +8,7 @@ import { act, refresh, removeWithUndo, usePart, useSettings, useSuppliers } from
 import type { FieldView, PartDetail } from '../../api/types.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
-import { Button, ButtonLink, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Folded, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/measure-dialog.tsx'
 
 /** A part whole: its measurements with all claims, numbers, supersessions, offers. */
@@ -180,40 +180,34 @@ function Numbers({ part }: { part: PartDetail }) {
           {one.oneWay ? '; the old no longer serves for the new' : ''}
         </p>
       ))}
-      <details className="mt-2">
-        <summary className="cursor-pointer text-accent underline">Add a number</summary>
-        <div className="pt-2">
-          <Form
-            id={`number-${part.id}`}
-            columns={1}
-            fields={[
-              { name: 'issuer', label: 'Issuer', type: 'text', required: true },
-              { name: 'number', label: 'Number', type: 'text', required: true },
-            ]}
-            initial={{}}
-            action="Add number"
-            submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values), await refresh())}
-          />
-        </div>
-      </details>
-      <details className="mt-2">
-        <summary className="cursor-pointer text-accent underline">Add a supersession</summary>
-        <div className="pt-2">
-          <Form
-            id={`supersession-${part.id}`}
-            columns={1}
-            fields={[
-              { name: 'issuer', label: 'Issuer', type: 'text', required: true },
-              { name: 'old', label: 'Old number', type: 'text', required: true },
-              { name: 'new', label: 'New number', type: 'text', required: true },
-              { name: 'oneWay', label: 'One way: the old no longer serves', type: 'check' },
-            ]}
-            initial={{}}
-            action="Add supersession"
-            submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values), await refresh())}
-          />
-        </div>
-      </details>
+      <Folded words="Add a number">
+        <Form
+          id={`number-${part.id}`}
+          columns={1}
+          fields={[
+            { name: 'issuer', label: 'Issuer', type: 'text', required: true },
+            { name: 'number', label: 'Number', type: 'text', required: true },
+          ]}
+          initial={{}}
+          action="Add number"
+          submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values), await refresh())}
+        />
+      </Folded>
+      <Folded words="Add a supersession">
+        <Form
+          id={`supersession-${part.id}`}
+          columns={1}
+          fields={[
+            { name: 'issuer', label: 'Issuer', type: 'text', required: true },
+            { name: 'old', label: 'Old number', type: 'text', required: true },
+            { name: 'new', label: 'New number', type: 'text', required: true },
+            { name: 'oneWay', label: 'One way: the old no longer serves', type: 'check' },
+          ]}
+          initial={{}}
+          action="Add supersession"
+          submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values), await refresh())}
+        />
+      </Folded>
     </section>
   )
 }
@@ -250,36 +244,33 @@ function Offers({ part }: { part: PartDetail }) {
           </Button>
         </p>
       ))}
-      <details className="mt-2">
-        <summary className="cursor-pointer text-accent underline">Add an offer</summary>
-        <div className="pt-2">
-          <Form
-            id={`offer-${part.id}`}
-            columns={1}
-            fields={[
-              {
-                name: 'supplierId',
-                label: 'Supplier',
-                type: 'select',
-                required: true,
-                options: suppliers.map((one) => ({ value: one.id, words: `${one.name}, ${one.currency}` })),
-              },
-              { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
-              { name: 'priceMinor', label: 'Price a pack', type: 'money', required: true, currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
-              { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
-              { name: 'pack', label: 'Pack', type: 'number', whole: true },
-              { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
-              { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
-              { name: 'condition', label: 'Condition', type: 'text' },
-            ]}
-            initial={{ supplierId: suppliers[0]?.id, currency: suppliers[0]?.currency ?? 'EUR', taxIncluded: true, pack: 1, condition: 'new' }}
-            action="Add offer"
-            submit={async ({ pack, condition, ...values }) => {
-              await act(() => api.post('/offers', { ...values, partId: part.id, pack: pack ?? 1, condition: condition ?? 'new' }), 'Offer added.')
-            }}
-          />
-        </div>
-      </details>
+      <Folded words="Add an offer">
+        <Form
+          id={`offer-${part.id}`}
+          columns={1}
+          fields={[
+            {
+              name: 'supplierId',
+              label: 'Supplier',
+              type: 'select',
+              required: true,
+              options: suppliers.map((one) => ({ value: one.id, words: `${one.name}, ${one.currency}` })),
+            },
+            { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+            { name: 'priceMinor', label: 'Price a pack', type: 'money', required: true, currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
+            { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
+            { name: 'pack', label: 'Pack', type: 'number', whole: true },
+            { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
+            { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
+            { name: 'condition', label: 'Condition', type: 'text' },
+          ]}
+          initial={{ supplierId: suppliers[0]?.id, currency: suppliers[0]?.currency ?? 'EUR', taxIncluded: true, pack: 1, condition: 'new' }}
+          action="Add offer"
+          submit={async ({ pack, condition, ...values }) => {
+            await act(() => api.post('/offers', { ...values, partId: part.id, pack: pack ?? 1, condition: condition ?? 'new' }), 'Offer added.')
+          }}
+        />
+      </Folded>
     </section>
   )
 }

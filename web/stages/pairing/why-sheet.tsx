@@ -6,7 +6,7 @@ import { printQuantity } from '../../../core/quantity/units.ts'
 import { useSettings } from '../../api/hooks.ts'
 import type { JointDetail } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
-import { Button, Caution, GradeWord } from '../../components/ui.tsx'
+import { Button, Caution, GradeWord, SheetHead } from '../../components/ui.tsx'
 import { MeasureDialog } from './measure-dialog.tsx'
 
 /** Why a joint reads as it does: each limit with its numbers, evidence, what is missing, what would change it. */
@@ -19,25 +19,17 @@ export function WhySheet({ joint, build, closedBy, onClose }: { joint: JointDeta
   useHotkeys('esc', onClose, { enabled: !measuring })
   return (
     <aside aria-label={`Why: ${joint.title}`} className="flex flex-col gap-3 px-4 py-3">
-      <div className="flex items-start gap-3">
-        <span className="pt-0.5">
-          <JointShape code={verdict.code} evidence={verdict.evidence} />
-        </span>
-        <div>
-          <h2 className="text-[15px] font-bold">
-            {joint.title}: {VERDICT_WORDS[verdict.code].word.toLowerCase()}
-          </h2>
-          <p className="text-steel">
+      <SheetHead
+        mark={<JointShape code={verdict.code} evidence={verdict.evidence} />}
+        title={`${joint.title}: ${VERDICT_WORDS[verdict.code].word.toLowerCase()}`}
+        detail={
+          <>
             {verdict.agreed} of {verdict.stated} limits agree{verdict.known < verdict.stated ? `, ${verdict.known} known` : ''}
             {verdict.code === 'unmeasured' ? ` · leans ${verdict.lean}` : ''} · <GradeWord grade={verdict.evidence} />
-          </p>
-        </div>
-        <span className="ml-auto">
-          <Button tone="quiet" onClick={onClose}>
-            Close
-          </Button>
-        </span>
-      </div>
+          </>
+        }
+        onClose={onClose}
+      />
       {joint.closed && (
         <fieldset className="flex gap-4 border-y border-line py-1.5">
           <legend className="sr-only">Which run</legend>

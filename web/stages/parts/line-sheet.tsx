@@ -5,7 +5,7 @@ import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo } from '../../api/hooks.ts'
 import type { PartLine } from '../../api/types.ts'
 import { Form } from '../../components/form.tsx'
-import { Button, Caution, GradeWord, Money } from '../../components/ui.tsx'
+import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { numberWords } from './words.ts'
 
 const LEVELS: Record<string, string> = { required: 'Required', wanted: 'Wanted', optional: 'Optional', confirm: 'Confirm or drop' }
@@ -16,19 +16,7 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (
     <aside aria-label={`Line: ${line.words}`} className="flex flex-col gap-4 border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0 max-[1000px]:border-t">
-      <div className="flex items-start">
-        <div>
-          <h2 className="text-[15px] font-bold">{line.words}</h2>
-          <p className="text-steel">
-            {LEVELS[line.level]} · {line.quantity} off{line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}
-          </p>
-        </div>
-        <span className="ml-auto">
-          <Button tone="quiet" onClick={onClose}>
-            Close
-          </Button>
-        </span>
-      </div>
+      <SheetHead title={line.words} detail={`${LEVELS[line.level]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`} onClose={onClose} />
       <section id="why">
         <h3 className="font-bold">Why is this here?</h3>
         {line.why.map((reason) => (

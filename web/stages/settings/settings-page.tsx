@@ -4,7 +4,7 @@ import { TOLERANCES } from '../../../core/joints/tolerances.ts'
 import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSettings } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
-import { Button, Loaded, PageHead } from '../../components/ui.tsx'
+import { Button, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 
 /** Units, tolerances, issuers, exchange rates. */
 export function Component() {
@@ -132,24 +132,21 @@ function Rates() {
           </span>
         </p>
       ))}
-      <details className="mt-2">
-        <summary className="cursor-pointer text-accent underline">Add a rate</summary>
-        <div className="pt-2">
-          <Form
-            id="new-rate"
-            fields={[
-              { name: 'fromCurrency', label: 'From', type: 'text', required: true, upper: true },
-              { name: 'toCurrency', label: 'To', type: 'text', required: true, upper: true },
-              { name: 'rate', label: 'One of the first is', type: 'number', required: true },
-              { name: 'day', label: 'On', type: 'date', required: true },
-              { name: 'source', label: 'Source', type: 'text' },
-            ]}
-            initial={{ toCurrency: 'EUR', day: new Date().toISOString().slice(0, 10) }}
-            action="Add rate"
-            submit={async (values) => void (await api.post('/rates', values), await refresh())}
-          />
-        </div>
-      </details>
+      <Folded words="Add a rate">
+        <Form
+          id="new-rate"
+          fields={[
+            { name: 'fromCurrency', label: 'From', type: 'text', required: true, upper: true },
+            { name: 'toCurrency', label: 'To', type: 'text', required: true, upper: true },
+            { name: 'rate', label: 'One of the first is', type: 'number', required: true },
+            { name: 'day', label: 'On', type: 'date', required: true },
+            { name: 'source', label: 'Source', type: 'text' },
+          ]}
+          initial={{ toCurrency: 'EUR', day: new Date().toISOString().slice(0, 10) }}
+          action="Add rate"
+          submit={async (values) => void (await api.post('/rates', values), await refresh())}
+        />
+      </Folded>
     </section>
   )
 }
@@ -178,22 +175,19 @@ function Issuers() {
           ))}
         </tbody>
       </table>
-      <details className="mt-2">
-        <summary className="cursor-pointer text-accent underline">Add an issuer</summary>
-        <div className="pt-2">
-          <Form
-            id="new-issuer"
-            fields={[
-              { name: 'name', label: 'Name', type: 'text', required: true },
-              { name: 'noise', label: 'Marks that are noise', type: 'text', hint: 'Blank: space, dot, dash' },
-              { name: 'upper', label: 'Case does not count', type: 'check' },
-            ]}
-            initial={{ upper: true }}
-            action="Add issuer"
-            submit={async ({ noise, ...values }) => void (await api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }), await refresh())}
-          />
-        </div>
-      </details>
+      <Folded words="Add an issuer">
+        <Form
+          id="new-issuer"
+          fields={[
+            { name: 'name', label: 'Name', type: 'text', required: true },
+            { name: 'noise', label: 'Marks that are noise', type: 'text', hint: 'Blank: space, dot, dash' },
+            { name: 'upper', label: 'Case does not count', type: 'check' },
+          ]}
+          initial={{ upper: true }}
+          action="Add issuer"
+          submit={async ({ noise, ...values }) => void (await api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }), await refresh())}
+        />
+      </Folded>
     </section>
   )
 }

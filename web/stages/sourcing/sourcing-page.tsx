@@ -5,7 +5,7 @@ import { useParams } from 'react-router'
 import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSourcing } from '../../api/hooks.ts'
 import type { JobView, SourcingView } from '../../api/types.ts'
-import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Empty, Loaded, Money, PageHead, SheetHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { NumberSays } from '../parts/number-says.tsx'
 import { numberWords } from '../parts/words.ts'
@@ -240,14 +240,7 @@ function WhyThis({ build, view, line, onLock, onClose }: { build: string; view: 
     act(() => api.post(`/builds/${build}/locks`, { way, ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }) }), 'Locked. Solve again to see what it costs.')
   return (
     <aside aria-label={`Why this: ${line.words}`} className="flex flex-col gap-3">
-      <div className="flex items-start">
-        <h2 className="text-[15px] font-bold">{line.words}</h2>
-        <span className="ml-auto">
-          <Button tone="quiet" onClick={onClose}>
-            Close
-          </Button>
-        </span>
-      </div>
+      <SheetHead title={line.words} onClose={onClose} />
       <p>{line.source?.words}</p>
       <p className="text-steel">
         {line.bundle

@@ -178,6 +178,7 @@ export const donorPatch = patchOf(donorInput.shape)
 
 export const pairingChoice = z.strictObject({ engineId: id, transmissionId: id, inserted: z.array(id).nullish() })
 export const couplingChoiceInput = z.strictObject({ engineId: id, transmissionId: id, kind: z.string(), partId: id.nullable() })
+export const couplingKitInput = z.strictObject({ engineId: id, transmissionId: id, kitId: id })
 export const decisionInput = z.strictObject({
   needId: z.string().min(1),
   act: z.enum(['drop', 'price', 'estimate', 'keep']),

@@ -1,14 +1,12 @@
 import { existsSync } from 'node:fs'
 import { serveStatic } from '@hono/node-server/serve-static'
-import { OpenAPIHono } from '@hono/zod-openapi'
 import { bodyLimit } from 'hono/body-limit'
 import { HTTPException } from 'hono/http-exception'
 import { secureHeaders } from 'hono/secure-headers'
 import type { Logger } from 'pino'
-import type { Store } from './database/store.ts'
 import { ProblemError } from './errors.ts'
-import type { JobRunner } from './jobs/runner.ts'
-import { type Problem, problem, validationProblem } from './problem.ts'
+import { type Problem, problem } from './problem.ts'
+import { type App, newRouter, type Services } from './router.ts'
 import { buildRoutes } from './routes/builds.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { checkRoutes } from './routes/check.ts'
@@ -17,23 +15,6 @@ import { jobRoutes } from './routes/jobs.ts'
 import { marketRoutes } from './routes/market.ts'
 import { planRoutes } from './routes/plan.ts'
 import { settingRoutes } from './routes/settings.ts'
-
-export interface Services {
-  readonly store: Store
-  readonly jobs: JobRunner
-  readonly log?: Logger
-  /** Folder of the built interface; absent in tests. */
-  readonly web?: string
-}
-
-export type App = OpenAPIHono
-
-export const newRouter = (): App =>
-  new OpenAPIHono({
-    defaultHook: (result) => {
-      if (!result.success) return problem(validationProblem(result.error.issues, result.target))
-    },
-  })
 
 /** The application: routes, one error gate, the OpenAPI document, and the interface's files. */
 export function createApp(services: Services): App {

@@ -47,6 +47,7 @@ const ROUTES: readonly [method: string, path: string][] = [
   ['PATCH', '/builds/lantern'],
   ['POST', '/builds/lantern/pairing'],
   ['POST', '/builds/lantern/coupling'],
+  ['POST', '/builds/lantern/coupling-kit'],
   ['POST', '/builds/lantern/decisions'],
   ['POST', '/builds/lantern/locks'],
   ['POST', '/builds/import'],

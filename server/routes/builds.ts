@@ -1,8 +1,8 @@
 import { z } from 'zod'
-import { buildInput, buildPatch, couplingChoiceInput, decisionInput, lockInput, pairingChoice } from '../../contract/rows.ts'
-import { type App, newRouter, type Services } from '../app.ts'
+import { buildInput, buildPatch, couplingChoiceInput, couplingKitInput, decisionInput, lockInput, pairingChoice } from '../../contract/rows.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
-import { chooseCoupling, choosePairing, pairingRows, viewBuild } from '../services/pairings.ts'
+import { chooseCoupling, chooseKit, choosePairing, pairingRows, viewBuild } from '../services/pairings.ts'
 import { budgetView, buildHeader, decide, partsList } from '../services/planning.ts'
 import { addLock, sourcingView, startSolve } from '../services/sourcing.ts'
 import { route } from './route.ts'
@@ -44,6 +44,11 @@ export function buildRoutes({ store, jobs }: Services): App {
     await chooseCoupling(store, params.id!, body)
     return { done: true }
   })
+  route(
+    app,
+    { method: 'post', path: `${id}/coupling-kit`, summary: 'Take the coupling pieces of a kit on a pairing, each in place of its kind', tag, body: couplingKitInput },
+    async ({ params, body }) => chooseKit(store, params.id!, body),
+  )
   route(app, { method: 'get', path: `${id}/parts`, summary: 'The parts list', tag }, async ({ params }) => partsList(store, params.id!))
   route(
     app,

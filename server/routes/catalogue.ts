@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { claimInput, donorInput, donorPatch, kitInput, kitPatch, partInput, partPatch } from '../../contract/rows.ts'
-import { type App, newRouter, type Services } from '../app.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { createBundle, getBundle, listBundles, updateBundle } from '../services/bundles.ts'
 import { addClaim, addNumber, addSupersession, createPart, listParts, partDetail } from '../services/parts.ts'
 import { route } from './route.ts'

@@ -1,5 +1,5 @@
 import { checkJointRequest, checkJointResponse, checkPairingRequest, checkPairingResponse } from '../../contract/check.ts'
-import { type App, newRouter, type Services } from '../app.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { checkOneJoint, checkOnePairing } from '../services/check.ts'
 import { route } from './route.ts'
 

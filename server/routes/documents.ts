@@ -1,6 +1,6 @@
 import { z } from 'zod'
-import { type App, newRouter, type Services } from '../app.ts'
 import { partsCsv } from '../documents/parts-csv.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
 import { importOffers, previewOffers } from '../services/offers.ts'
 import { partsList } from '../services/planning.ts'

@@ -1,6 +1,6 @@
 import { streamSSE } from 'hono/streaming'
-import { type App, newRouter, type Services } from '../app.ts'
 import { MissingError } from '../errors.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { route } from './route.ts'
 
 export function jobRoutes({ jobs }: Services): App {

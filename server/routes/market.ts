@@ -1,8 +1,8 @@
 import { z } from 'zod'
 import { issuerInput, issuerPatch, offerInput, rateInput, ratePatch, supplierInput, supplierPatch } from '../../contract/rows.ts'
-import { type App, newRouter, type Services } from '../app.ts'
 import type { TableName } from '../database/tables.ts'
 import { UnprocessableError } from '../errors.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { issuerNamed, normaliseFor } from '../services/parts.ts'
 import { route } from './route.ts'
 

@@ -1,6 +1,6 @@
 import { planNeedsRequest, planNeedsResponse, planSourcingRequest, planSourcingResponse } from '../../contract/plan.ts'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
-import { type App, newRouter, type Services } from '../app.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { route } from './route.ts'
 
 /** Stateless: nothing is stored. The solve runs in a worker and stops when the caller leaves. */

@@ -1,7 +1,7 @@
 import { createRoute, z } from '@hono/zod-openapi'
 import type { Context } from 'hono'
 import { problemSchema } from '../../contract/problem.ts'
-import type { App } from '../app.ts'
+import type { App } from '../router.ts'
 
 interface Described<B extends z.ZodType, Q extends z.ZodType> {
   readonly method: 'get' | 'post' | 'put' | 'patch' | 'delete'

@@ -5,7 +5,7 @@ import { TOLERANCES } from '../../core/joints/tolerances.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { PORT_KINDS } from '../../core/ports/index.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
-import { type App, newRouter, type Services } from '../app.ts'
+import { type App, newRouter, type Services } from '../router.ts'
 import { readSettings, writeSettings } from '../services/settings.ts'
 import { route } from './route.ts'
 

@@ -142,19 +142,40 @@ export async function choosePairing(
   })
 }
 
-/** Changes one piece of the coupling set on a pairing; null goes back to the default. */
-export async function chooseCoupling(
-  store: Store,
-  buildId: string,
-  { engineId, transmissionId, kind, partId }: { engineId: string; transmissionId: string; kind: string; partId: string | null },
-): Promise<void> {
-  await store.transaction(async (tx) => {
-    await tx.get('build', buildId)
-    const pairing = (await tx.list('pairing', { buildId, engineId, transmissionId }))[0] ?? (await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: false }))
-    const held = (await tx.list('couplingChoice', { pairingId: pairing.id, kind }))[0]
-    if (partId === null) {
-      if (held) await tx.remove('couplingChoice', held.id)
-    } else if (held) await tx.update('couplingChoice', held.id, held.version, { partId })
-    else await tx.insert('couplingChoice', { pairingId: pairing.id, kind, partId })
+interface PairOf {
+  readonly engineId: string
+  readonly transmissionId: string
+}
+
+/** Takes a kit's coupling pieces on a pairing, each in place of its kind. */
+export async function chooseKit(store: Store, buildId: string, { kitId, ...pair }: PairOf & { kitId: string }): Promise<{ replaced: string[] }> {
+  return store.transaction(async (tx) => {
+    await tx.get('kit', kitId)
+    const items = await tx.list('kitItem', { kitId })
+    const parts = (
+      await tx.listIn(
+        'part',
+        'id',
+        items.map((item) => String(item.partId)),
+      )
+    ).filter((part) => isCouplingKind(String(part.kind)))
+    if (parts.length === 0) throw new MissingError('That kit holds no coupling piece: flywheel, clutch, pilot, starter or separator.')
+    for (const part of parts) await setCoupling(tx, buildId, { ...pair, kind: String(part.kind), partId: part.id })
+    return { replaced: parts.map((part) => String(part.kind)) }
   })
+}
+
+/** Changes one piece of the coupling set on a pairing; null goes back to the default. */
+export async function chooseCoupling(store: Store, buildId: string, choice: PairOf & { kind: string; partId: string | null }): Promise<void> {
+  await store.transaction((tx) => setCoupling(tx, buildId, choice))
+}
+
+async function setCoupling(tx: Store, buildId: string, { engineId, transmissionId, kind, partId }: PairOf & { kind: string; partId: string | null }): Promise<void> {
+  await tx.get('build', buildId)
+  const pairing = (await tx.list('pairing', { buildId, engineId, transmissionId }))[0] ?? (await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: false }))
+  const held = (await tx.list('couplingChoice', { pairingId: pairing.id, kind }))[0]
+  if (partId === null) {
+    if (held) await tx.remove('couplingChoice', held.id)
+  } else if (held) await tx.update('couplingChoice', held.id, held.version, { partId })
+  else await tx.insert('couplingChoice', { pairingId: pairing.id, kind, partId })
 }

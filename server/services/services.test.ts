@@ -5,7 +5,7 @@ import { Store } from '../database/store.ts'
 import { importBuild } from './build-document.ts'
 import { createBundle, getBundle, updateBundle } from './bundles.ts'
 import { loadCatalogue } from './catalogue.ts'
-import { chooseCoupling, choosePairing, pairingRows, runBuildPairing, viewBuild } from './pairings.ts'
+import { chooseCoupling, chooseKit, choosePairing, pairingRows, runBuildPairing, viewBuild } from './pairings.ts'
 import { addClaim, addNumber, createPart, listParts, partDetail } from './parts.ts'
 import { buildHeader, decide, partsList } from './planning.ts'
 import { readSettings, writeSettings } from './settings.ts'
@@ -144,6 +144,13 @@ test('another piece on the pairing is judged, and the default comes back', async
   expect(await pilotCode()).toBe('bridge')
   await chooseCoupling(store, 'lantern', { engineId: 'wick-2', transmissionId: 'marlund-4', kind: 'pilot', partId: null })
   expect(await pilotCode()).toBe('fits')
+})
+
+test('the pieces of a kit take the place of their kind on the pairing, and are what is wanted', async () => {
+  const pair = { engineId: 'wick-2', transmissionId: 'marlund-4' }
+  expect((await chooseKit(store, 'lantern', { ...pair, kitId: 'kit-7' })).replaced.toSorted()).toEqual(['cover', 'disc', 'release-bearing'])
+  expect((await partsList(store, 'lantern')).lines.find((line) => line.kind === 'disc')?.wants).toBe('marlund-4-disc-20')
+  await expect(chooseKit(store, 'lantern', { ...pair, kitId: 'kit-8' })).rejects.toThrow(/no coupling piece/)
 })
 
 test('decisions name lines that exist, and a price needs an amount', async () => {

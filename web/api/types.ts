@@ -252,7 +252,7 @@ export interface Bundle extends Versioned {
   readonly name: string
   readonly priceMinor: number
   readonly currency: string
-  readonly items: readonly { readonly id: string; readonly partId: string; readonly partName: string; readonly quantity: number }[]
+  readonly items: readonly { readonly id: string; readonly partId: string; readonly partName: string; readonly partKind: string; readonly quantity: number }[]
   readonly supplierId?: string | null
   readonly omits?: string | null
   readonly note: string | null

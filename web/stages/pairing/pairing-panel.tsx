@@ -1,6 +1,7 @@
 import { JOINTS } from '../../../core/joints/index.ts'
+import { isCouplingKind } from '../../../core/pairing/coupling.ts'
 import { api } from '../../api/client.ts'
-import { act } from '../../api/hooks.ts'
+import { act, useKits } from '../../api/hooks.ts'
 import type { PairingDetail } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, ButtonLink } from '../../components/ui.tsx'
@@ -8,6 +9,7 @@ import { Button, ButtonLink } from '../../components/ui.tsx'
 /** The selected pairing: its joints in words, the sets that close it, its coupling pieces, and the choice. */
 export function PairingPanel({ build, detail }: { build: string; detail: PairingDetail }) {
   const pair = { engineId: detail.engine, transmissionId: detail.transmission }
+  const kits = (useKits().data?.items ?? []).filter((kit) => kit.items.some((item) => isCouplingKind(item.partKind)))
   const choose = (inserted?: readonly string[]): Promise<boolean> =>
     act(() => api.post(`/builds/${build}/pairing`, { ...pair, ...(inserted ? { inserted } : {}) }), `${detail.engineName} with ${detail.transmissionName} is chosen.`)
   return (
@@ -74,6 +76,25 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
       <div>
         <h3 className="mb-1 font-bold">Coupling pieces</h3>
         <p className="mb-1 text-steel">Wheel, separator and pilot come with the engine, the rest with the transmission, unless you say otherwise.</p>
+        {kits.length > 0 && (
+          <label className="grid grid-cols-[112px_minmax(0,1fr)] items-center gap-2 py-0.5">
+            From a kit
+            <select
+              className="min-w-0 rounded border border-steel bg-ground px-1.5 py-1"
+              value=""
+              onChange={(event) =>
+                void act(() => api.post(`/builds/${build}/coupling-kit`, { ...pair, kitId: event.target.value }), "The kit's pieces take the place of their kind.")
+              }
+            >
+              <option value="">Take a kit's pieces</option>
+              {kits.map((kit) => (
+                <option key={kit.id} value={kit.id}>
+                  {kit.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {detail.coupling.map((piece) => (
           <label key={piece.kind} className="grid grid-cols-[112px_minmax(0,1fr)] items-center gap-2 py-0.5">
             {piece.words}

@@ -1,0 +1,24 @@
+import { OpenAPIHono } from '@hono/zod-openapi'
+import type { Logger } from 'pino'
+import type { Store } from './database/store.ts'
+import type { JobRunner } from './jobs/runner.ts'
+import { problem, validationProblem } from './problem.ts'
+
+/** What every group of routes is given. */
+export interface Services {
+  readonly store: Store
+  readonly jobs: JobRunner
+  readonly log?: Logger
+  /** Folder of the built interface; absent in tests. */
+  readonly web?: string
+}
+
+export type App = OpenAPIHono
+
+/** A router whose faults of form are told as problem details. */
+export const newRouter = (): App =>
+  new OpenAPIHono({
+    defaultHook: (result) => {
+      if (!result.success) return problem(validationProblem(result.error.issues, result.target))
+    },
+  })

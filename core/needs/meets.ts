@@ -16,7 +16,9 @@ export function meets(part: CompiledPart, need: Pick<Need, 'kind' | 'constraints
       if (part.id !== constraint.equals) return { meets: 'no', because: 'Another part was chosen on the pairing' }
       continue
     }
-    const fields = part.ports.filter((port) => port.kind === constraint.port).map((port) => (port as unknown as Record<string, Field<unknown>>)[constraint.field!])
+    const fields = part.ports
+      .filter((port) => port.kind === constraint.port && (constraint.looks === undefined || port.looks === constraint.looks))
+      .map((port) => (port as unknown as Record<string, Field<unknown>>)[constraint.field!])
     if (fields.length === 0 || fields.every((field) => field === undefined || field.claim === null)) unknown.push(labelOf(constraint))
     else if (!fields.some((field) => field !== undefined && field.claim !== null && holds(field.v, constraint)))
       return { meets: 'no', because: `${labelOf(constraint)} does not agree` }

@@ -27,8 +27,10 @@ export interface BadCell {
 /**
  * Reads offers from CSV (RFC 4180), separated by comma or semicolon; with semicolons decimals may have a comma.
  * Every bad cell is listed by line and column with what to do; nothing is thrown for bad rows.
+ *
+ * @param isSupplier whether a supplier of that name is known
  */
-export function readOffersCsv(text: string): { rows: OfferLine[]; bad: BadCell[] } {
+export function readOffersCsv(text: string, isSupplier: (name: string) => boolean = () => true): { rows: OfferLine[]; bad: BadCell[] } {
   const first = text.replace(/^\ufeff/, '').split(/\r?\n/, 1)[0] ?? ''
   const delimiter = first.split(';').length > first.split(',').length ? ';' : ','
   let records: { record: string[]; info: { lines: number } }[]
@@ -50,6 +52,7 @@ export function readOffersCsv(text: string): { rows: OfferLine[]; bad: BadCell[]
     const before = bad.length
     const fault = (column: string, message: string): void => void bad.push({ line, column, message })
     if (record.length !== head.length) fault('', `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter}".`)
+    if (cell('supplier') !== '' && !isSupplier(cell('supplier'))) fault('supplier', `There is no supplier "${cell('supplier')}". Add it under Suppliers first, or mend the name.`)
     const row = readRow(cell, line, delimiter, fault)
     if (bad.length === before && row) rows.push(row)
   }

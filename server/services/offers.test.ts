@@ -58,7 +58,7 @@ test('every bad cell is listed by line and column, and nothing is imported', asy
   const csv = [
     HEAD,
     'Harbour Parts,MLD,1,good,10,EUR,yes,,,,',
-    'Nobody,MLD,2,x,10,EUR,yes,,,,',
+    'Nobody,MLD,2,x,1O,EUR,yes,,,,',
     'Harbour Parts,MLD,,x,ten,EUR,perhaps,0,-1,,',
     'Harbour Parts,MLD,4,x,10,EURO,yes,,,,',
     'Harbour Parts,MLD,5,x,1.234,EUR,yes,,,,',
@@ -68,6 +68,7 @@ test('every bad cell is listed by line and column, and nothing is imported', asy
   expect(bad.map((cell) => [cell.line, cell.column])).toEqual(
     expect.arrayContaining([
       [3, 'supplier'],
+      [3, 'price'],
       [4, 'number'],
       [4, 'price'],
       [4, 'taxIncluded'],

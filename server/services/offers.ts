@@ -54,10 +54,10 @@ export async function importOffers(store: Store, csv: string): Promise<ImportPre
 const issuerKey = (name: string): string => name.trim().toLowerCase()
 
 async function readOffers(store: Store, csv: string): Promise<Reading> {
-  const { rows, bad: badCells } = readOffersCsv(csv)
-  const bad = [...badCells]
   const [supplierRows, issuerRows, numberRows, offerRows] = await Promise.all([store.list('supplier'), store.list('issuer'), store.list('partNumber'), store.list('offer')])
   const suppliers = new Map(supplierRows.map((row) => [issuerKey(String(row.name)), row]))
+  const { rows, bad: badCells } = readOffersCsv(csv, (name) => suppliers.has(issuerKey(name)))
+  const bad = [...badCells]
   const issuers = new Map(issuerRows.map((row) => [issuerKey(String(row.name)), row]))
   const partOf = new Map(numberRows.map((row) => [`${row.issuerId}:${row.normalised}`, String(row.partId)]))
   const offerKey = (supplier: unknown, issuer: unknown, number: unknown, condition: unknown, pack: unknown): string => JSON.stringify([supplier, issuer, number, condition, pack])
@@ -67,11 +67,7 @@ async function readOffers(store: Store, csv: string): Promise<Reading> {
   const newParts = new Map<string, { issuer: string; number: string; description: string }>()
   const matched: Matched[] = []
   for (const line of rows) {
-    const supplier = suppliers.get(issuerKey(line.supplier))
-    if (!supplier) {
-      bad.push({ line: line.line, column: 'supplier', message: `There is no supplier "${line.supplier}". Add it under Suppliers first, or mend the name.` })
-      continue
-    }
+    const supplier = suppliers.get(issuerKey(line.supplier))!
     const issuer = issuers.get(issuerKey(line.issuer))
     if (!issuer && !newIssuers.has(issuerKey(line.issuer))) newIssuers.set(issuerKey(line.issuer), line.issuer)
     const normalised = normaliseNumber(line.number, issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE)

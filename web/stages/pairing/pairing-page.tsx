@@ -80,8 +80,8 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
   const data = detail.data && detail.data.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId ? detail.data : undefined
   const open = data?.joints.find((one) => one.joint === joint)
   return (
-    <div className="grid min-h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:grid-cols-1">
-      <div className="flex min-w-0 flex-col">
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
+      <div className="flex min-h-0 min-w-0 flex-col">
         {data && <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />}
         <PageHead
           title={`${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
@@ -89,40 +89,42 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
         >
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         </PageHead>
-        <table ref={table} className="w-full">
-          <thead>
-            <tr className="border-b border-ink align-bottom">
-              <th className="py-1.5 pl-4">
-                Engine
-                <br />
-                Transmission
-              </th>
-              {columns.map(({ id, short }) => (
-                <th key={id} className="text-center">
-                  {short}
+        <div className="min-h-0 overflow-y-auto">
+          <table ref={table} className="w-full">
+            <thead>
+              <tr className="border-b border-ink align-bottom">
+                <th className="py-1.5 pl-4">
+                  Engine
+                  <br />
+                  Transmission
                 </th>
+                {columns.map(({ id, short }) => (
+                  <th key={id} className="text-center">
+                    {short}
+                  </th>
+                ))}
+                <th className="text-right">Open</th>
+                <th className="text-right">Hours</th>
+                <th className="text-right">
+                  Torque
+                  <br />
+                  N·m
+                </th>
+                <th className="pl-4">Closed by</th>
+              </tr>
+            </thead>
+            <tbody>
+              {items.map((row) => (
+                <Row key={keyOf(row)} row={row} columns={columns} isSelected={row === chosen} joint={joint} onSelect={(id) => select(row, id)} />
               ))}
-              <th className="text-right">Open</th>
-              <th className="text-right">Hours</th>
-              <th className="text-right">
-                Torque
-                <br />
-                N·m
-              </th>
-              <th className="pl-4">Closed by</th>
-            </tr>
-          </thead>
-          <tbody>
-            {items.map((row) => (
-              <Row key={keyOf(row)} row={row} columns={columns} isSelected={row === chosen} joint={joint} onSelect={(id) => select(row, id)} />
-            ))}
-          </tbody>
-        </table>
+            </tbody>
+          </table>
+        </div>
         <div className="mt-auto">
           <Legend />
         </div>
       </div>
-      <div className="border-l border-line bg-ground max-[1000px]:border-l-0 max-[1000px]:border-t">
+      <div className="overflow-y-auto border-l border-line bg-ground max-[1000px]:border-l-0 max-[1000px]:border-t">
         {detail.error && !data ? (
           <Failed error={detail.error} retry={() => void detail.mutate()} />
         ) : !data ? (

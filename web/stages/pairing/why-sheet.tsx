@@ -108,7 +108,7 @@ function Limits({ verdict }: { verdict: Verdict }) {
               <div className="text-steel">{[limit.at, limit.words].filter(Boolean).join(': ')}</div>
             </td>
             <td className="figure py-1.5 text-right">{limit.value === null ? '' : limit.value.toFixed(digits(limit))}</td>
-            <td className="figure whitespace-nowrap py-1.5 text-right">{wanted(limit)}</td>
+            <td className="figure whitespace-nowrap py-1.5 pl-3 text-right">{wanted(limit)}</td>
           </tr>
           {shown === index && limit.terms.length + (limit.value === null ? 0 : 1) > 0 && (
             <tr>

@@ -15,7 +15,10 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
   useHotkeys('w', () => document.getElementById('why')?.scrollIntoView())
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (
-    <aside aria-label={`Line: ${line.words}`} className="flex flex-col gap-4 border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0 max-[1000px]:border-t">
+    <aside
+      aria-label={`Line: ${line.words}`}
+      className="flex flex-col gap-4 overflow-y-auto border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0 max-[1000px]:border-t"
+    >
       <SheetHead title={line.words} detail={`${LEVELS[line.level]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`} onClose={onClose} />
       <section id="why">
         <h3 className="font-bold">Why is this here?</h3>

@@ -68,8 +68,8 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   useHotkeys('ctrl+z', () => void undoLastDrop(list))
   const count = (id: (typeof FILTERS)[number]['id']): number => list.lines.filter(FILTERS.find((one) => one.id === id)!.holds).length
   return (
-    <div className={clsx('grid min-h-full max-[1000px]:grid-cols-1', selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1')}>
-      <div className="min-w-0">
+    <div className={clsx('grid h-full max-[1000px]:h-auto max-[1000px]:grid-cols-1', selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1')}>
+      <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} selected={selected?.joint ?? null} />
         <PageHead
           title={`${list.lines.length} lines`}

@@ -87,8 +87,8 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
   useHotkeys('esc', () => setSelected(null))
   const running = job?.status === 'running'
   return (
-    <div className="grid min-h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:grid-cols-1">
-      <div className="min-w-0">
+    <div className="grid h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
+      <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} />
         <PageHead title={headline(view)} detail={view.isCurrent ? view.day && `made ${view.day}` : view.status && 'changed since: solve again'}>
           {running ? (
@@ -132,7 +132,7 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
           </p>
         ))}
       </div>
-      <div className="border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0">
+      <div className="overflow-y-auto border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0">
         {line ? <WhyThis build={build} view={view} line={line} onLock={() => void lockIn(line)} onClose={() => setSelected(null)} /> : <Baskets build={build} view={view} />}
       </div>
     </div>

@@ -6,12 +6,12 @@ import { Button } from '../components/ui.tsx'
 const KEYS = [
   ['Alt+1 2 4 7 8', 'Brief, Pairing, Parts, Sourcing, Budget'],
   ['j  k', 'Next and previous line'],
-  ['Enter', 'Open the line'],
+  ['← →', 'Previous and next joint, in Pairing'],
   ['w', 'Why: the sheet of the selected joint or line'],
   ['m', 'Record a measurement for the selected joint'],
-  ['l', 'Lock the selected source'],
-  ['x', 'Drop the selected line'],
-  ['Ctrl+Z', 'Undo the last drop or removal'],
+  ['l', 'Lock the selected source, in Sourcing'],
+  ['x', 'Drop the selected line, in Parts'],
+  ['Ctrl+Z', 'Undo the last drop, in Parts'],
   ['Esc', 'Close'],
   ['?', 'This sheet'],
 ] as const

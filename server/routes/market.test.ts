@@ -73,6 +73,18 @@ test("an offer by hand joins its number in the issuer's spelling; it is listed b
   expect((await call('DELETE', `/suppliers/${supplier.id}`)).status).toBe(409)
 })
 
+test('an issuer that changes how it writes has its numbers spelled anew; a clash changes nothing', async () => {
+  const part = await call('POST', '/parts', { kind: 'disc', name: 'Disc', numbers: [{ issuer: 'ABC', number: '12/34.5' }] })
+  const [issuer] = (await call('GET', '/issuers')).items
+  expect(await call('PATCH', `/issuers/${issuer.id}`, { version: 1, noise: ' ./' })).toMatchObject({ noise: ' ./', version: 2 })
+  const spelled = async (): Promise<unknown[]> => (await knex('partNumber').select('normalised').orderBy('id')).map((row) => row.normalised)
+  expect(await spelled()).toEqual(['12345'])
+  await call('PATCH', `/issuers/${issuer.id}`, { version: 2, noise: ' ' })
+  await call('POST', `/parts/${part.id}/numbers`, { issuer: 'ABC', number: '12345' })
+  const clash = await call('PATCH', `/issuers/${issuer.id}`, { version: 3, noise: ' ./' })
+  expect([clash.status, (await call('GET', '/issuers')).items[0].noise, await spelled()]).toEqual([409, ' ', ['12/34.5', '12345']])
+})
+
 test('the interface is served with its address bar paths, and nothing foreign may run in it', async () => {
   const page = await app.request('/builds/some/parts')
   expect([page.status, await page.text()]).toEqual([200, expect.stringContaining('Junket')])

@@ -3,6 +3,7 @@ import { issuerInput, issuerPatch, offerInput, rateInput, ratePatch, supplierInp
 import type { TableName } from '../database/tables.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { updateIssuer } from '../services/issuers.ts'
 import { issuerNamed, normaliseFor } from '../services/parts.ts'
 import { route } from './route.ts'
 
@@ -22,7 +23,7 @@ export function marketRoutes({ store }: Services): App {
     )
     route(app, { method: 'patch', path: `/${path}/{id}`, summary: `Change one of ${path}`, tag, body: patch as z.ZodType }, async ({ params, body }) => {
       const { version, ...rest } = body as { version: number }
-      return store.transaction((tx) => tx.update(table, params.id!, version, rest))
+      return table === 'issuer' ? updateIssuer(store, params.id!, version, rest) : store.transaction((tx) => tx.update(table, params.id!, version, rest))
     })
     route(app, { method: 'delete', path: `/${path}/{id}`, summary: `Move one of ${path} to the trash`, tag }, async ({ params }) => ({
       trash: await store.transaction((tx) => tx.remove(table, params.id!)),

@@ -10,8 +10,10 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
         <div className="truncate text-[15px] font-bold">{build.name}</div>
         <div className="truncate text-steel">{[recipient, pairing].filter(Boolean).join(' · ') || 'No recipient yet'}</div>
       </div>
-      <div className="flex max-[1000px]:hidden">
+      <div className="flex shrink-0">
         <Total words={totals && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'} minor={totals?.likelyMinor} currency={build.currency} />
+      </div>
+      <div className="flex max-[1000px]:hidden">
         <Total words={`Safe, +${Math.round(build.contingency * 100)} %`} minor={totals?.safeMinor} currency={build.currency} />
         <Total words="Like-for-like repair" minor={build.likeForLikeMinor} currency={build.currency} />
         {totals && totals.unpriced > 0 && (

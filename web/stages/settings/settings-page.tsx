@@ -3,6 +3,7 @@ import useSWR from 'swr'
 import { TOLERANCES } from '../../../core/joints/tolerances.ts'
 import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSettings } from '../../api/hooks.ts'
+import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { Button, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 
@@ -151,8 +152,17 @@ function Rates() {
   )
 }
 
+interface Issuer {
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly upper: boolean
+  readonly noise: string
+}
+
 function Issuers() {
-  const issuers = useSWR<{ items: { id: string; version: number; name: string; upper: boolean; noise: string }[] }>('/issuers')
+  const issuers = useSWR<{ items: Issuer[] }>('/issuers')
+  const [editing, setEditing] = useState<Issuer | null>(null)
   return (
     <section>
       <h2 className="font-bold">Issuers of part numbers</h2>
@@ -163,6 +173,7 @@ function Issuers() {
             <th className="py-1">Issuer</th>
             <th>Case counts</th>
             <th>Noise</th>
+            <th aria-label="Actions" />
           </tr>
         </thead>
         <tbody>
@@ -171,6 +182,11 @@ function Issuers() {
               <td className="figure py-1">{issuer.name}</td>
               <td>{issuer.upper ? 'no' : 'yes'}</td>
               <td className="figure">{[...issuer.noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  ')}</td>
+              <td className="text-right">
+                <Button tone="quiet" aria-label={`Change ${issuer.name}`} onClick={() => setEditing(issuer)}>
+                  Change
+                </Button>
+              </td>
             </tr>
           ))}
         </tbody>
@@ -188,6 +204,26 @@ function Issuers() {
           submit={async ({ noise, ...values }) => void (await api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }), await refresh())}
         />
       </Folded>
+      {editing && (
+        <Dialog open onOpenChange={() => setEditing(null)} title={`How ${editing.name} writes its numbers`}>
+          <Form
+            id={`issuer-${editing.id}`}
+            columns={1}
+            fields={[
+              { name: 'name', label: 'Name', type: 'text', required: true },
+              { name: 'marks', label: 'Marks that are noise, beside the space', type: 'text', hint: 'Every number of this issuer is spelled anew' },
+              { name: 'upper', label: 'Case does not count', type: 'check' },
+            ]}
+            initial={{ ...editing, marks: editing.noise.trim() }}
+            action="Save"
+            submit={async ({ marks, ...values }) => {
+              await api.patch(`/issuers/${editing.id}`, { version: editing.version, ...values, noise: ` ${marks ?? ''}` })
+              await refresh()
+              setEditing(null)
+            }}
+          />
+        </Dialog>
+      )}
     </section>
   )
 }

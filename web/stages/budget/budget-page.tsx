@@ -59,7 +59,7 @@ function Sheet({ page, totals }: { page: BudgetPage; totals: NonNullable<BudgetP
               <th className="py-1 pl-4">Line</th>
               <th>Place</th>
               <th>From</th>
-              <th className="text-right">{currency}</th>
+              <th className="pr-4 text-right">{currency}</th>
             </tr>
           </thead>
           <tbody>
@@ -68,7 +68,7 @@ function Sheet({ page, totals }: { page: BudgetPage; totals: NonNullable<BudgetP
                 <td className="py-1.5 pl-4">{line.words}</td>
                 <td className="text-steel">{line.group}</td>
                 <td className="text-steel">{line.from}</td>
-                <td className="text-right">
+                <td className="pr-4 text-right">
                   <Money minor={line.minor} currency={currency} />
                 </td>
               </tr>

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { type Claim, claimSchema } from '../quantity/claim.ts'
+import type { Claim } from '../quantity/claim.ts'
 import { compileField, type Field, type FieldWords } from './field.ts'
 
 export type Looks = 'forward' | 'rearward'
@@ -20,14 +20,6 @@ export interface Part {
   readonly name: string
   readonly ports: readonly Port[]
 }
-
-export const portSchema = z.object({
-  id: z.string(),
-  kind: z.string(),
-  slot: z.string(),
-  looks: z.enum(['forward', 'rearward']).optional(),
-  claims: z.record(z.string(), z.array(claimSchema)),
-})
 
 export interface PortHead {
   readonly id: string

@@ -1,5 +1,4 @@
-import { z } from 'zod'
-import { GRADES, type Grade, strength } from './grade.ts'
+import { type Grade, strength } from './grade.ts'
 
 /** One value of one field and where it came from. Values are in stored units (mm, N·m, kg, degrees, rev/min). */
 export interface Claim {
@@ -18,19 +17,6 @@ export interface Claim {
   /** What the person wrote. */
   readonly typed?: string
 }
-
-export const claimSchema = z.object({
-  id: z.string(),
-  value: z.unknown(),
-  plusMinus: z.number().nonnegative().optional(),
-  grade: z.enum(GRADES),
-  method: z.string().optional(),
-  source: z.string().optional(),
-  by: z.string().optional(),
-  on: z.string().optional(),
-  specimen: z.string().optional(),
-  typed: z.string().optional(),
-})
 
 export interface ChosenClaim {
   readonly claim: Claim

@@ -20,8 +20,6 @@ export interface BuiltModel {
   readonly model: SparseModel
   /** Reads a 0/1 solution back. */
   readonly read: (values: ArrayLike<number>) => Selection
-  /** Writes a selection as a 0/1 start. */
-  readonly write: (selection: Selection, shipping: ReadonlyMap<string, string>) => Float64Array
 }
 
 class Rows {
@@ -109,7 +107,6 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
     )
   // suppliers
   const y = new Map<string, number>()
-  const tau = new Map<string, { id: string; column: number }[]>()
   for (const supplier of problem.suppliers) {
     const sold = [...x.values()].filter((option) => option.supplier === supplier.id)
     const kits = [...z.values()].filter((bundle) => bundle.supplier === supplier.id)
@@ -139,8 +136,7 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
     const choices = shippingOf(supplier)
       .map((choice) => ({ choice, from: threshold(choice.fromMinor), cap: capOf(choice.upToG) }))
       .filter(({ from }) => from <= mostValue)
-    const columns = choices.map(({ choice, from, cap }) => ({ id: choice.id, from, cap, column: column(choice.chargeMinor) }))
-    tau.set(supplier.id, columns)
+    const columns = choices.map(({ choice, from, cap }) => ({ from, cap, column: column(choice.chargeMinor) }))
     rows.add([...columns.map((one): [number, number] => [one.column, 1]), [used, -1]], 0, 0)
     if (columns.some((one) => one.from > 0))
       rows.add(
@@ -213,20 +209,5 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
       items: new Set([...u].filter(([, item]) => isOne(values, item.column)).map(([id]) => id)),
       skipped: new Set([...h].filter(([, skip]) => isOne(values, skip)).map(([id]) => id)),
     }),
-    write: (selection, shipping) => {
-      const start = new Float64Array(cost.length)
-      for (const [id, option] of x) if (selection.candidates.has(id)) start[option.column] = 1
-      for (const [id, bundle] of z) if (selection.bundles.has(id)) start[bundle.column] = 1
-      for (const [id, item] of u) if (selection.items.has(id)) start[item.column] = 1
-      for (const [id, skip] of h) if (selection.skipped.has(id)) start[skip] = 1
-      for (const [supplier, used] of y) {
-        const choice = shipping.get(supplier)
-        if (choice === undefined) continue
-        start[used] = 1
-        const tier = tau.get(supplier)?.find((one) => one.id === choice)
-        if (tier) start[tier.column] = 1
-      }
-      return start
-    },
   }
 }

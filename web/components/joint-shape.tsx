@@ -1,8 +1,6 @@
 import type { Code } from '../../core/joints/verdict.ts'
 import { VERDICT_WORDS } from '../../core/joints/words.ts'
-import type { Grade } from '../../core/quantity/grade.ts'
-
-const WEAK: readonly (Grade | null)[] = ['assumed', 'heard', 'catalogue']
+import { type Grade, isWeak } from '../../core/quantity/grade.ts'
 
 /**
  * Two faces meeting, drawn so that the verdict explains itself; the word is its accessible name, and visible where asked.
@@ -11,14 +9,14 @@ const WEAK: readonly (Grade | null)[] = ['assumed', 'heard', 'catalogue']
 export function JointShape({ code, evidence = null, closed = null, word = false }: { code: Code; evidence?: Grade | null; closed?: Code | null; word?: boolean }) {
   const words = VERDICT_WORDS[code].word
   const closing = closed !== null && closed !== code
-  const label = `${words}${closing ? `, closed: ${VERDICT_WORDS[closed].word}` : ''}${WEAK.includes(evidence) && evidence ? `, ${evidence} only` : ''}`
+  const label = `${words}${closing ? `, closed: ${VERDICT_WORDS[closed].word}` : ''}${evidence && isWeak(evidence) ? `, ${evidence} only` : ''}`
   return (
     <span className="inline-flex items-center gap-1.5">
       <svg viewBox="0 0 22 16" width="22" height="16" role="img" aria-label={label}>
         <title>{label}</title>
         <Drawing code={code} />
         {closing && <circle cx="11" cy="1.6" r="1.6" fill="var(--color-ink)" />}
-        {WEAK.includes(evidence) && <line x1="1" y1="15.2" x2="21" y2="15.2" stroke="var(--color-ink)" strokeWidth="1" strokeDasharray="1.5 2" />}
+        {evidence && isWeak(evidence) && <line x1="1" y1="15.2" x2="21" y2="15.2" stroke="var(--color-ink)" strokeWidth="1" strokeDasharray="1.5 2" />}
       </svg>
       {word && <span>{words}</span>}
     </span>

@@ -2,7 +2,7 @@ import clsx from 'clsx'
 import type { ButtonHTMLAttributes, ReactNode } from 'react'
 import { Link } from 'react-router'
 import { printMoney } from '../../core/money/money.ts'
-import { GRADES, type Grade } from '../../core/quantity/grade.ts'
+import { GRADES, type Grade, isWeak } from '../../core/quantity/grade.ts'
 import { ApiProblem } from '../api/client.ts'
 
 export function Button({ tone = 'plain', className, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: 'plain' | 'main' | 'quiet' }) {
@@ -52,11 +52,7 @@ const GRADE_WORDS = Object.fromEntries(GRADES.map((grade) => [grade, grade.charA
 
 /** Grade in words; weak grades are underlined with dots. */
 export const GradeWord = ({ grade }: { grade: Grade | null }) =>
-  grade === null ? (
-    <span className="text-steel">–</span>
-  ) : (
-    <span className={clsx(GRADES.indexOf(grade) <= 2 && 'underline decoration-dotted underline-offset-4')}>{GRADE_WORDS[grade]}</span>
-  )
+  grade === null ? <span className="text-steel">–</span> : <span className={clsx(isWeak(grade) && 'underline decoration-dotted underline-offset-4')}>{GRADE_WORDS[grade]}</span>
 
 /** An empty state teaches with one sentence and one action. */
 export const Empty = ({ children, action }: { children: ReactNode; action?: ReactNode }) => (

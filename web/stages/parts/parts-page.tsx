@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
+import { isWeak } from '../../../core/quantity/grade.ts'
 import { api } from '../../api/client.ts'
 import { act, removeWithUndo, useBuild, usePairing, useParts } from '../../api/hooks.ts'
 import type { PartLine, PartsList } from '../../api/types.ts'
@@ -18,7 +19,7 @@ const FILTERS = [
   {
     id: 'weak',
     words: 'Weak evidence',
-    holds: (line: PartLine) => ['assumed', 'heard', 'catalogue'].includes(line.source?.evidence ?? '') || (line.source?.confirm.length ?? 0) > 0,
+    holds: (line: PartLine) => (line.source?.evidence != null && isWeak(line.source.evidence)) || (line.source?.confirm.length ?? 0) > 0,
   },
   { id: 'waits', words: 'Waits', holds: (line: PartLine) => line.waits !== 'nothing' },
   { id: 'dear', words: 'Dear', holds: (line: PartLine) => (line.costMinor ?? line.estimateMinor ?? 0) >= 10_000 },

@@ -38,3 +38,17 @@ export function budget(input: BudgetInput): Budget {
     againstRepairMinor: input.likeForLikeMinor === null ? null : likelyMinor - input.likeForLikeMinor,
   }
 }
+
+/** The totals of one build as they are shown, with what they were made from. */
+export interface BuildTotals extends Budget {
+  readonly currency: string
+  readonly contingency: number
+  readonly likeForLikeMinor: number | null
+  readonly planMinor: number | null
+  readonly planStatus: string | null
+  readonly planIsCurrent: boolean
+  readonly proven: string | null
+  readonly taskHours: number
+  readonly pairing: string | null
+  readonly open: number
+}

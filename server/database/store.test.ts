@@ -109,6 +109,7 @@ test('every table named is there, with a version, and refers only to tables name
   }
 })
 
-test('opening a database again changes nothing in it', async () => {
-  expect(await knex.migrate.latest()).toEqual([2, []].map((one, i) => (i === 0 ? expect.any(Number) : one)))
+test('a database that is up to date has no migration left to run', async () => {
+  const [, run] = await knex.migrate.latest()
+  expect(run).toEqual([])
 })

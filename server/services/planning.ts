@@ -1,7 +1,7 @@
 import { createHash } from 'node:crypto'
 import { kindGroup, kindWords } from '../../core/identity/part-kinds.ts'
 import { jointNamed } from '../../core/joints/index.ts'
-import { type Budget, budget } from '../../core/money/budget.ts'
+import { type BuildTotals, budget } from '../../core/money/budget.ts'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
@@ -139,21 +139,8 @@ export async function decide(
   })
 }
 
-export interface BudgetView extends Budget {
-  readonly currency: string
-  readonly contingency: number
-  readonly likeForLikeMinor: number | null
-  readonly planMinor: number | null
-  readonly planStatus: string | null
-  readonly planIsCurrent: boolean
-  readonly proven: string | null
-  readonly taskHours: number
-  readonly pairing: string | null
-  readonly open: number
-}
-
 /** Totals of a build: the header's and the budget's. Nothing is shown before it is computed: without a plan, no total. */
-export function totals(plan: Planned): BudgetView | null {
+export function totals(plan: Planned): BuildTotals | null {
   if (!plan.run || !plan.plan) return null
   const { build } = plan.view
   const solved = plan.plan.detail as Plan

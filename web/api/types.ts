@@ -1,6 +1,6 @@
 import type { NumberVerdict } from '../../core/identity/supersession.ts'
 import type { Code, Task, Verdict } from '../../core/joints/verdict.ts'
-import type { Budget } from '../../core/money/budget.ts'
+import type { BuildTotals } from '../../core/money/budget.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { Strip } from '../../core/pairing/strip.ts'
 import type { Grade } from '../../core/quantity/grade.ts'
@@ -29,25 +29,13 @@ export interface Build extends Versioned {
   readonly maxDonors: number | null
 }
 
-export interface Totals extends Budget {
-  readonly currency: string
-  readonly contingency: number
-  readonly likeForLikeMinor: number | null
-  readonly planMinor: number | null
-  readonly planStatus: string | null
-  readonly planIsCurrent: boolean
-  readonly proven: string | null
-  readonly taskHours: number
-  readonly open: number
-}
-
 export interface BuildHeader {
   readonly build: Build
   readonly recipient: string | null
   readonly pairing: string | null
   readonly engineId: string | null
   readonly transmissionId: string | null
-  readonly totals: Totals | null
+  readonly totals: BuildTotals | null
   readonly open: Readonly<Record<'brief' | 'pairing' | 'parts' | 'sourcing', number>>
   readonly next: { readonly words: string; readonly stage: string }
 }
@@ -191,7 +179,7 @@ export interface JobView {
 }
 
 export interface BudgetPage {
-  readonly totals: Totals | null
+  readonly totals: BuildTotals | null
   readonly lines: readonly { readonly words: string; readonly group: string; readonly source: string; readonly from: string; readonly minor: number }[]
   readonly byGroup: readonly { readonly name: string; readonly minor: number }[]
   readonly bySource: readonly { readonly name: string; readonly minor: number }[]

@@ -1,35 +1,15 @@
-import { spawn } from 'node:child_process'
 import { mkdtempSync, readFileSync } from 'node:fs'
-import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { gzipSync } from 'node:zlib'
 import { median, type Row } from './row.ts'
-
-const freePort = (): Promise<number> =>
-  new Promise((found) => {
-    const probe = createServer().listen(0, '127.0.0.1', () => {
-      const { port } = probe.address() as { port: number }
-      probe.close(() => found(port))
-    })
-  })
+import { serve } from './served.ts'
 
 /** From process start to the first healthy answer, data made before. */
 async function coldStart(data: string): Promise<number> {
-  const port = await freePort()
-  const from = performance.now()
-  const child = spawn(process.execPath, ['dist/server/main.js'], { env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data }, stdio: 'ignore' })
-  while (
-    !(await fetch(`http://127.0.0.1:${port}/api/health`).then(
-      (answer) => answer.ok,
-      () => false,
-    ))
-  )
-    await new Promise((done) => setTimeout(done, 5))
-  const seconds = (performance.now() - from) / 1000
-  child.kill('SIGTERM')
-  await new Promise((done) => child.once('exit', done))
-  return seconds
+  const served = await serve(data)
+  await served.stop()
+  return served.seconds
 }
 
 export async function benchStart(): Promise<Row[]> {

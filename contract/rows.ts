@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { isPartKind } from '../core/identity/part-kinds.ts'
 import { isCurrency } from '../core/money/money.ts'
 import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
+import { isStopper } from '../core/pairing/stoppers.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { wirePortSchema } from './wire.ts'
 
@@ -53,6 +54,8 @@ export const claimInput = z.strictObject({
   field: z.string().min(1).max(60),
   typed: z.string().min(1, 'Type what was measured.').max(20_000).optional(),
   value: z.unknown().optional(),
+  /** What a comma in `typed` means to whoever typed it. */
+  decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
   plusMinus: z.number().nonnegative().nullish(),
   method: z.string().nullish(),
   grade: z.enum(GRADES).default('measured'),
@@ -63,6 +66,8 @@ export const claimInput = z.strictObject({
   build: id.nullish(),
   thisVeryPart: z.boolean().default(false),
 })
+
+export const personInput = z.strictObject({ id: id.optional(), name, decimal: z.enum(['ask', 'point', 'comma']).default('ask') })
 
 export const supplierInput = z.strictObject({
   id: id.optional(),
@@ -104,7 +109,10 @@ export const donorInput = z.strictObject({
   currency: currencySchema,
   priceMinor: amount.default(0),
   fetchMinor: amount.default(0),
+  repairMinor: amount.default(0),
+  missingMinor: amount.default(0),
   disposalMinor: amount.default(0),
+  storageMinor: amount.default(0),
   scrapMinor: amount.default(0),
   saleFee: z
     .number()
@@ -159,6 +167,70 @@ export const buildInput = z.strictObject({
   maxSuppliers: z.number().int().positive().nullish(),
   maxDonors: z.number().int().nonnegative().nullish(),
 })
+const chosenPart = z
+  .strictObject({
+    /** A part of the catalogue; or a type template, with or without a pattern family; or a family alone. */
+    partId: id.nullish(),
+    template: z.string().max(80).nullish(),
+    family: z.string().trim().min(1).max(80).nullish(),
+    name: z.string().trim().max(120).nullish(),
+    /** The vehicle has it already. */
+    isRecipients: z.boolean().default(false),
+  })
+  .nullish()
+const stopperSays = z.enum(['yes', 'no', 'unknown'])
+const stopperId = z.string().refine(isStopper, 'Not one of the twelve questions.')
+
+export const startInput = z.strictObject({
+  name,
+  currency: currencySchema,
+  recipient: chosenPart,
+  tyre: z.string().trim().max(40).nullish(),
+  massKg: z.number().positive('A mass is more than 0.').max(60_000, 'More than 60 t is no road vehicle.').nullish(),
+  engine: chosenPart,
+  transmission: chosenPart,
+  transfer: chosenPart,
+  use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).nullish(),
+  labourRateMinor: amount.default(0),
+  mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).default([]),
+  stoppers: z.partialRecord(stopperId, stopperSays).default({}),
+  saidBy: text.nullish(),
+})
+export const stopperInput = z.strictObject({ question: stopperId, says: stopperSays, saidBy: text.nullish() })
+export const jointClaimInput = z
+  .strictObject({
+    subject: z.enum(['joint', 'kit', 'build']),
+    joint: z.string().max(60).nullish(),
+    engineId: id.nullish(),
+    transmissionId: id.nullish(),
+    engineFamily: z.string().trim().min(1).max(80).nullish(),
+    transmissionFamily: z.string().trim().min(1).max(80).nullish(),
+    kitId: id.nullish(),
+    says: z.enum(['yes', 'no']),
+    grade: z.enum(GRADES),
+    sentence: text.nullish(),
+    source: text.nullish(),
+    saidBy: text.nullish(),
+    day: day.nullish(),
+    distanceKm: z.number().nonnegative().max(5e6).nullish(),
+    changes: text.nullish(),
+    known: z.number().int().positive().max(1e6).nullish(),
+  })
+  .refine(
+    (claim) => Boolean(claim.engineId ?? claim.engineFamily) && Boolean(claim.transmissionId ?? claim.transmissionFamily),
+    'Say of which engine and which transmission, by part or by family.',
+  )
+  .refine((claim) => (claim.subject === 'kit') === Boolean(claim.kitId), { path: ['kitId'], message: 'A claim on a kit names the kit; others do not.' })
+
+export const sheetInput = z.strictObject({
+  answers: z
+    .record(
+      z.string().min(1).max(200),
+      z.strictObject({ value: z.string().max(2000), at: z.iso.datetime('Say when it was answered, in UTC.'), by: z.string().max(120).nullable() }),
+    )
+    .refine((answers) => Object.keys(answers).length <= 300, 'At most 300 answers at once.'),
+})
+
 /** Every field optional, without defaults: what is absent stays as it is. */
 const patchOf = <S extends z.ZodRawShape>(shape: S) =>
   z.strictObject({
@@ -172,6 +244,7 @@ const patchOf = <S extends z.ZodRawShape>(shape: S) =>
 export const buildPatch = patchOf(buildInput.shape)
 export const supplierPatch = patchOf(supplierInput.shape)
 export const issuerPatch = patchOf(issuerInput.shape)
+export const personPatch = z.strictObject({ version, name: name.optional(), decimal: z.enum(['ask', 'point', 'comma']).optional() })
 export const ratePatch = patchOf(rateInput.shape)
 export const kitPatch = patchOf(kitInput.shape)
 export const donorPatch = patchOf(donorInput.shape)
@@ -181,7 +254,7 @@ export const couplingChoiceInput = z.strictObject({ engineId: id, transmissionId
 export const couplingKitInput = z.strictObject({ engineId: id, transmissionId: id, kitId: id })
 export const decisionInput = z.strictObject({
   needId: z.string().min(1),
-  act: z.enum(['drop', 'price', 'estimate', 'keep']),
+  act: z.enum(['drop', 'price', 'estimate', 'keep', 'confirm']),
   priceMinor: amount.nullish(),
   source: text.nullish(),
   note: text.nullish(),
@@ -189,4 +262,4 @@ export const decisionInput = z.strictObject({
 export const lockInput = z
   .strictObject({ way: z.enum(['in', 'out']), candidate: z.string().nullish(), bundle: z.string().nullish(), supplierId: id.nullish() })
   .refine((lock) => [lock.candidate, lock.bundle, lock.supplierId].filter(Boolean).length === 1, 'Lock one offer, bundle or supplier.')
-export const settingsInput = z.strictObject({ lengthUnit: z.enum(['mm', 'in']).optional(), tolerances: z.record(z.string(), z.number().finite().nullable()).optional() })
+export const settingsInput = z.strictObject({ units: z.record(z.string(), z.string()).optional(), tolerances: z.record(z.string(), z.number().finite().nullable()).optional() })

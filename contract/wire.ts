@@ -15,6 +15,8 @@ export const statedSchema = z.strictObject({
   plusMinus: z.number().nonnegative().optional(),
   method: z.enum(methodIds).optional(),
   grade: z.enum(GRADES).optional(),
+  /** What the person wrote, kept beside the value. */
+  typed: z.string().max(20_000).optional(),
 })
 
 const fieldSchema = z.union([statedSchema, z.array(statedSchema).min(1).max(50)])
@@ -87,6 +89,7 @@ export function toCorePort(port: WirePort, id: string): Port {
           grade: one.grade ?? 'heard',
           ...(one.plusMinus === undefined ? {} : { plusMinus: one.plusMinus }),
           ...(one.method === undefined ? {} : { method: one.method }),
+          ...(one.typed === undefined ? {} : { typed: one.typed }),
         }),
       ),
     ]),

@@ -22,10 +22,10 @@ export class DocumentWriter {
     kind: string,
     slot: string,
     values: Row,
-    { grade = 'maker', looks, by, source }: { grade?: Grade; looks?: string; by?: string; source?: string } = {},
+    { grade = 'maker', looks, by, source, method }: { grade?: Grade; looks?: string; by?: string; source?: string; method?: string } = {},
   ): string {
     const id = this.add('port', { id: `${part}/${kind}/${slot}`, partId: part, kind, slot, looks })
-    for (const [field, value] of Object.entries(values)) this.claim(id, field, value, grade, { by, source })
+    for (const [field, value] of Object.entries(values)) this.claim(id, field, value, grade, { by, source, method: typeof value === 'number' ? method : undefined })
     return id
   }
 

@@ -1,6 +1,6 @@
 import { DocumentWriter } from './document.ts'
 import { donors, kits, market } from './market.ts'
-import { adapters, trains } from './train.ts'
+import { adapters, discOf, trains } from './train.ts'
 
 /**
  * The invented shop Skerry Works and its build Lantern, as one document in the export format. Deterministic.
@@ -13,13 +13,14 @@ export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; t
   adapters(doc)
   // The disc Marlund superseded: the old number stands on the gearbox's own disc, the new one is what is sold.
   doc.part('marlund-4-disc-20', 'disc', 'Marlund clutch disc 200, later')
-  doc.port('marlund-4-disc-20', 'disc-hub', 'main', { startMm: -6, endMm: 18 })
+  doc.port('marlund-4-disc-20', 'disc-hub', 'main', discOf(-6, 18))
   market(doc, 500 * scale, 150 * scale)
   kits(doc)
   donors(doc)
   numbers(doc)
   measurements(doc)
   lantern(doc)
+  people(doc)
   return { format: 'junket-build', version: 1, tables: doc.tables }
 }
 
@@ -37,6 +38,26 @@ function recipients(doc: DocumentWriter): void {
     ['rearAxleMm', 2640],
   ] as const)
     doc.claim('packet/outline/main', field, mm, 'measured', { by: 'Ida', method: 'tape-bay', day: '2026-10-03' })
+  // The old train sits on these: its pads 250 ahead of the block face, its gearbox pad 500 behind the separator's 1.5.
+  doc.port('packet', 'chassis-pads', 'main', { crankAboveMm: 40, spreadMm: 480, angleDeg: 45, thread: 'M10x1.5', captive: true }, { grade: 'measured', by: 'Bram', method: 'rule' })
+  doc.port(
+    'packet',
+    'crossmember',
+    'main',
+    { alongMm: 752, belowMm: 85, spacingMm: 80, slotMm: 6, thread: 'M10x1.5', mayMove: true },
+    { grade: 'measured', by: 'Bram', method: 'tape-shaft' },
+  )
+  const under = doc.port('packet', 'under-engine', 'main', {})
+  doc.claim(
+    under,
+    'zones',
+    [
+      { fromMm: -130, toMm: -90, depthMm: 150, moving: true, name: 'tie rod' },
+      { fromMm: -40, toMm: 40, depthMm: 120, name: 'crossmember' },
+    ],
+    'measured',
+    { by: 'Ida', method: 'tape-bay', day: '2026-10-03' },
+  )
   doc.part('lugger', 'vehicle', '1984 Kessarn Lugger pickup', { fromYear: 1984, toYear: 1984 })
   doc.port('lugger', 'axle', 'rear', { ratio: 3.9, ladenKg: 1500 }, { grade: 'catalogue' })
   doc.port('lugger', 'tyre', 'rear', { marking: '195/75R15' }, { grade: 'catalogue' })
@@ -111,4 +132,53 @@ function lantern(doc: DocumentWriter): void {
     void doc.add('decision', { id: `decision-${needId.replaceAll('/', '-')}`, buildId: 'lantern', needId, act, priceMinor, source })
   price('propshaft/driveline/main', 'estimate', 38000, 'Last two builds')
   price('papers/papers/main', 'estimate', 9000, 'Registration office, by telephone')
+}
+
+/** Who works there, what they answered and heard, and a donor's sheet begun on a tablet. */
+function people(doc: DocumentWriter): void {
+  for (const [id, name, decimal] of [
+    ['person-bram', 'Bram', 'comma'],
+    ['person-ida', 'Ida', 'comma'],
+    ['person-tove', 'Tove', 'ask'],
+  ])
+    doc.add('person', { id, name, decimal })
+  const says = { 'pilot-bore': 'yes', 'crank-sensor': 'unknown', 'sump-end': 'yes', rotation: 'yes', 'starter-side': 'yes', papers: 'yes', law: 'unknown' }
+  for (const [question, answer] of Object.entries(says))
+    doc.add('jointClaim', { id: `stopper-${question}`, buildId: 'lantern', subject: 'stopper', question, says: answer, grade: 'heard', saidBy: 'Ida', day: '2026-10-02' })
+  doc.add('jointClaim', {
+    id: 'claim-club-van',
+    subject: 'build',
+    engineId: 'quill-late',
+    transmissionId: 'marlund-4',
+    says: 'yes',
+    grade: 'heard',
+    sentence: 'A van of the ferry club runs this pair.',
+    source: 'Told at the ferry, a photo promised',
+    saidBy: 'Tove',
+    day: '2026-09-20',
+    distanceKm: 41000,
+    changes: 'Home-made plate, sump turned',
+    known: 1,
+  })
+  const at = '2026-10-14T09:20:00.000Z'
+  const answers: Record<string, string> = {
+    'papers-in-hand': 'yes',
+    'engine-number': 'WK2 0417 883',
+    'number-agrees': 'yes',
+    'why-sold': 'Frame failed inspection',
+    'starts-cold': 'yes',
+    'runs-even': 'yes',
+    'oil-pressure': '1.4 bar',
+    'gear-2': 'no',
+    'hit-front': 'no',
+    'hit-rear': 'yes',
+    'dry-under': 'yes',
+    'has:starter/coupling/main': 'no',
+  }
+  doc.add('donorSheet', {
+    id: 'sheet-donor-1',
+    buildId: 'lantern',
+    donorId: 'donor-1',
+    answers: Object.fromEntries(Object.entries(answers).map(([id, value]) => [id, { value, at, by: 'Bram' }])),
+  })
 }

@@ -244,19 +244,33 @@ export function donors(doc: DocumentWriter): void {
   const donor = (
     id: string,
     name: string,
-    money: readonly [price: number, fetch: number, disposal: number, scrap: number],
+    money: readonly [price: number, fetch: number, disposal: number, scrap: number, repair?: number, missing?: number, storage?: number],
     items: readonly (readonly [part: string, quantity: number, strip: number, sale: number, chance: number, selling: number])[],
     note?: string,
   ): void => {
-    const [priceMinor, fetchMinor, disposalMinor, scrapMinor] = money
-    doc.add('donor', { id, name, place: 'Outer island', currency: 'EUR', priceMinor, fetchMinor, disposalMinor, scrapMinor, saleFee: 1 / 6, note })
+    const [priceMinor, fetchMinor, disposalMinor, scrapMinor, repairMinor = 0, missingMinor = 0, storageMinor = 0] = money
+    doc.add('donor', {
+      id,
+      name,
+      place: 'Outer island',
+      currency: 'EUR',
+      priceMinor,
+      fetchMinor,
+      disposalMinor,
+      scrapMinor,
+      repairMinor,
+      missingMinor,
+      storageMinor,
+      saleFee: 1 / 6,
+      note,
+    })
     for (const [i, [partId, quantity, stripHours, saleMinor, chance, sellingHours]] of items.entries())
       doc.add('donorItem', { id: `${id}-${i + 1}`, donorId: id, partId, quantity, stripHours, saleMinor, chance, sellingHours, held: false })
   }
   donor(
     'donor-1',
     'Kessarn Pinnace saloon 1994, rust',
-    [52000, 9000, 0, 12000],
+    [52000, 9000, 0, 12000, 3500, 0, 2000],
     [
       ['wick-2', 1, 6, 60000, 0.5, 2],
       ['wick-2-flywheel', 1, 0.5, 9000, 0.4, 0.5],
@@ -267,7 +281,7 @@ export function donors(doc: DocumentWriter): void {
     ],
     'Frame rotten, engine dry; started and driven',
   )
-  donor('donor-2', 'Bare Wick 2nd engine', [31000, 6000, 0, 0], [['wick-2', 1, 0, 30000, 0.5, 1]], 'No loom, no starter, no brackets')
+  donor('donor-2', 'Bare Wick 2nd engine', [31000, 6000, 0, 0, 4000, 46000], [['wick-2', 1, 0, 30000, 0.5, 1]], 'No loom, no starter, no brackets')
   donor(
     'donor-3',
     'Kessarn Pinnace saloon 1988, front hit',

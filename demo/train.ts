@@ -22,8 +22,12 @@ interface EngineOf {
   readonly ownerId?: string
   readonly separator?: number
   readonly automatic?: boolean
-  /** Pilot bore left unmeasured. */
+  /** Pilot bore, mounts and sump left unmeasured. */
   readonly unmeasured?: boolean
+  /** Its mount pads: from the block face, below the crank, across. */
+  readonly pads?: readonly [along: number, below: number, spread: number]
+  /** Where its deep part starts and ends behind the block face, and how deep it is. */
+  readonly pan?: readonly [from: number, to: number, depth: number]
 }
 
 const M10: Omit<Crank, 'count' | 'circleMm' | 'registerMm'> = { thread: 'M10x1.25' }
@@ -32,12 +36,16 @@ const M10: Omit<Crank, 'count' | 'circleMm' | 'registerMm'> = { thread: 'M10x1.2
 const SHAFT = { mouthToBottom: 30.7, tip: -16.7, noseEnd: 3.3, splineStart: 17.3, splineEnd: 72.3, bearingGap: 2.8, pinion: 20.2 }
 const WHEEL = { clutchFace: 28, ringRear: 18, ringWidth: 10, holes: 10.2 }
 
+const OIL = { wanted: 4, held: 4.2 }
+/** Splines of every invented clutch and its shaft, as a shop says them; the disc's carrier and the bolt heads clear. */
+const DISC = { splines: 23, hub: 25.65, shaft: 25.4, form: 'involute', carrier: 8, boltHead: 7 }
+
 const even = (count: number): number[] => Array.from({ length: count }, (_, i) => (360 / count) * i)
 
 /** Makes an engine with the coupling parts that came with it. */
 function engine(doc: DocumentWriter, e: EngineOf): void {
   doc.part(e.id, 'engine', e.name, { fromYear: e.years[0], toYear: e.years[1], ownerId: e.ownerId })
-  doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2] })
+  doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2], oilL: OIL.wanted })
   doc.port(e.id, 'face', 'rear', { ...tapped(e.pattern), outline: outlineOf(e.pattern) }, { looks: 'rearward' })
   doc.port(e.id, 'crank-flange', 'main', {
     proudMm: e.flange,
@@ -65,9 +73,14 @@ function engine(doc: DocumentWriter, e: EngineOf): void {
     balance: 'zero',
     ...(e.automatic ? {} : { clutchFaceMm: WHEEL.clutchFace }),
   })
-  doc.port(`${e.id}-${wheel}`, 'flange-bolts', 'main', { thread: e.crank.thread, lengthMm: 25, clampedMm: 12, headMm: 17 })
+  doc.port(`${e.id}-${wheel}`, 'flange-bolts', 'main', { thread: e.crank.thread, lengthMm: 25, clampedMm: 12, headMm: 17, headTallMm: DISC.boltHead })
   doc.port(`${e.id}-${wheel}`, 'ring', 'main', { nearMm: WHEEL.ringRear, widthMm: WHEEL.ringWidth })
   doc.port(`${e.id}-${wheel}`, 'ratings', 'speed', { speedRpm: e.torque[2] + 1200 })
+  if (e.automatic) {
+    doc.port(e.id, 'converter-bore', 'main', { boreMm: 42.05, depthMm: 20 })
+    doc.port(`${e.id}-${wheel}`, 'flex-pads', 'main', { heightMm: 7.5, angles: even(3), circleMm: 250, holeMm: 10.4, thickMm: 3, boltThread: 'M10x1.5', boltMm: 14 })
+  }
+  seat(doc, e)
   if (e.separator) {
     doc.part(`${e.id}-separator`, 'separator', `${e.name} separator plate`, { ownerId: e.id })
     doc.port(`${e.id}-separator`, 'plate', 'main', { thicknessMm: e.separator })
@@ -76,6 +89,27 @@ function engine(doc: DocumentWriter, e: EngineOf): void {
     doc.part(`${e.id}-pilot`, 'pilot', `${e.name} pilot bearing`, { ownerId: e.id })
     doc.port(`${e.id}-pilot`, 'pilot-piece', 'main', { type: 'bearing', outerMm: 25.018, boreMm: e.nose + 0.015, widthMm: 12, depthMm: 1 })
   }
+}
+
+/** How the engine sits, and its pan by zone. */
+function seat(doc: DocumentWriter, { id, size, pads, pan }: EngineOf): void {
+  if (pads)
+    doc.port(
+      id,
+      'engine-pads',
+      'main',
+      { alongMm: pads[0], belowMm: pads[1], spreadMm: pads[2], angleDeg: 45, thread: 'M10x1.5' },
+      { grade: 'measured', by: 'Bram', method: 'rule' },
+    )
+  if (!pan) return
+  const [from, to, depth] = pan
+  const zones = [
+    { fromMm: -size[0], toMm: from, depthMm: 105 },
+    { fromMm: from, toMm: to, depthMm: depth },
+    { fromMm: to, toMm: 0, depthMm: 105 },
+  ].filter((zone) => zone.toMm > zone.fromMm)
+  const port = doc.port(id, 'sump', 'main', { dropMm: 50, coverMm: 70, pickupMm: 40, baffled: true, capacityL: OIL.held })
+  doc.claim(port, 'zones', zones, 'measured', { by: 'Bram', method: 'rule' })
 }
 
 interface BoxOf {
@@ -93,7 +127,20 @@ interface BoxOf {
   readonly clutch: readonly [fingers: number, hubStart: number, hubEnd: number]
   readonly ownerId?: string
   readonly automatic?: boolean
+  /** Its mount pad: behind the bell face, below the shaft. */
+  readonly mount?: readonly [along: number, below: number]
 }
+
+/** A disc hub from the clutch face, with the splines of its shaft. */
+export const discOf = (startMm: number, endMm: number) => ({
+  startMm,
+  endMm,
+  splines: DISC.splines,
+  majorMm: DISC.hub,
+  form: DISC.form,
+  marked: 'gearbox side',
+  carrierMm: DISC.carrier,
+})
 
 /** Makes a gearbox with the clutch and starter that came with it. */
 function gearbox(doc: DocumentWriter, g: BoxOf): void {
@@ -106,16 +153,35 @@ function gearbox(doc: DocumentWriter, g: BoxOf): void {
   doc.port(g.id, 'ratings', 'speed', { speedRpm: g.speedRpm })
   doc.port(g.id, 'original-stack', 'main', { flangeMm: flange, platesMm: plates, spacersMm: 0 })
   doc.port(g.id, 'outline', 'main', { bellMm: g.size[0], lengthMm: g.size[1], heightMm: g.size[2] }, { grade: 'catalogue' })
+  if (g.mount)
+    doc.port(g.id, 'mount-pad', 'main', { alongMm: g.mount[0], belowMm: g.mount[1], spacingMm: 80, thread: 'M10x1.5' }, { grade: 'measured', by: 'Bram', method: 'rule' })
   doc.part(`${g.id}-starter`, 'starter', `${g.name} starter`, { ownerId: g.id })
   doc.port(`${g.id}-starter`, 'starter', 'main', { mount: 'bell', pinionMm: behind(SHAFT.pinion), throwMm: 12, way: 'forward' })
   if (g.automatic) {
     doc.part(`${g.id}-converter`, 'converter', `${g.name} converter`, { ownerId: g.id })
+    doc.port(`${g.id}-converter`, 'converter', 'main', {
+      padAngles: even(3),
+      padCircleMm: 250,
+      padThread: 'M10x1.5',
+      padDepthMm: 14,
+      noseMm: 42,
+      noseTipMm: -16,
+      hubMm: 44.4,
+      turbineSplines: 27,
+      statorSplines: 30,
+      stallRpm: 2000,
+    })
+    // Pull-up 2.5 mm against its own engine: X = f + h + 2.5.
+    doc.port(g.id, 'pump', 'main', { padMm: flange + 7.5 + 2.5, padSpreadMm: 0.2, lugsMm: 14, bushMm: 44.45, turbineSplines: 27, statorSplines: 30 })
     return
   }
   doc.port(g.id, 'input-shaft', 'main', {
     noseMm: g.nose,
     tipMm: behind(SHAFT.tip),
     noseEndMm: behind(SHAFT.noseEnd),
+    splines: DISC.splines,
+    majorMm: DISC.shaft,
+    form: DISC.form,
     splineStartMm: behind(SHAFT.splineStart),
     splineEndMm: behind(SHAFT.splineEnd),
   })
@@ -123,7 +189,7 @@ function gearbox(doc: DocumentWriter, g: BoxOf): void {
   doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: g.clutch[0] })
   doc.port(`${g.id}-cover`, 'ratings', 'torque', { torqueNm: Math.round(g.torqueNm * 1.15), reference: 'engine', basis: 'nominal', speedRpm: 7500 })
   doc.part(`${g.id}-disc`, 'disc', `${g.name} clutch disc`, { ownerId: g.id })
-  doc.port(`${g.id}-disc`, 'disc-hub', 'main', { startMm: g.clutch[1], endMm: g.clutch[2] })
+  doc.port(`${g.id}-disc`, 'disc-hub', 'main', discOf(g.clutch[1], g.clutch[2]))
   doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, { ownerId: g.id })
   doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', { restMm: behind(WHEEL.clutchFace + g.clutch[0] + SHAFT.bearingGap), gapLowMm: 1.5, gapHighMm: 4 })
 }
@@ -142,6 +208,8 @@ export function trains(doc: DocumentWriter): void {
     size: [505, 585],
     nose: 15,
     ownerId: 'packet',
+    pads: [-250, 40, 480],
+    pan: [-190, -20, 190],
   })
   engine(doc, {
     id: 'wick-1',
@@ -153,6 +221,8 @@ export function trains(doc: DocumentWriter): void {
     torque: [158, 3000, 5800],
     size: [540, 610],
     nose: 15,
+    pads: [-262, 46, 500],
+    pan: [-320, -40, 195],
   })
   engine(doc, {
     id: 'wick-2',
@@ -164,6 +234,8 @@ export function trains(doc: DocumentWriter): void {
     torque: [172, 3200, 6000],
     size: [540, 615],
     nose: 15,
+    pads: [-265, 46, 500],
+    pan: [-185, -30, 195],
   })
   engine(doc, {
     id: 'quill-early',
@@ -175,6 +247,8 @@ export function trains(doc: DocumentWriter): void {
     torque: [151, 4000, 6400],
     size: [490, 600],
     nose: 17,
+    pads: [-238, 52, 520],
+    pan: [-180, -25, 180],
   })
   engine(doc, {
     id: 'quill-late',
@@ -199,6 +273,8 @@ export function trains(doc: DocumentWriter): void {
     size: [720, 680],
     nose: 17,
     automatic: true,
+    pads: [-330, 60, 560],
+    pan: [-700, -420, 210],
   })
   gearbox(doc, {
     id: 'marlund-4',
@@ -212,6 +288,7 @@ export function trains(doc: DocumentWriter): void {
     speedRpm: 6500,
     size: [165, 515, 310],
     ownerId: 'packet',
+    mount: [500, 125],
   })
   gearbox(doc, {
     id: 'kessarn-5',
@@ -224,6 +301,7 @@ export function trains(doc: DocumentWriter): void {
     torqueNm: 240,
     speedRpm: 7000,
     size: [170, 590, 320],
+    mount: [560, 128],
   })
   gearbox(doc, {
     id: 'sunagi-5',
@@ -236,6 +314,7 @@ export function trains(doc: DocumentWriter): void {
     torqueNm: 205,
     speedRpm: 7200,
     size: [158, 560, 305],
+    mount: [540, 120],
   })
   gearbox(doc, {
     id: 'dovrek-4a',
@@ -249,6 +328,7 @@ export function trains(doc: DocumentWriter): void {
     speedRpm: 5600,
     size: [190, 690, 390],
     automatic: true,
+    mount: [640, 150],
   })
 }
 
@@ -273,7 +353,7 @@ export function adapters(doc: DocumentWriter): void {
     doc.port(id, 'spacer', 'main', { thicknessMm: mm }, { source: 'Kit drawing' })
     doc.port(id, 'flywheel', 'front', { angles: even(8), circleMm: 72, holeMm: 10.2, registerMm: 40.02, outerMm: 104, balance: 'zero' }, { source: 'Kit drawing' })
     doc.port(id, 'crank-flange', 'rear', { angles: even(8), circleMm: 72, thread: 'through', registerMm: 40, balance: 'zero' }, { source: 'Kit drawing' })
-    doc.port(id, 'flange-bolts', 'main', { thread: 'M10x1.25', lengthMm: 25 + Math.ceil(mm), headMm: 17 }, { source: 'Kit drawing' })
+    doc.port(id, 'flange-bolts', 'main', { thread: 'M10x1.25', lengthMm: 25 + Math.ceil(mm), headMm: 17, headTallMm: DISC.boltHead }, { source: 'Kit drawing' })
   }
   for (const [id, name, bore] of [
     ['bush-15', 'Bronze pilot bush 25 on 15', 15.05],

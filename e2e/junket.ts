@@ -22,11 +22,11 @@ const freePort = (): Promise<number> =>
   })
 
 /** Starts the built application on a free port with data of its own, demo or empty. */
-export async function startJunket({ demo = false, data = mkdtempSync(join(tmpdir(), 'junket-e2e-')) } = {}): Promise<Junket> {
+export async function startJunket({ demo = false, data = mkdtempSync(join(tmpdir(), 'junket-e2e-')), host = '', passcode = '' } = {}): Promise<Junket> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : [])], {
-    env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error' },
+    env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error', ...(host ? { JUNKET_HOST: host, JUNKET_PASSCODE: passcode } : {}) },
     stdio: ['ignore', 'ignore', 'inherit'],
   })
   for (let tries = 0; ; tries++) {
@@ -69,9 +69,19 @@ export const test = base.extend<{ demo: Junket; empty: Junket }>({
   },
 })
 
+/** Waits until the page has read what it shows. The line of events stays open for ever, so the network is never idle. */
+export async function settled(page: Page): Promise<void> {
+  await page.waitForFunction(() => {
+    const main = document.querySelector('main')
+    return main !== null && main.textContent !== '' && ![...document.querySelectorAll('[role=status]')].some((one) => one.textContent?.startsWith('Reading'))
+  })
+  await page.evaluate(() => document.fonts.ready)
+}
+
 /** Nothing serious by axe on the page as it stands. */
-export async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).analyze()
+export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
+  const axe = new AxeBuilder({ page })
+  const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
   expect(
     serious.map(

@@ -17,10 +17,51 @@ const VIEWS = [
   ['budget', '/builds/lantern/budget'],
   ['catalogue', '/catalogue?kind=engine'],
   ['part', '/catalogue/parts/wick-2'],
-  ['add-engine', '/catalogue/new/engine'],
-  ['suppliers', '/suppliers'],
+  ['pattern', '/catalogue/parts/quill-late/pattern', distances],
   ['settings', '/settings'],
+  ['start', '/start', startTyped],
+  ['first-answer', '/builds/lantern/first'],
+  ['donors', '/builds/lantern/donors'],
+  ['donor-sheet', '/builds/lantern/donors/donor-1/sheet'],
+  ['conflict', '/builds/lantern/brief', clash],
+  ['history', '/builds/lantern/brief', (page) => page.getByRole('button', { name: 'History' }).click()],
+  ['late-bench', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth', (page) => page.getByRole('button', { name: 'Late bench' }).click()],
+  ['shop-mode', '/builds/lantern/shop'],
 ]
+
+async function distances(page) {
+  await page.getByLabel('Holes', { exact: true }).fill('4')
+  await page.getByLabel('Distances, a line each').fill('1 2 206.4\n2 3 214.1\n3 4 198.7\n4 1 207.9\n1 3 291.3\n2 4 293.6\n1 axis 148.2\n2 axis 145.6\n3 axis 143.8')
+  await page.getByRole('button', { name: 'Work out the pattern' }).click()
+  await page.getByRole('region', { name: 'What was read' }).waitFor()
+}
+
+async function startTyped(page) {
+  await page.getByLabel('Name').fill('Cormorant')
+  await page.getByLabel('Recipient').selectOption('template:pickup')
+  await page.getByLabel('Driven tyre').fill('205/80R16')
+  await page.getByLabel('Mass').fill('1,550')
+  await page.getByLabel('Engine', { exact: true }).selectOption('template:iron-eight')
+  await page.getByLabel('Gearbox', { exact: true }).selectOption('template:heavy-five-speed')
+  for (const [question, answer] of [
+    ['pilot bore in the crank', 'Yes'],
+    ['Does the engine turn', "Don't know"],
+    ['papers and the engine number', 'No'],
+  ])
+    await page.locator('fieldset').filter({ hasText: question }).getByText(answer, { exact: true }).click()
+}
+
+/** Two people at one field: what is typed here, and what Bram saved meanwhile. */
+async function clash(page) {
+  await page.getByLabel('Like-for-like repair').fill('3100.00')
+  const { build } = await (await fetch(`${base}/api/builds/lantern`)).json()
+  await fetch(`${base}/api/builds/lantern`, {
+    method: 'PATCH',
+    headers: { 'content-type': 'application/json', 'x-junket-person': 'person-bram' },
+    body: JSON.stringify({ version: build.version, likeForLikeMinor: 320000, contingency: 0.25 }),
+  })
+  await page.getByRole('alert', { name: 'Changed by two people' }).waitFor()
+}
 
 ensureInstalled()
 ensureBuilt()
@@ -52,9 +93,14 @@ try {
   const job = await (await fetch(`${base}/api/builds/lantern/sourcing`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' })).json()
   for (let state = job; state.status === 'running'; state = await (await fetch(`${base}/api/jobs/${job.id}`)).json()) await new Promise((done) => setTimeout(done, 200))
   await page.goto(`${base}/builds/lantern/pairing`)
-  for (const [name, path] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
+  for (const [name, path, then] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
     await page.goto(base + path)
-    await page.waitForLoadState('networkidle')
+    await page.waitForFunction(() => {
+      const main = document.querySelector('main')
+      return main !== null && main.textContent !== '' && ![...document.querySelectorAll('[role=status]')].some((one) => one.textContent?.startsWith('Reading'))
+    })
+    if (then) await then(page)
+    await page.waitForTimeout(400)
     await page.evaluate(() => document.fonts.ready)
     await page.screenshot({ path: `${out}/${name}.png` })
     console.log(`${out}/${name}.png`)

@@ -40,6 +40,7 @@ const ROUTES: readonly [method: string, path: string][] = [
   ['PATCH', '/suppliers/harbour'],
   ['POST', '/issuers'],
   ['POST', '/rates'],
+  ['PATCH', '/rates/rate-gbp'],
   ['POST', '/offers'],
   ['POST', '/offers/preview'],
   ['POST', '/offers/import'],
@@ -52,7 +53,61 @@ const ROUTES: readonly [method: string, path: string][] = [
   ['POST', '/builds/lantern/locks'],
   ['POST', '/builds/import'],
   ['PATCH', '/settings'],
+  ['POST', '/plan/sourcing'],
+  ['PATCH', '/issuers/issuer-MLD'],
+  ['POST', '/people'],
+  ['PATCH', '/people/person-ida'],
+  ['POST', '/undo'],
+  ['POST', '/history/1/restore'],
+  ['POST', '/trash/nothing/restore'],
+  ['POST', '/builds/start'],
+  ['POST', '/builds/lantern/stoppers'],
+  ['POST', '/joint-claims'],
+  ['PATCH', '/builds/lantern/donors/donor-1/sheet'],
+  ['PATCH', '/builds/lantern/mating'],
+  ['POST', '/backups'],
+  ['POST', '/patterns/chords'],
+  ['POST', '/patterns/dxf'],
+  ['POST', '/backups/nothing/restore'],
+  ['POST', '/session'],
+  ['PUT', '/passcode'],
 ]
+
+/** Bodies that are right, to be spoilt in one place: they come nearer than chance does. */
+const RIGHT: Readonly<Record<string, object>> = {
+  '/builds/start': {
+    name: 'F',
+    currency: 'EUR',
+    recipient: { template: 'panel-van' },
+    engine: { template: 'iron-eight', family: 'housing-no-3' },
+    transmission: { partId: 'marlund-4' },
+    massKg: 1400,
+    tyre: '185/80R14',
+    stoppers: { papers: 'no', 'pilot-bore': 'yes' },
+  },
+  '/builds/lantern/stoppers': { question: 'papers', says: 'no' },
+  '/joint-claims': { subject: 'joint', joint: 'depth', engineId: 'wick-2', transmissionId: 'marlund-4', says: 'yes', grade: 'heard' },
+  '/builds/lantern/donors/donor-1/sheet': { answers: { 'gear-1': { value: 'yes', at: '2026-01-01T00:00:00Z', by: null } } },
+  '/builds/lantern/mating': { answers: { 'bore:0': { value: '0.1', at: '2026-01-01T00:00:00Z', by: null } } },
+  '/patterns/chords': {
+    count: 3,
+    sense: 'clockwise',
+    looks: 'rearward',
+    firstDeg: 0,
+    chords: [
+      { from: 1, to: 2, mm: 3 },
+      { from: 2, to: 3, mm: 4 },
+      { from: 1, to: 3, mm: 5 },
+    ],
+  },
+  '/patterns/dxf': { dxf: '0\nEOF' },
+  '/people': { name: 'P', decimal: 'ask' },
+  '/claims': { portId: 'wick-2/pilot-bore/crank', field: 'boreMm', typed: '25', grade: 'heard' },
+  '/builds': { name: 'B', currency: 'EUR' },
+  '/parts': { kind: 'plate', name: 'P', ports: [{ kind: 'plate', fields: { thicknessMm: { value: 3 } } }] },
+  '/donors': { name: 'D', currency: 'EUR', items: [{ partId: 'wick-2' }] },
+  '/kits': { name: 'K', currency: 'EUR', priceMinor: 1, items: [{ partId: 'wick-2' }] },
+}
 
 /** Names that occur in the contract, so that some bodies come close. */
 const KEYS = [
@@ -95,13 +150,33 @@ const leaf = fc.oneof(
   fc.string(),
   fc.double(),
 )
-const body = fc.letrec((tie) => ({
+const anything = fc.letrec((tie) => ({
   node: fc.oneof({ maxDepth: 4 }, leaf, fc.array(tie('node'), { maxLength: 4 }), fc.dictionary(fc.constantFrom(...KEYS), tie('node'), { maxKeys: 6 })),
 })).node
 
+/** A right body with one value, at any depth, put out of place. */
+const spoilt = (path: string) =>
+  fc.tuple(anything, fc.nat()).map(([value, at]) => {
+    const whole = structuredClone(RIGHT[path]) as Record<string, unknown>
+    const places: [Record<string, unknown>, string][] = []
+    const walk = (node: Record<string, unknown>): void => {
+      for (const [key, child] of Object.entries(node)) {
+        places.push([node, key])
+        if (typeof child === 'object' && child !== null) walk(child as Record<string, unknown>)
+      }
+    }
+    walk(whole)
+    const [owner, key] = places[at % places.length]!
+    owner[key] = value
+    return whole
+  })
+
+/** 60 in every run of the checks; `npm run fuzz` sends 2,000. */
+const RUNS = Number(process.env.JUNKET_FUZZ ?? 60)
+
 test.each(ROUTES)('%s %s answers any body with 2xx or problem details, and half-writes nothing', async (method, path) => {
   await fc.assert(
-    fc.asyncProperty(body, async (sent) => {
+    fc.asyncProperty(path in RIGHT ? fc.oneof(anything, spoilt(path)) : anything, async (sent) => {
       const before = await store.revision()
       const answer = await app.request(`/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(sent ?? null) })
       const text = await answer.text()
@@ -111,7 +186,7 @@ test.each(ROUTES)('%s %s answers any body with 2xx or problem details, and half-
       expect(JSON.parse(text).detail.length).toBeGreaterThan(10)
       expect(await store.revision()).toBe(before)
     }),
-    { numRuns: 60, seed: 23 },
+    { numRuns: RUNS, seed: 23 },
   )
 })
 

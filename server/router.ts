@@ -1,8 +1,10 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
 import type { Logger } from 'pino'
 import type { Store } from './database/store.ts'
+import type { Guard } from './guard.ts'
 import type { JobRunner } from './jobs/runner.ts'
 import { problem, validationProblem } from './problem.ts'
+import type { Backups } from './services/backups.ts'
 
 /** What every group of routes is given. */
 export interface Services {
@@ -11,6 +13,10 @@ export interface Services {
   readonly log?: Logger
   /** Folder of the built interface; absent in tests. */
   readonly web?: string
+  /** Copies of the data; absent for data in memory. */
+  readonly backups?: Backups
+  /** Who may come in; absent in tests: everybody. */
+  readonly guard?: Guard
 }
 
 export type App = OpenAPIHono

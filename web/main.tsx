@@ -5,7 +5,10 @@ import { Toaster } from 'sonner'
 import { SWRConfig } from 'swr'
 import { fetcher } from './api/client.ts'
 import { router } from './routes.tsx'
+import { showTheme } from './shell/theme.ts'
 import './styles.css'
+
+showTheme()
 
 createRoot(document.getElementById('root')!).render(
   <StrictMode>

@@ -109,6 +109,7 @@ export const blockFace: Joint = {
   number: 1,
   short: 'Face',
   title: 'Block face to bellhousing',
+  place: 'coupling',
   decides: 'Pattern family, or a search of which holes meet: dowels place the case, bolts must then meet within their play; the axis offset is judged apart.',
   applies: () => true,
   check(sideA, sideB, ctx, sheet) {

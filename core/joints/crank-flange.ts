@@ -65,6 +65,7 @@ export const crankFlange: Joint = {
   number: 2,
   short: 'Crank',
   title: 'Crank flange to flywheel',
+  place: 'coupling',
   decides: 'Angle of every hole at the best turn, circle, thread, register, bolt reach, balance, whole heads on metal.',
   applies: () => true,
   check(a, b, ctx, sheet) {

@@ -69,8 +69,8 @@ test('worst case is the sum of ±, root sum square beside it: ±0.10, 0.05, 0.20
   expect(nose.rootSumSquare).toBeCloseTo(0.25, 10)
 })
 
-test('on an automatic the pull-up is stated with its lengths unknown: never fits', () => {
-  const verdict = check(trainPorts({ ratios: { type: 'automatic' } }))
+test('on an automatic the pull-up is stated, never without its lengths; the pilot and clutch are not', () => {
+  const verdict = check(trainPorts({ ratios: { type: 'automatic' }, pump: { padMm: undefined } }))
   expect(verdict.code).toBe('unmeasured')
   expect(limit(verdict, 'pull-up')).toMatchObject({ code: 'unmeasured', low: 1.5, high: 5 })
   expect(verdict.limits.some((one) => one.id === 'nose')).toBe(false)

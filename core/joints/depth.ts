@@ -1,9 +1,10 @@
 import type { Joint, JointContext } from './joint.ts'
+import { pullUp } from './pull-up.ts'
 import type { Sheet } from './sheet.ts'
 import type { Side } from './side.ts'
+import { flange, plates } from './stack.ts'
 import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
 
-const PULL_UP = 'Draw nothing up with the bolts: bring the case home by hand all round, or the pump breaks.'
 const pilotPiece: Outcome = { code: BRIDGE, words: 'Shaft nose does not reach the pilot: an extension or sleeve, or a pilot further back', pieces: ['pilot', 'spacer'] }
 const plateBack: Outcome = {
   code: BRIDGE,
@@ -35,8 +36,6 @@ const shim: Outcome = {
 }
 const otherStarter: Outcome = { code: BRIDGE, words: 'Pinion stands wrong for the ring: another starter, plate or spacer', pieces: ['starter', 'plate', 'spacer', 'flywheel'] }
 const shortMesh: Outcome = { code: BRIDGE, words: 'Pinion covers too little of the ring: another starter', pieces: ['starter'] }
-const hardToTurn: Outcome = { code: BRIDGE, words: 'No pull-up left: the engine will hardly turn by hand. A plate gives room', pieces: ['plate'] }
-const halfEngaged: Outcome = { code: BRIDGE, words: 'Pull-up too large: pump lugs half engaged. A spacer takes it up', pieces: ['spacer'] }
 
 const NOSE: Limit = { id: 'nose', label: 'Nose in the pilot', unit: 'mm', below: pilotPiece }
 const TIP: Limit = { id: 'tip-clear', label: 'Shaft tip clear of the bottom', unit: 'mm', damage: true, below: plateBack }
@@ -46,7 +45,6 @@ const HUB_REAR: Limit = { id: 'hub-rear', label: 'Hub on splines, rearward trave
 const RELEASE: Limit = { id: 'release-gap', label: 'Release bearing gap', unit: 'mm', damage: true, below: tooClose, above: tooFar }
 const GAP: Limit = { id: 'starter-gap', label: 'Starter rest gap', unit: 'mm', below: otherStarter, above: otherStarter, near: { within: 3, outcome: shim } }
 const OVERLAP: Limit = { id: 'starter-overlap', label: 'Pinion over the ring', unit: 'mm', below: shortMesh }
-const PULLUP: Limit = { id: 'pull-up', label: 'Converter pull-up', unit: 'mm', damage: true, below: hardToTurn, above: halfEngaged, near: { within: 0, outcome: halfEngaged } }
 const KIND: Limit = { id: 'gearbox-kind', label: 'Manual or automatic', unit: '' }
 
 /**
@@ -58,7 +56,9 @@ export const depth: Joint = {
   number: 3,
   short: 'Depth',
   title: 'Depth',
+  place: 'coupling',
   decides: 'Nose and tip in the pilot, hub on its splines, release gap, starter to ring; the converter pull-up on an automatic. Each from its own lengths.',
+  sometimes: ['pump.padMm', 'flex-pads.heightMm'],
   applies: () => true,
   check(a, b, ctx, sheet) {
     const type = b.ratios.type
@@ -67,7 +67,7 @@ export const depth: Joint = {
       sheet.uses(type)
       sheet.require(KIND, true, shim)
     }
-    if (automatic) pullUp(b, ctx, sheet)
+    if (automatic) pullUp(a, b, ctx, sheet)
     else {
       pilot(a, b, ctx, sheet)
       hub(a, b, ctx, sheet)
@@ -76,17 +76,6 @@ export const depth: Joint = {
     starter(a, b, ctx, sheet)
     offset(a, b, ctx, sheet)
   },
-}
-
-/** Adds ± B to the sum. */
-function plates(sign: 1 | -1, ctx: JointContext, sheet: Sheet): void {
-  for (const part of ctx.stack) for (const port of part.ports) if (port.kind === 'plate') sheet.term(sign, (port as unknown as Side['plate']).thicknessMm)
-}
-
-/** Adds ± F to the sum. */
-function flange(sign: 1 | -1, a: Side, ctx: JointContext, sheet: Sheet): void {
-  sheet.term(sign, a.crankFlange.proudMm)
-  for (const part of ctx.stack) for (const port of part.ports) if (port.kind === 'spacer') sheet.term(sign, (port as unknown as Side['spacer']).thicknessMm)
 }
 
 /** Adds ± the place where the pilot bore's lengths start: the block face, or F where a spacer or wheel carries it. */
@@ -173,14 +162,6 @@ function starterGap(s: 1 | -1, a: Side, b: Side, ctx: JointContext, sheet: Sheet
   const gap = sheet.allKnown ? sheet.sum : Number.NaN
   sheet.within(GAP, ctx.tolerances.starterGapLowMm, ctx.tolerances.starterGapHighMm)
   return gap
-}
-
-/** Until the converter's ports come its two depths are unknown: the limit is stated and reads unmeasured. */
-function pullUp(b: Side, ctx: JointContext, sheet: Sheet): void {
-  sheet.uses(b.ratios.type)
-  sheet.value(Number.NaN, Infinity)
-  sheet.within(PULLUP, ctx.tolerances.pullUpLowMm, ctx.tolerances.pullUpHighMm)
-  sheet.caution(PULL_UP)
 }
 
 function offset(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {

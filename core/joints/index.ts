@@ -1,17 +1,22 @@
 import type { AnyPort } from '../ports/index.ts'
 import { blockFace } from './block-face.ts'
+import { clutchDisc } from './clutch-disc.ts'
+import { converter } from './converter.ts'
 import { crankFlange } from './crank-flange.ts'
 import { depth } from './depth.ts'
+import { engineMounts } from './engine-mounts.ts'
+import { gearboxMount } from './gearbox-mount.ts'
 import type { Joint, JointContext } from './joint.ts'
 import { pilot } from './pilot.ts'
 import { RecordSheet } from './record.ts'
 import type { Sheet } from './sheet.ts'
 import { arrange } from './side.ts'
+import { sumpClearance } from './sump-clearance.ts'
 import { torque } from './torque.ts'
 import type { Verdict } from './verdict.ts'
 
 /** Every joint kind, in order of power flow. */
-export const JOINTS: readonly Joint[] = [blockFace, crankFlange, depth, pilot, torque]
+export const JOINTS: readonly Joint[] = [blockFace, crankFlange, depth, pilot, clutchDisc, converter, torque, gearboxMount, engineMounts, sumpClearance]
 
 /** Finds a joint by its file name or its number; null when there is none. */
 export function jointNamed(name: string | number): Joint | null {

@@ -22,8 +22,12 @@ export interface Joint {
   /** Column head. */
   readonly short: string
   readonly title: string
+  /** Where the train is put together, which a set of pieces may close, or where it is put into the vehicle. */
+  readonly place: 'coupling' | 'vehicle'
   /** What decides it and how, in a sentence. */
   readonly decides: string
+  /** Fields read only where another value makes them matter, as `port.field`. */
+  readonly sometimes?: readonly string[]
   readonly applies: (a: Side, b: Side, ctx: JointContext) => boolean
   readonly check: (a: Side, b: Side, ctx: JointContext, sheet: Sheet) => void
 }

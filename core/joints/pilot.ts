@@ -34,6 +34,7 @@ export const pilot: Joint = {
   number: 4,
   short: 'Pilot',
   title: 'Pilot',
+  place: 'coupling',
   decides: 'Whether the bore is finished, the nose in its bearing or bush, the piece in its bore.',
   applies: (_a, b) => b.ratios.type.v !== 'automatic',
   check(a, b, ctx, sheet) {

@@ -27,20 +27,51 @@ export const context = (rest: Partial<JointContext> = {}): JointContext => ({ st
 export const AGREEING = {
   'crank-flange': { proudMm: 4.2, angles: [0, 60, 120, 180, 240, 300], circleMm: 64, thread: 'M10x1.25', holeDepthMm: 20, registerMm: 36, balance: 'zero' },
   'pilot-bore': { finished: true, boreMm: 25, mouthMm: 4.2, bottomMm: -26.5 },
-  'engine-output': { peakTorqueNm: 118, peakTorqueRpm: 2800, redlineRpm: 5200 },
+  'engine-output': { peakTorqueNm: 118, peakTorqueRpm: 2800, redlineRpm: 5200, oilL: 4 },
   flywheel: { angles: [0, 60, 120, 180, 240, 300], circleMm: 64, holeMm: 10.2, registerMm: 36.02, outerMm: 282, balance: 'zero', clutchFaceMm: 28 },
-  'flange-bolts': { thread: 'M10x1.25', lengthMm: 25, clampedMm: 12, headMm: 17 },
+  'flange-bolts': { thread: 'M10x1.25', lengthMm: 25, clampedMm: 12, headMm: 17, headTallMm: 7 },
   ring: { nearMm: 18, widthMm: 10 },
   starter: { mount: 'bell', pinionMm: 24.4, throwMm: 12, way: 'forward' },
   'pilot-piece': { type: 'bearing', outerMm: 25.018, boreMm: 15.015, widthMm: 12, depthMm: 1 },
-  'input-shaft': { noseMm: 15, tipMm: -12.5, noseEndMm: 7.5, splineStartMm: 21.5, splineEndMm: 76.5 },
-  'disc-hub': { startMm: -6, endMm: 18 },
+  'input-shaft': { noseMm: 15, tipMm: -12.5, noseEndMm: 7.5, splines: 23, majorMm: 25.4, form: 'involute', splineStartMm: 21.5, splineEndMm: 76.5 },
+  'disc-hub': { startMm: -6, endMm: 18, splines: 23, majorMm: 25.6, form: 'involute', marked: 'gearbox side', carrierMm: 8 },
   'cover-fingers': { heightMm: 52 },
   'release-bearing': { restMm: 87, gapLowMm: 1.5, gapHighMm: 4 },
   ratios: { type: 'manual', gears: [3.9, 2.3, 1.4, 1] },
   ratings: { torqueNm: 210, reference: 'engine', basis: 'nominal', speedRpm: 6500 },
   axle: { ratio: 4.11, ladenKg: 1340 },
   tyre: { marking: '185/80R14' },
+  'converter-bore': { boreMm: 42.05, depthMm: 20 },
+  'flex-pads': { heightMm: 7.5, angles: [0, 120, 240], circleMm: 240, holeMm: 10.4, thickMm: 3, boltThread: 'M10x1.5', boltMm: 14 },
+  converter: {
+    padAngles: [10, 130, 250],
+    padCircleMm: 240,
+    padThread: 'M10x1.5',
+    padDepthMm: 14,
+    noseMm: 42,
+    noseTipMm: -16,
+    hubMm: 44.4,
+    turbineSplines: 27,
+    statorSplines: 30,
+    stallRpm: 2100,
+  },
+  pump: { padMm: 14.2, padSpreadMm: 0.2, lugsMm: 14, bushMm: 44.45, turbineSplines: 27, statorSplines: 30 },
+  'engine-pads': { alongMm: -260, belowMm: 40, spreadMm: 480, angleDeg: 45, thread: 'M10x1.5' },
+  'chassis-pads': { crankAboveMm: 40, spreadMm: 480, angleDeg: 45, thread: 'M10x1.5', captive: true },
+  'mount-pad': { alongMm: 520, belowMm: 130, spacingMm: 80, thread: 'M10x1.5' },
+  crossmember: { alongMm: 780, belowMm: 90, spacingMm: 80, slotMm: 6, thread: 'M10x1.5', mayMove: true },
+  sump: {
+    zones: [
+      { fromMm: -480, toMm: -200, depthMm: 110 },
+      { fromMm: -200, toMm: -20, depthMm: 210 },
+    ],
+    dropMm: 60,
+    capacityL: 4.2,
+    coverMm: 70,
+    pickupMm: 60,
+    baffled: true,
+  },
+  'under-engine': { zones: [{ fromMm: -180, toMm: -120, depthMm: 140, moving: true, name: 'tie rod' }] },
 } as const satisfies Partial<Record<PortKindName, Record<string, unknown>>>
 
 /** The agreeing train with some values changed; `undefined` makes one unknown. */
@@ -67,6 +98,15 @@ function anyValue(words: FieldWords<unknown>, near: unknown): fc.Arbitrary<unkno
         return fc.array(
           fc.double({ min: 0, max: 350, noNaN: true }).map((v) => Number(v.toFixed(2))),
           { minLength: 1, maxLength: 8 },
+        )
+      case 'thread':
+        return fc.constantFrom(near ?? 'M10x1.25', 'M12x1.25', 'through')
+      case 'zones':
+        return fc.array(
+          fc
+            .record({ fromMm: fc.integer({ min: -500, max: 400 }), depthMm: fc.integer({ min: 50, max: 320 }), moving: fc.boolean() })
+            .map((zone) => ({ ...zone, toMm: zone.fromMm + 120 })),
+          { maxLength: 4 },
         )
       case 'word':
         return words.choices ? fc.constantFrom(...words.choices) : fc.constantFrom(near ?? 'M10x1.25', 'M12x1.25', 'through')

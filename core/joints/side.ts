@@ -19,6 +19,16 @@ export interface Side {
   engineOutput: Compiled<'engine-output'>
   ratios: Compiled<'ratios'>
   ratings: readonly Compiled<'ratings'>[]
+  chassisPads: Compiled<'chassis-pads'>
+  converter: Compiled<'converter'>
+  converterBore: Compiled<'converter-bore'>
+  crossmember: Compiled<'crossmember'>
+  enginePads: Compiled<'engine-pads'>
+  flexPads: Compiled<'flex-pads'>
+  mountPad: Compiled<'mount-pad'>
+  pump: Compiled<'pump'>
+  sump: Compiled<'sump'>
+  underEngine: Compiled<'under-engine'>
   originalStack: Compiled<'original-stack'>
   axle: Compiled<'axle'>
   tyre: Compiled<'tyre'>
@@ -42,6 +52,16 @@ export const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude
   'release-bearing': 'releaseBearing',
   'engine-output': 'engineOutput',
   ratios: 'ratios',
+  'chassis-pads': 'chassisPads',
+  converter: 'converter',
+  'converter-bore': 'converterBore',
+  crossmember: 'crossmember',
+  'engine-pads': 'enginePads',
+  'flex-pads': 'flexPads',
+  'mount-pad': 'mountPad',
+  pump: 'pump',
+  sump: 'sump',
+  'under-engine': 'underEngine',
   'original-stack': 'originalStack',
   axle: 'axle',
   tyre: 'tyre',
@@ -65,6 +85,16 @@ const releaseBearing = PORT_KINDS['release-bearing'].missing
 const engineOutput = PORT_KINDS['engine-output'].missing
 const ratios = PORT_KINDS.ratios.missing
 const originalStack = PORT_KINDS['original-stack'].missing
+const chassisPads = PORT_KINDS['chassis-pads'].missing
+const converter = PORT_KINDS.converter.missing
+const converterBore = PORT_KINDS['converter-bore'].missing
+const crossmember = PORT_KINDS.crossmember.missing
+const enginePads = PORT_KINDS['engine-pads'].missing
+const flexPads = PORT_KINDS['flex-pads'].missing
+const mountPad = PORT_KINDS['mount-pad'].missing
+const pump = PORT_KINDS.pump.missing
+const sump = PORT_KINDS.sump.missing
+const underEngine = PORT_KINDS['under-engine'].missing
 const axle = PORT_KINDS.axle.missing
 const tyre = PORT_KINDS.tyre.missing
 
@@ -87,6 +117,16 @@ export function emptySide(): Side {
     releaseBearing,
     engineOutput,
     ratios,
+    chassisPads,
+    converter,
+    converterBore,
+    crossmember,
+    enginePads,
+    flexPads,
+    mountPad,
+    pump,
+    sump,
+    underEngine,
     originalStack,
     axle,
     tyre,

@@ -31,7 +31,9 @@ export const torque: Joint = {
   number: 10,
   short: 'Torque',
   title: 'Torque',
+  place: 'coupling',
   decides: 'Engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox; redline against speed ratings.',
+  sometimes: ['engine-output.redlineRpm', 'ratings.speedRpm', 'ratios.type', 'ratios.stall', 'ratios.gears', 'ratios.finalDrive', 'axle.ratio'],
   applies: () => true,
   check(a, b, ctx, sheet) {
     let stated = false

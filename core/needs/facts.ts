@@ -36,6 +36,8 @@ export const FACT_KEYS = {
   'keep.range-indicator': 'range indicator must still work',
   'keep.emissions-equipment': 'emissions equipment must still work',
   'keep.heater': 'heater must still work',
+  'stopper.papers': 'yes, no or unknown: papers and engine number in hand',
+  'stopper.law': 'yes, no or unknown: the local authority allows it',
   'law.inspection': "an inspection or engineer's certificate is asked for",
 } as const
 

@@ -1,10 +1,14 @@
 import { threadKey } from '../mechanics/thread.ts'
 import type { Field } from '../ports/field.ts'
 import { type CompiledPart, isPortKind, PORT_KINDS } from '../ports/index.ts'
+import { strength } from '../quantity/grade.ts'
 import type { Constraint, Need } from './need.ts'
 
 /** yes: kind agrees and no constraint fails; confirm: a constraint's field is unknown; no: the reason. */
 export type Meets = { readonly meets: 'yes' } | { readonly meets: 'confirm'; readonly unknown: readonly string[] } | { readonly meets: 'no'; readonly because: string }
+
+/** Known well enough to buy on: assumed values only ask. */
+const isKnown = (field: Field<unknown> | undefined): field is Field<unknown> => field !== undefined && field.claim !== null && field.grade > strength('assumed')
 
 /** Whether a part can meet a need. */
 export function meets(part: CompiledPart, need: Pick<Need, 'kind' | 'constraints' | 'wants'>): Meets {
@@ -19,9 +23,8 @@ export function meets(part: CompiledPart, need: Pick<Need, 'kind' | 'constraints
     const fields = part.ports
       .filter((port) => port.kind === constraint.port && (constraint.looks === undefined || port.looks === constraint.looks))
       .map((port) => (port as unknown as Record<string, Field<unknown>>)[constraint.field!])
-    if (fields.length === 0 || fields.every((field) => field === undefined || field.claim === null)) unknown.push(labelOf(constraint))
-    else if (!fields.some((field) => field !== undefined && field.claim !== null && holds(field.v, constraint)))
-      return { meets: 'no', because: `${labelOf(constraint)} does not agree` }
+    if (fields.length === 0 || !fields.some(isKnown)) unknown.push(labelOf(constraint))
+    else if (!fields.some((field) => isKnown(field) && holds(field.v, constraint))) return { meets: 'no', because: `${labelOf(constraint)} does not agree` }
   }
   return unknown.length > 0 ? { meets: 'confirm', unknown } : { meets: 'yes' }
 }
@@ -51,7 +54,7 @@ export function constraintsOf(part: CompiledPart): Constraint[] {
   return part.ports.flatMap((port) =>
     Object.keys(PORT_KINDS[port.kind].fields).flatMap((name): Constraint[] => {
       const field = (port as unknown as Record<string, Field<unknown>>)[name]!
-      if (field.claim === null || name === 'outline') return []
+      if (!isKnown(field) || name === 'outline') return []
       const at = { port: port.kind, ...(port.looks ? { looks: port.looks } : {}), field: name }
       if (typeof field.v === 'number') return [{ ...at, low: field.v - EQUAL_MM, high: field.v + EQUAL_MM }]
       return [{ ...at, equals: typeof field.v === 'object' ? listKey(field.v) : String(field.v) }]

@@ -9,6 +9,8 @@ export interface BriefFacts {
   /** Kinds that must still work. */
   readonly mustWork: readonly string[]
   readonly inspection: boolean | null
+  /** Answers to the stopper questions, by question. */
+  readonly stoppers?: Readonly<Record<string, string>>
   /** Ids of parts the recipient already has. */
   readonly recipients: ReadonlySet<string>
 }
@@ -49,6 +51,8 @@ export function pairingFacts(train: Train, result: PairingResult, catalogue: rea
     if (Object.hasOwn(FACT_KEYS, key)) say(key, true)
   }
   say('law.inspection', brief.inspection)
+  say('stopper.papers', brief.stoppers?.papers)
+  say('stopper.law', brief.stoppers?.law)
   return facts
 }
 

@@ -32,7 +32,7 @@ export function insertionPlace(part: CompiledPart): InsertionPlace | null {
 const JOINT_OF: Record<InsertionPlace, string> = { face: 'block-face', flange: 'crank-flange', pilot: 'pilot' }
 
 /**
- * Sets of up to `most` parts, one per place, that close a pairing: every joint that bridged gives fits or work and no
+ * Sets of up to `most` parts, one per place, that close the coupling of a pairing: every joint of it that bridged gives fits or work and no
  * other joint's code rose; a set that leaves one unmeasured may close. A part is tried at a place only if its front and
  * rear ports each give fits or work with their neighbours. Fewer parts first, then stronger evidence, then lower cost.
  */
@@ -51,11 +51,13 @@ export function closingSets(
     if (place === null || inUse.has(part.id) || !neighboursMate(train, part, place, ctx, tally)) continue
     byPlace.set(place, [...(byPlace.get(place) ?? []), part])
   }
+  // The mounts and what is under the engine are bridged by pieces of their own.
+  const coupled = bare.filter((verdict) => jointNamed(verdict.joint)?.place === 'coupling')
   const found: (ClosingSet & { weakest: number; cost: number })[] = []
   for (const parts of setsOver([...byPlace.values()], most)) {
     // A set with a smaller one inside that already closes adds nothing.
     if (found.some((set) => set.closes === 'yes' && set.parts.every((id) => parts.some((part) => part.id === id)))) continue
-    const outcome = judgeSet(train, parts, bare, ctx, tally)
+    const outcome = judgeSet(train, parts, coupled, ctx, tally)
     if (outcome) found.push({ ...outcome, parts: parts.map((part) => part.id), cost: parts.reduce((sum, part) => sum + cost(part.id), 0) })
   }
   found.sort((p, q) => rank(p.closes) - rank(q.closes) || p.parts.length - q.parts.length || q.weakest - p.weakest || p.cost - q.cost || (p.parts.join() < q.parts.join() ? -1 : 1))

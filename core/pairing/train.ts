@@ -30,7 +30,7 @@ export interface Assembly {
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
 }
 
-const REPLACED = new Set(['flywheel', 'flexplate', 'pilot', 'starter', 'cover', 'disc', 'release-bearing', 'converter', 'separator'])
+const REPLACED = new Set(['flywheel', 'flexplate', 'pilot', 'starter', 'cover', 'disc', 'release-bearing', 'converter', 'separator', 'sump'])
 const WHEELS = new Set(['flywheel', 'flexplate'])
 
 /** The coupling with inserted parts replacing their kind; a flywheel also replaces a flexplate. */
@@ -47,11 +47,12 @@ export function assemble(train: Train): Assembly {
   const plates: CompiledPart[] = []
   const spacers: CompiledPart[] = []
   let wheel: CompiledPart | undefined
+  const a = emptySide()
   const b = emptySide()
   for (const part of coupling) {
     const index = indexOf(part)
     if (index.hasPlate) plates.push(part)
-    else place(b, index)
+    else place(part.kind === 'sump' ? a : b, index)
     if (index.hasSpacer) spacers.push(part)
     if (wheel === undefined && WHEELS.has(part.kind)) wheel = part
   }
@@ -61,7 +62,6 @@ export function assemble(train: Train): Assembly {
     if (indexOf(part).hasSpacer) spacers.push(part)
   }
 
-  const a = emptySide()
   const engine = indexOf(train.engine)
   place(a, engine)
   a.crankFlange = engine.crankFlange
@@ -78,7 +78,12 @@ export function assemble(train: Train): Assembly {
       'crank-flange': spacers.length === 0 ? whole : flangeMeetings(train.engine, spacers, wheel),
       depth: whole,
       pilot: whole,
+      'clutch-disc': whole,
+      converter: whole,
       torque: whole,
+      'gearbox-mount': whole,
+      'engine-mounts': whole,
+      'sump-clearance': whole,
     },
   }
 }

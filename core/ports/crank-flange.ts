@@ -1,4 +1,4 @@
-import { length, numbers, word } from './field.ts'
+import { length, numbers, thread, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The rotating flange that carries the flywheel: crank, or the rear of a crank spacer. */
@@ -11,7 +11,7 @@ export const crankFlange = definePort({
     proudMm: length('Flange from block face, + proud'),
     angles: numbers('Bolt angles', '°'),
     circleMm: length('Bolt circle'),
-    thread: word('Bolt thread, or "through"'),
+    thread: thread('Bolt thread, or "through"'),
     holeDepthMm: length('Thread depth'),
     registerMm: length('Register Ø', { methods: ['micrometer', 'caliper'] }),
     balance: word('Balance', ['zero', 'counterweighted']),

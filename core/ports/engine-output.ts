@@ -10,5 +10,6 @@ export const engineOutput = definePort({
     peakTorqueNm: exact('Peak torque', 'N·m'),
     peakTorqueRpm: exact('Torque peak at', 'rpm'),
     redlineRpm: exact('Redline', 'rpm'),
+    oilL: exact('Oil it wants', 'L'),
   },
 })

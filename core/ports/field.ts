@@ -28,7 +28,7 @@ export interface Field<T> {
 export interface FieldWords<T> {
   readonly label: string
   readonly unit: StoredUnit
-  readonly type: 'number' | 'word' | 'flag' | 'numbers' | 'holes' | 'dowels' | 'points'
+  readonly type: 'number' | 'word' | 'flag' | 'thread' | 'numbers' | 'holes' | 'dowels' | 'points' | 'zones'
   readonly schema: z.ZodType<T>
   readonly unknown: T
   readonly methods: readonly MethodId[]
@@ -91,6 +91,9 @@ export const word = (label: string, choices?: readonly string[], { minutes = 2 }
   defaultPm: spoken,
   differ: same,
 })
+
+/** A thread, kept in one spelling: M10x1.25, 3/8-16, 1/8 NPT. */
+export const thread = (label: string): FieldWords<string | null> => ({ ...word(label), type: 'thread' })
 
 export const flag = (label: string, { minutes = 2 }: Options = {}): FieldWords<boolean | null> => ({
   label,
@@ -186,6 +189,31 @@ export const points = (label: string): FieldWords<readonly Point[] | null> => ({
   methods: ['rubbing'],
   minutes: 30,
   defaultPm: fromDrawing(0.5),
+  differ: () => 0,
+})
+
+/** A box along the train, mm: from and to along x, depth below the reference the field names. */
+export interface Zone {
+  readonly fromMm: number
+  readonly toMm: number
+  readonly depthMm: number
+  /** Swept by something that moves: steering, axle, suspension. */
+  readonly moving?: boolean | undefined
+  readonly name?: string | undefined
+}
+
+/** Boxes along the train; an empty list says "known to have none". */
+export const zones = (label: string, { methods = ['tape-bay', 'bar-caliper', 'rule'], minutes = 20 }: Options = {}): FieldWords<readonly Zone[] | null> => ({
+  label,
+  unit: 'mm',
+  type: 'zones',
+  schema: z
+    .array(z.object({ fromMm: z.number().finite(), toMm: z.number().finite(), depthMm: z.number().finite(), moving: z.boolean().optional(), name: z.string().max(60).optional() }))
+    .max(20),
+  unknown: null,
+  methods,
+  minutes,
+  defaultPm: () => Infinity,
   differ: () => 0,
 })
 

@@ -1,26 +1,36 @@
 import { typedPorts } from '../identity/part-kinds.ts'
 import { axle } from './axle.ts'
+import { chassisPads } from './chassis-pads.ts'
+import { converter } from './converter.ts'
+import { converterBore } from './converter-bore.ts'
 import { coverFingers } from './cover-fingers.ts'
 import { crankFlange } from './crank-flange.ts'
+import { crossmember } from './crossmember.ts'
 import { discHub } from './disc-hub.ts'
 import { engineOutput } from './engine-output.ts'
+import { enginePads } from './engine-pads.ts'
 import { face } from './face.ts'
 import { flangeBolts } from './flange-bolts.ts'
+import { flexPads } from './flex-pads.ts'
 import { flywheel } from './flywheel.ts'
 import { inputShaft } from './input-shaft.ts'
+import { mountPad } from './mount-pad.ts'
 import { originalStack } from './original-stack.ts'
 import { outline } from './outline.ts'
 import { pilotBore } from './pilot-bore.ts'
 import { pilotPiece } from './pilot-piece.ts'
 import { plate } from './plate.ts'
 import type { CompiledPort, Part, PortKind } from './port.ts'
+import { pump } from './pump.ts'
 import { ratings } from './ratings.ts'
 import { ratios } from './ratios.ts'
 import { releaseBearing } from './release-bearing.ts'
 import { ring } from './ring.ts'
 import { spacer } from './spacer.ts'
 import { starter } from './starter.ts'
+import { sump } from './sump.ts'
 import { tyre } from './tyre.ts'
+import { underEngine } from './under-engine.ts'
 
 /** Every port kind, by power flow. Adding a kind is adding a file and a line here. */
 export const PORT_KINDS = {
@@ -39,11 +49,21 @@ export const PORT_KINDS = {
   'disc-hub': discHub,
   'cover-fingers': coverFingers,
   'release-bearing': releaseBearing,
+  'converter-bore': converterBore,
+  'flex-pads': flexPads,
+  converter,
+  pump,
   ratios,
   ratings,
   'original-stack': originalStack,
   axle,
   tyre,
+  'engine-pads': enginePads,
+  'chassis-pads': chassisPads,
+  'mount-pad': mountPad,
+  crossmember,
+  sump,
+  'under-engine': underEngine,
   outline,
 } as const
 

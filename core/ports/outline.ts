@@ -10,6 +10,7 @@ export const outline = definePort({
     layout: word('Layout', ['lengthwise', 'crosswise', 'mid']),
     lengthMm: span('Length along the train'),
     heightMm: span('Height'),
+    widthMm: span('Width'),
     bellMm: span('Bell length'),
     blockFaceMm: span('Block face behind radiator'),
     frontAxleMm: span('Front axle behind radiator'),

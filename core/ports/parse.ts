@@ -1,5 +1,7 @@
-import { parseQuantity, QuantityError } from '../quantity/units.ts'
-import { type Dowel, type FieldWords, type Hole, PROCESSES } from './field.ts'
+import { isSpline, parseSpline } from '../mechanics/spline.ts'
+import { parseThread } from '../mechanics/thread.ts'
+import { parseQuantity, QuantityError, type Reading } from '../quantity/units.ts'
+import { type Dowel, type FieldWords, type Hole, PROCESSES, type Zone } from './field.ts'
 
 /**
  * Reads what a person typed into a field's stored value. Lists are one item a line (or `;`):
@@ -7,17 +9,18 @@ import { type Dowel, type FieldWords, type Hole, PROCESSES } from './field.ts'
  *
  * @throws QuantityError saying what could not be read, where, and what to type
  */
-export function parseTyped(words: FieldWords<any>, typed: string, lengthUnit: 'mm' | 'in' = 'mm'): unknown {
+export function parseTyped(words: FieldWords<any>, typed: string, reading: Reading = {}): unknown {
   const text = typed.trim()
   if (text === '') throw new QuantityError(`${words.label}: type a value, or leave the field out to say it is not known.`)
-  const unit = words.unit === 'mm' ? lengthUnit : undefined
   switch (words.type) {
     case 'number':
-      return parseQuantity(text, words.unit, unit)
+      return parseQuantity(text, words.unit, reading)
     case 'flag':
       if (/^(yes|y|true|1)$/i.test(text)) return true
       if (/^(no|n|false|0)$/i.test(text)) return false
       throw new QuantityError(`${words.label}: type yes or no, not "${text}".`)
+    case 'thread':
+      return parseThread(text)
     case 'word':
       if (words.choices && !words.choices.includes(text)) throw new QuantityError(`${words.label}: choose one of ${words.choices.join(', ')}, not "${text}".`)
       return text
@@ -25,22 +28,44 @@ export function parseTyped(words: FieldWords<any>, typed: string, lengthUnit: 'm
       return text
         .split(/[\s;]+/)
         .filter(Boolean)
-        .map((item) => parseQuantity(item, words.unit === '°' ? '°' : ''))
+        .map((item) => parseQuantity(item, words.unit === '°' ? '°' : '', reading))
     case 'holes':
-      return lines(text).map((line, i) => parseHole(line, i + 1, lengthUnit))
+      return lines(text).map((line, i) => parseHole(line, i + 1, reading))
     case 'dowels':
       return /^none$/i.test(text)
         ? []
         : lines(text).map((line, i): Dowel => {
-            const { thread: _, optional: __, ...dowel } = parseHole(line, i + 1, lengthUnit)
+            const { thread: _, optional: __, ...dowel } = parseHole(line, i + 1, reading)
             return { ...dowel, ...(/\bpin\b/i.test(line) ? { pin: true } : {}) }
           })
     case 'points':
       return lines(text).map((line, i) => {
-        const [x, y] = figures(line, 2, i + 1, lengthUnit)
+        const [x, y] = figures(line, 2, i + 1, reading)
         return { x, y }
       })
+    case 'zones':
+      return /^none$/i.test(text) ? [] : lines(text).map((line, i) => parseZone(line, i + 1, reading))
   }
+}
+
+/** `from to depth [moving] [name]`: a box along the train, mm. */
+function parseZone(line: string, number: number, reading: Reading): Zone {
+  const [fromMm, toMm, depthMm] = figures(line, 3, number, reading) as [number, number, number]
+  if (toMm <= fromMm) throw new QuantityError(`Line ${number}, "${line}": it must end further back than it starts.`)
+  const rest = line.split(/\s+/).slice(3)
+  const name = rest.filter((word) => !/^moving$/i.test(word)).join(' ')
+  return { fromMm, toMm, depthMm, ...(rest.some((word) => /^moving$/i.test(word)) ? { moving: true } : {}), ...(name ? { name } : {}) }
+}
+
+/**
+ * Reads what was typed into one field, or said whole for two: `26 spline 1-1/8` names count and Ø at once.
+ *
+ * @returns values by field name
+ * @throws QuantityError
+ */
+export function parseFields(fields: Readonly<Record<string, FieldWords<any>>>, name: string, typed: string, reading: Reading = {}): Record<string, unknown> {
+  if ((name === 'splines' || name === 'majorMm') && fields.splines && fields.majorMm && isSpline(typed)) return { ...parseSpline(typed, reading) }
+  return { [name]: parseTyped(fields[name]!, typed, reading) }
 }
 
 const lines = (text: string): string[] =>
@@ -49,14 +74,14 @@ const lines = (text: string): string[] =>
     .map((line) => line.trim())
     .filter(Boolean)
 
-function figures(line: string, count: number, number: number, unit: 'mm' | 'in'): number[] {
+function figures(line: string, count: number, number: number, reading: Reading): number[] {
   const items = line.split(/\s+/).slice(0, count)
-  if (items.length < count) throw new QuantityError(`Line ${number}, "${line}": type ${count === 3 ? 'x, y and Ø' : 'x and y'} separated by spaces.`)
-  return items.map((item) => parseQuantity(item, 'mm', unit))
+  if (items.length < count) throw new QuantityError(`Line ${number}, "${line}": type ${count === 3 ? 'three figures' : 'x and y'} separated by spaces.`)
+  return items.map((item) => parseQuantity(item, 'mm', reading))
 }
 
-function parseHole(line: string, number: number, unit: 'mm' | 'in'): Hole {
-  const [x, y, d] = figures(line, 3, number, unit) as [number, number, number]
+function parseHole(line: string, number: number, reading: Reading): Hole {
+  const [x, y, d] = figures(line, 3, number, reading) as [number, number, number]
   if (d <= 0) throw new QuantityError(`Line ${number}: Ø must be more than 0.`)
   const rest = line.split(/\s+/).slice(3)
   const thread = rest.find((item) => /^M\d|^\d+\/\d+-\d+/i.test(item))
@@ -83,6 +108,10 @@ export function printTyped(words: FieldWords<any>, value: unknown): string {
       return (value as Dowel[]).length === 0
         ? 'none'
         : (value as Dowel[]).map((d) => [d.x, d.y, d.d, d.pin ? 'pin' : undefined, d.process].filter((item) => item !== undefined).join(' ')).join('\n')
+    case 'zones':
+      return (value as Zone[]).length === 0
+        ? 'none'
+        : (value as Zone[]).map((z) => [z.fromMm, z.toMm, z.depthMm, z.moving ? 'moving' : undefined, z.name].filter((item) => item !== undefined).join(' ')).join('\n')
     case 'points':
       return (value as { x: number; y: number }[]).map((p) => `${p.x} ${p.y}`).join('\n')
     default:

@@ -36,8 +36,22 @@ const typedValue = (words: FieldWords<unknown>): fc.Arbitrary<unknown> => {
       return place
     case 'flag':
       return fc.boolean()
+    case 'thread':
+      return fc.constantFrom('M10x1.25', '3/8-16', '1/8 NPT', 'through')
+    case 'zones':
+      return fc.array(
+        fc
+          .tuple(
+            place,
+            fc.integer({ min: 1, max: 400_000 }),
+            place,
+            fc.record({ moving: fc.constant(true), name: fc.constantFrom('tie rod', 'Crossmember') }, { requiredKeys: [] }),
+          )
+          .map(([fromMm, um, depthMm, rest]) => ({ fromMm, toMm: Number((fromMm + um / 1000).toFixed(3)), depthMm, ...rest })),
+        { maxLength: 5 },
+      )
     case 'word':
-      return words.choices ? fc.constantFrom(...words.choices) : fc.constantFrom('M10x1.25', '205/65R15', 'through')
+      return words.choices ? fc.constantFrom(...words.choices) : fc.constantFrom('205/65R15', '195/75R15')
     case 'numbers':
       return fc.array(
         fc.integer({ min: 1, max: 360_000 }).map((v) => v / 1000),
@@ -87,9 +101,9 @@ test.each<[keyof typeof PORT_KINDS, string, string, string]>([
 
 test('lengths are read in the unit of the shop, or the one written', () => {
   const { thicknessMm } = PORT_KINDS.plate.fields
-  expect([parseTyped(thicknessMm, '1/2', 'in'), parseTyped(thicknessMm, '1/2 in'), parseTyped(thicknessMm, '12.7', 'mm'), parseTyped(thicknessMm, '12.7 mm', 'in')]).toEqual([
-    12.7, 12.7, 12.7, 12.7,
-  ])
+  expect([parseTyped(thicknessMm, '1/2'), parseTyped(thicknessMm, '1/2 in'), parseTyped(thicknessMm, '12.7'), parseTyped(thicknessMm, '12.7 mm', { units: { mm: 'in' } })]).toEqual(
+    [12.7, 12.7, 12.7, 12.7],
+  )
   expect(parseTyped(PORT_KINDS.face.fields.dowels, 'none')).toEqual([])
 })
 

@@ -30,6 +30,9 @@ const market: Market = {
       priceMinor: 10000,
       fetchMinor: 2000,
       disposalMinor: 500,
+      repairMinor: 0,
+      missingMinor: 0,
+      storageMinor: 0,
       scrapMinor: 3000,
       saleFee: 1 / 6,
       items: [
@@ -84,4 +87,17 @@ test('a typed price with a source is a candidate without a supplier; a kept one 
     ['keep', 0, undefined],
     ['typed', 4200, undefined],
   ])
+})
+
+test('nothing is bought on assumed values: a part known only by its type is no candidate, and says why', () => {
+  const guess = compilePart({
+    id: 'guess',
+    kind: 'disc',
+    name: 'Some disc',
+    ports: [{ id: 'guess/disc-hub/main', kind: 'disc-hub', slot: 'main', claims: { startMm: [{ id: 'g', value: -6, plusMinus: 1, grade: 'assumed' }] } }],
+  })
+  const assumed: Market = { ...market, parts: new Map([...market.parts, ['guess', guess]]), offers: [{ ...market.offers[0]!, id: 'og', partId: 'guess' }] }
+  const gathered = gatherCandidates([need({ kind: 'disc', place: 'coupling', words: 'Disc', why: [] })], assumed, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, [], [])
+  expect(gathered.sources.filter((source) => source.partId === 'guess')).toEqual([])
+  expect(gathered.excluded).toEqual([{ id: 'guess', why: expect.stringContaining('assumed') }])
 })

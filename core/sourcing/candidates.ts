@@ -43,6 +43,9 @@ export interface DonorRow {
   readonly priceMinor: number
   readonly fetchMinor: number
   readonly disposalMinor: number
+  readonly repairMinor: number
+  readonly missingMinor: number
+  readonly storageMinor: number
   readonly scrapMinor: number
   readonly saleFee: number
   readonly items: readonly {
@@ -68,7 +71,7 @@ export interface SupplierRow {
 
 export interface Decision {
   readonly needId: string
-  readonly act: 'drop' | 'price' | 'estimate' | 'keep'
+  readonly act: 'drop' | 'price' | 'estimate' | 'keep' | 'confirm'
   readonly priceMinor: number | null
   readonly source: string | null
 }
@@ -152,10 +155,18 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
 
   const byKind = new Map<string, typeof constrained>()
   for (const need of constrained) byKind.set(need.kind, [...(byKind.get(need.kind) ?? []), need])
+  const assumed = new Set<string>()
+  const isAssumed = (part: CompiledPart): boolean => {
+    if (strongestGrade(part) !== 'assumed') return false
+    if (!assumed.has(part.id))
+      excluded.push({ id: part.id, why: `${part.name} is known by assumed values only: nothing is bought on those. Measure it, or find what its maker says.` })
+    assumed.add(part.id)
+    return true
+  }
   for (const offer of market.offers) {
     const part = market.parts.get(offer.partId)
     const supplier = supplierOf.get(offer.supplierId)
-    if (!part || !supplier) continue
+    if (!part || !supplier || !byKind.has(part.kind) || isAssumed(part)) continue
     for (const need of byKind.get(part.kind) ?? []) {
       const answer = meets(part, need)
       if (answer.meets === 'no') continue
@@ -201,7 +212,7 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
       excluded.push({ id: kit.id, why: `${kit.name} is priced in ${kit.currency}: no exchange rate is known. Add one in Settings.` })
       continue
     }
-    const items = itemsFor(kit.items, `kit:${kit.id}`, 'kit', kit.name, constrained, market, sources)
+    const items = itemsFor(kit.items, `kit:${kit.id}`, 'kit', kit.name, constrained, market, sources, isAssumed)
     if (items.every((item) => item.need === '')) continue
     bundles.push({
       id: `kit:${kit.id}`,
@@ -215,12 +226,12 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
   }
   for (const donor of market.donors) {
     const money = (minor: number): number | null => inCurrency(minor, donor.currency, build.currency, market.rates)
-    const price = money(donor.priceMinor + donor.fetchMinor + donor.disposalMinor)
+    const price = money(donor.priceMinor + donor.fetchMinor + donor.repairMinor + donor.disposalMinor + donor.storageMinor)
     if (price === null) {
       excluded.push({ id: donor.id, why: `${donor.name} is priced in ${donor.currency}: no exchange rate is known. Add one in Settings.` })
       continue
     }
-    const yields = itemsFor(donor.items, `donor:${donor.id}`, 'donor', donor.name, constrained, market, sources)
+    const yields = itemsFor(donor.items, `donor:${donor.id}`, 'donor', donor.name, constrained, market, sources, isAssumed)
     if (yields.every((item) => item.need === '')) continue
     const items = yields.map((item, i) => {
       const row = donor.items[i]!
@@ -257,15 +268,17 @@ function itemsFor(
   needs: readonly Need[],
   market: Market,
   sources: SourceInfo[],
+  isAssumed: (part: CompiledPart) => boolean,
 ) {
   return rows.map((row) => {
     const part = market.parts.get(row.partId)
-    const fitting = part
-      ? needs.flatMap((need) => {
-          const answer = meets(part, need)
-          return answer.meets === 'no' ? [] : [{ need, answer }]
-        })
-      : []
+    const fitting =
+      part && needs.some((need) => need.kind === part.kind) && !isAssumed(part)
+        ? needs.flatMap((need) => {
+            const answer = meets(part, need)
+            return answer.meets === 'no' ? [] : [{ need, answer }]
+          })
+        : []
     const best = fitting[0]
     if (!best || !part) return { id: row.id, need: '', quantity: row.quantity }
     sources.push({
@@ -283,6 +296,14 @@ function sourceInfo(id: string, need: Need, part: CompiledPart, market: Market, 
   const offered = [...(market.numbers.get(part.id) ?? []), ...own]
   const wanted = need.wants ? (market.numbers.get(need.wants) ?? []) : []
   return { id, need: need.id, partId: part.id, number: numberVerdict(wanted, offered, market.supersessions), evidence: weakestGrade(part) }
+}
+
+/** Strongest grade among what is known of a part; null when nothing is. */
+function strongestGrade(part: CompiledPart): Grade | null {
+  let strongest = -1
+  for (const port of part.ports)
+    for (const name of Object.keys(PORT_KINDS[port.kind].fields)) strongest = Math.max(strongest, (port as unknown as Record<string, Field<unknown>>)[name]!.grade)
+  return GRADES[strongest as 0] ?? null
 }
 
 /** Weakest grade among what is known of a part; null when nothing is. */

@@ -2,9 +2,15 @@ import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
 import knexFactory, { type Knex } from 'knex'
 import * as createTables from './migrations/20261125_0001_create_tables.ts'
+import * as addPeople from './migrations/20261125_0002_add_people_claims_and_sheets.ts'
+import * as addMatingCards from './migrations/20261125_0003_add_mating_cards.ts'
 
 /** Every migration, oldest first. Forward only. */
-const MIGRATIONS = [{ name: '20261125_0001_create_tables', ...createTables }]
+export const MIGRATIONS = [
+  { name: '20261125_0001_create_tables', ...createTables },
+  { name: '20261125_0002_add_people_claims_and_sheets', ...addPeople },
+  { name: '20261125_0003_add_mating_cards', ...addMatingCards },
+]
 
 export type Database = Knex
 
@@ -14,7 +20,7 @@ const camelRow = (row: unknown): unknown =>
   row !== null && typeof row === 'object' && !Array.isArray(row) ? Object.fromEntries(Object.entries(row).map(([key, value]) => [camel(key), value])) : row
 
 /** Opens (and makes) a database file, `:memory:` for tests, and brings it up to date. */
-export async function openDatabase(file: string): Promise<Database> {
+export async function openDatabase(file: string, migrations: typeof MIGRATIONS = MIGRATIONS): Promise<Database> {
   if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
   const knex = knexFactory({
     client: 'better-sqlite3',
@@ -32,7 +38,7 @@ export async function openDatabase(file: string): Promise<Database> {
     postProcessResponse: (result) => (Array.isArray(result) ? result.map(camelRow) : camelRow(result)),
     migrations: {
       migrationSource: {
-        getMigrations: async () => MIGRATIONS,
+        getMigrations: async () => migrations,
         getMigrationName: (migration: (typeof MIGRATIONS)[number]) => migration.name,
         getMigration: async (migration: (typeof MIGRATIONS)[number]) => migration,
       },

@@ -1,13 +1,20 @@
 import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError } from '../errors.ts'
+import { actorNow } from './actor.ts'
+import { announce } from './changes.ts'
+import { mirrored } from './mirror.ts'
+import type { Row } from './row.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
-export type Row = { id: string; version: number } & Record<string, unknown>
+export type { Row }
+
+/** Grows whenever the whole file is replaced: what was remembered of the old one must not answer for the new. */
+const epochs = new WeakMap<object, number>()
 
 /** JSON columns hold `{v, data}`: v is the frozen shape the data was written in. */
 const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
-const unpack = (text: unknown): unknown => (typeof text === 'string' ? (JSON.parse(text) as { data: unknown }).data : null)
+export const unpack = (text: unknown): unknown => (typeof text === 'string' ? (JSON.parse(text) as { data: unknown }).data : null)
 
 function toRow(table: TableName, values: Record<string, unknown>): Record<string, unknown> {
   const { json = [], flags = [] } = shapeOf(table)
@@ -38,6 +45,8 @@ export class Store {
   readonly who: string
   /** The database itself, the same inside and outside transactions. */
   readonly root: Knex
+  /** Rows written in this transaction, as `table:id`. */
+  readonly #touched = new Set<string>()
   constructor(knex: Knex, who = 'bench', root: Knex = knex) {
     this.knex = knex
     this.who = who
@@ -50,16 +59,51 @@ export class Store {
   }
 
   /** Runs work in one transaction: all of it lands, or none. */
-  transaction<T>(work: (store: Store) => Promise<T>): Promise<T> {
-    return this.knex.transaction((trx) => work(new Store(trx, this.who, this.root)))
+  async transaction<T>(work: (store: Store) => Promise<T>): Promise<T> {
+    let written: ReadonlySet<string> = new Set()
+    const result = await this.knex.transaction((trx) => {
+      const store = new Store(trx, this.who, this.root)
+      written = store.#touched
+      return work(store)
+    })
+    if (this.inTransaction) for (const one of written) this.#touched.add(one)
+    else if (written.size > 0) announce(this.root, await this.revision(), actorNow(), this.who, [...written])
+    return result
+  }
+
+  /** Grows when the file under the database is replaced. */
+  get epoch(): number {
+    return epochs.get(this.root) ?? 0
+  }
+
+  /** Forgets what was computed from the data: the file under it was replaced. */
+  replaced(): void {
+    epochs.set(this.root, this.epoch + 1)
   }
 
   async list<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
+    if (this.inTransaction) return this.read<T>(table, where)
+    const conditions = Object.entries(where).filter(([, value]) => value !== undefined)
+    const { list } = await mirrored(this, table)
+    return (conditions.length === 0 ? list : list.filter((row) => conditions.every(([column, value]) => row[column] === value))).slice() as T[]
+  }
+
+  /** Rows straight from the database, by id. */
+  async read<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
     const rows = await this.knex(table).where(toRow(table, where)).orderBy('id')
     return rows.map((row) => fromRow(table, row) as T)
   }
 
   async listIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
+    if (this.inTransaction) return this.readIn<T>(table, column, values)
+    const wanted = new Set(values)
+    if (wanted.size === 0) return []
+    const { list, rows } = await mirrored(this, table)
+    if (column === 'id') return [...wanted].flatMap((id) => (rows.get(id) as T | undefined) ?? [])
+    return list.filter((row) => wanted.has(row[column] as string)) as T[]
+  }
+
+  async readIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
     const found: T[] = []
     for (let i = 0; i < values.length; i += 500) {
       const rows = await this.knex(table)
@@ -71,6 +115,7 @@ export class Store {
   }
 
   async find<T extends Row = Row>(table: TableName, id: string): Promise<T | null> {
+    if (!this.inTransaction) return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
     const row = await this.knex(table).where({ id }).first()
     return row ? (fromRow(table, row) as T) : null
   }
@@ -98,8 +143,9 @@ export class Store {
       await this.knex(table).insert(batch.map((row) => toRow(table, row)))
       for (let j = 0; j < batch.length; j += 100)
         await this.knex('history').insert(
-          batch.slice(j, j + 100).map((row) => ({ at, who: this.who, entity: table, entityId: String(row.id), act: 'insert', before: null, after: pack(row) })),
+          batch.slice(j, j + 100).map((row) => ({ at, ...this.#actor(), entity: table, entityId: String(row.id), act: 'insert', before: null, after: pack(row) })),
         )
+      await this.#wrote(batch.map((row) => `${table}:${row.id}`))
     }
   }
 
@@ -127,10 +173,7 @@ export class Store {
     const rows = await this.#gather(table, row)
     const trash = uuidv7()
     await this.knex('trash').insert({ id: trash, entity: table, entityId: id, at: new Date().toISOString(), rows: pack(rows) })
-    for (const [owned, one] of [...rows].reverse()) {
-      await this.knex(owned).where({ id: one.id }).delete()
-      await this.#log(owned, one.id, 'remove', one, null)
-    }
+    for (const [owned, one] of [...rows].reverse()) await this.unmake(owned, one)
     return trash
   }
 
@@ -138,18 +181,27 @@ export class Store {
   async restore(trash: string): Promise<{ entity: TableName; id: string }> {
     const found = await this.knex('trash').where({ id: trash }).first()
     if (!found) throw new MissingError('That is not in the trash any more: it was put back already.')
-    for (const [table, row] of unpack(found.rows) as [TableName, Row][]) {
-      await this.knex(table).insert(toRow(table, { ...row, version: row.version + 1 }))
-      await this.#log(table, row.id, 'restore', null, row)
-    }
+    for (const [table, row] of unpack(found.rows) as [TableName, Row][]) await this.reinsert(table, row)
     await this.knex('trash').where({ id: trash }).delete()
     return { entity: found.entity, id: found.entityId }
+  }
+
+  /** Puts a removed row back as it was. */
+  async reinsert(table: TableName, row: Row): Promise<void> {
+    await this.knex(table).insert(toRow(table, { ...row, version: row.version + 1 }))
+    await this.#log(table, row.id, 'restore', null, row)
+  }
+
+  /** Deletes one row without gathering what it owns, and without the trash: the history holds it. */
+  async unmake(table: TableName, row: Row): Promise<void> {
+    await this.knex(table).where({ id: row.id }).delete()
+    await this.#log(table, row.id, 'remove', row, null)
   }
 
   /** Grows with every write: a cheap key for what was computed from the data. */
   async revision(): Promise<number> {
     const row = await this.knex('history').max('id as id').first()
-    return Number(row?.id ?? 0)
+    return this.epoch * 1e12 + Number(row?.id ?? 0)
   }
 
   async #gather(table: TableName, row: Row): Promise<[TableName, Row][]> {
@@ -158,16 +210,28 @@ export class Store {
     return rows
   }
 
-  async #log(entity: string, entityId: string, act: string, before: unknown, after: unknown): Promise<void> {
+  #actor(): { who: string; command: string | null } {
+    const actor = actorNow()
+    return { who: actor?.who ?? this.who, command: actor?.command ?? null }
+  }
+
+  async #log(entity: TableName, entityId: string, act: string, before: unknown, after: unknown): Promise<void> {
     await this.knex('history').insert({
       at: new Date().toISOString(),
-      who: this.who,
+      ...this.#actor(),
       entity,
       entityId,
       act,
       before: before === null ? null : pack(before),
       after: after === null ? null : pack(after),
     })
+    await this.#wrote([`${entity}:${entityId}`])
+  }
+
+  /** Inside a transaction others hear of it when it lands; a single write lands at once. */
+  async #wrote(touched: readonly string[]): Promise<void> {
+    if (this.inTransaction) for (const one of touched) this.#touched.add(one)
+    else announce(this.root, await this.revision(), actorNow(), this.who, touched)
   }
 }
 

@@ -10,6 +10,7 @@ export interface TableShape {
 /** In an order in which rows can be inserted. */
 export const TABLES = {
   setting: { json: ['value'] },
+  person: {},
   issuer: { flags: ['upper'] },
   supplier: {},
   rate: {},
@@ -36,15 +37,26 @@ export const TABLES = {
       ['decision', 'buildId'],
       ['sourcingLock', 'buildId'],
       ['plan', 'buildId'],
+      ['jointClaim', 'buildId'],
+      ['donorSheet', 'buildId'],
+      ['matingCard', 'buildId'],
     ],
   },
   specimen: { refs: { partId: 'part', buildId: 'build' } },
   claim: { json: ['value'], refs: { portId: 'port', specimenId: 'specimen' } },
   kit: { flags: ['taxIncluded'], refs: { supplierId: 'supplier' }, owns: [['kitItem', 'kitId']] },
   kitItem: { refs: { kitId: 'kit', partId: 'part' } },
-  donor: { owns: [['donorItem', 'donorId']] },
+  donor: {
+    owns: [
+      ['donorItem', 'donorId'],
+      ['donorSheet', 'donorId'],
+    ],
+  },
   donorItem: { flags: ['held'], refs: { donorId: 'donor', partId: 'part' } },
   offer: { flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' } },
+  donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
+  matingCard: { json: ['answers'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' } },
+  jointClaim: { refs: { buildId: 'build', engineId: 'part', transmissionId: 'part', kitId: 'kit' } },
   pairing: { flags: ['chosen'], json: ['inserted'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' }, owns: [['couplingChoice', 'pairingId']] },
   couplingChoice: { refs: { pairingId: 'pairing', partId: 'part' } },
   decision: { refs: { buildId: 'build' } },
@@ -55,6 +67,7 @@ export const TABLES = {
 
 export type TableName =
   | 'setting'
+  | 'person'
   | 'issuer'
   | 'supplier'
   | 'rate'
@@ -70,6 +83,9 @@ export type TableName =
   | 'donor'
   | 'donorItem'
   | 'offer'
+  | 'donorSheet'
+  | 'jointClaim'
+  | 'matingCard'
   | 'pairing'
   | 'couplingChoice'
   | 'decision'

@@ -1,5 +1,6 @@
 import { parse } from 'csv-parse/sync'
 import { isCurrency, minorDigits } from '../../core/money/money.ts'
+import type { Decimal } from '../../core/quantity/units.ts'
 
 export const OFFER_COLUMNS = ['supplier', 'issuer', 'number', 'description', 'price', 'currency', 'taxIncluded', 'pack', 'stock', 'leadDays', 'condition'] as const
 
@@ -28,9 +29,10 @@ export interface BadCell {
  * Reads offers from CSV (RFC 4180), separated by comma or semicolon; with semicolons decimals may have a comma.
  * Every bad cell is listed by line and column with what to do; nothing is thrown for bad rows.
  *
+ * @param decimal what a comma in a price means in this file; `ask`: a price that can be read two ways is asked about
  * @param isSupplier whether a supplier of that name is known
  */
-export function readOffersCsv(text: string, isSupplier: (name: string) => boolean = () => true): { rows: OfferLine[]; bad: BadCell[] } {
+export function readOffersCsv(text: string, isSupplier: (name: string) => boolean = () => true, decimal: Decimal = 'ask'): { rows: OfferLine[]; bad: BadCell[] } {
   const first = text.replace(/^\ufeff/, '').split(/\r?\n/, 1)[0] ?? ''
   const delimiter = first.split(';').length > first.split(',').length ? ';' : ','
   let records: { record: string[]; info: { lines: number } }[]
@@ -53,20 +55,26 @@ export function readOffersCsv(text: string, isSupplier: (name: string) => boolea
     const fault = (column: string, message: string): void => void bad.push({ line, column, message })
     if (record.length !== head.length) fault('', `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter}".`)
     if (cell('supplier') !== '' && !isSupplier(cell('supplier'))) fault('supplier', `There is no supplier "${cell('supplier')}". Add it under Suppliers first, or mend the name.`)
-    const row = readRow(cell, line, delimiter, fault)
+    const row = readRow(cell, line, delimiter, decimal, fault)
     if (bad.length === before && row) rows.push(row)
   }
   return { rows, bad }
 }
 
-function readRow(cell: (name: (typeof OFFER_COLUMNS)[number]) => string, line: number, delimiter: string, fault: (column: string, message: string) => void): OfferLine | null {
+function readRow(
+  cell: (name: (typeof OFFER_COLUMNS)[number]) => string,
+  line: number,
+  delimiter: string,
+  decimal: Decimal,
+  fault: (column: string, message: string) => void,
+): OfferLine | null {
   for (const name of ['supplier', 'issuer', 'number'] as const) if (cell(name) === '') fault(name, `Fill in the ${name}.`)
   const currency = cell('currency').toUpperCase()
   if (!isCurrency(currency)) {
     fault('currency', `"${cell('currency')}" is not an ISO 4217 code. Use one such as EUR.`)
     return null
   }
-  const priceMinor = readPrice(cell('price'), currency, delimiter, fault)
+  const priceMinor = readPrice(cell('price'), currency, delimiter, decimal, fault)
   const tax = /^(yes|true|1|incl)$/i.test(cell('taxIncluded')) ? true : /^(no|false|0|excl)$/i.test(cell('taxIncluded')) ? false : null
   if (tax === null) fault('taxIncluded', `"${cell('taxIncluded')}" should be yes or no.`)
   const whole = (name: 'pack' | 'stock' | 'leadDays', least: number): number | null => {
@@ -95,8 +103,22 @@ function readRow(cell: (name: (typeof OFFER_COLUMNS)[number]) => string, line: n
   }
 }
 
-function readPrice(text: string, currency: string, delimiter: string, fault: (column: string, message: string) => void): number | null {
-  const plain = delimiter === ';' ? text.replace(',', '.') : text
+/** The figure with a decimal point and nothing else, as the file writes figures. */
+function plainFigure(text: string, delimiter: string, decimal: Decimal): string {
+  if (decimal === 'comma') return text.replace(/\.(?=\d{3}(\D|$))/g, '').replace(',', '.')
+  if (decimal === 'point') return text.replace(/,(?=\d{3}(\D|$))/g, '')
+  return delimiter === ';' ? text.replace(',', '.') : text
+}
+
+/** One mark and three figures after it: a thousand, or a thousandth. */
+const TWO_WAYS = /^[1-9]\d{0,2}[.,]\d{3}$/
+
+function readPrice(text: string, currency: string, delimiter: string, decimal: Decimal, fault: (column: string, message: string) => void): number | null {
+  if (decimal === 'ask' && TWO_WAYS.test(text)) {
+    fault('price', `"${text}" could be ${text.replace(/[.,]/, '')} or ${Number(text.replace(',', '.'))}. Say above what a comma means in this file.`)
+    return null
+  }
+  const plain = plainFigure(text, delimiter, decimal)
   if (!/^\d+(\.\d+)?$/.test(plain)) {
     fault(
       'price',

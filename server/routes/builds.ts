@@ -1,10 +1,27 @@
 import { z } from 'zod'
-import { buildInput, buildPatch, couplingChoiceInput, couplingKitInput, decisionInput, lockInput, pairingChoice } from '../../contract/rows.ts'
+import {
+  buildInput,
+  buildPatch,
+  couplingChoiceInput,
+  couplingKitInput,
+  decisionInput,
+  jointClaimInput,
+  lockInput,
+  pairingChoice,
+  sheetInput,
+  startInput,
+  stopperInput,
+} from '../../contract/rows.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { answerSheet, donorSheet, donorsOf } from '../services/donors.ts'
+import { firstAnswerView } from '../services/first-answer.ts'
+import { addJointClaim, answerStopper } from '../services/joint-claims.ts'
+import { answerMating, matingCard } from '../services/mating.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
-import { chooseCoupling, chooseKit, choosePairing, pairingRows, viewBuild } from '../services/pairings.ts'
+import { chooseCoupling, chooseKit, choosePairing, listPairings, viewBuild } from '../services/pairings.ts'
 import { budgetView, buildHeader, decide, partsList } from '../services/planning.ts'
 import { addLock, sourcingView, startSolve } from '../services/sourcing.ts'
+import { startBuild } from '../services/start.ts'
 import { route } from './route.ts'
 
 export function buildRoutes({ store, jobs }: Services): App {
@@ -15,6 +32,42 @@ export function buildRoutes({ store, jobs }: Services): App {
     items: await Promise.all((await store.list('build')).map(async (build) => buildHeader(store, build.id))),
   }))
   route(app, { method: 'post', path: '/builds', summary: 'Start a build', tag, body: buildInput }, async ({ body }) => store.transaction((tx) => tx.insert('build', body)))
+  route(
+    app,
+    { method: 'post', path: '/builds/start', summary: 'Start a build from what is known after two minutes: templates, families, answers', tag, body: startInput },
+    async ({ body }) => startBuild(store, body),
+  )
+  route(app, { method: 'get', path: `${id}/first-answer`, summary: 'Verdicts with leaning, ranges, what to confirm or drop, what to measure first', tag }, async ({ params }) =>
+    firstAnswerView(store, params.id!),
+  )
+  route(app, { method: 'post', path: `${id}/stoppers`, summary: 'Answer one of the twelve stopper questions', tag, body: stopperInput }, async ({ params, body }) =>
+    store.transaction((tx) => answerStopper(tx, params.id!, body)),
+  )
+  route(app, { method: 'get', path: `${id}/donors`, summary: 'Donors side by side: net cost with every term, risks of the sheet', tag }, async ({ params }) =>
+    donorsOf(store, params.id!),
+  )
+  route(app, { method: 'get', path: `${id}/donors/{donor}/sheet`, summary: "A donor's sheet for this build", tag }, async ({ params }) =>
+    donorSheet(store, params.id!, params.donor!),
+  )
+  route(
+    app,
+    { method: 'patch', path: `${id}/donors/{donor}/sheet`, summary: 'Join answers into the sheet, question by question; sending again changes nothing', tag, body: sheetInput },
+    async ({ params, body }) => answerSheet(store, params.id!, params.donor!, body),
+  )
+  route(app, { method: 'get', path: `${id}/mating`, summary: 'The mating card of the chosen pairing, and what its answers say', tag }, async ({ params }) =>
+    matingCard(store, params.id!),
+  )
+  route(app, { method: 'patch', path: `${id}/mating`, summary: 'Join answers into the mating card, question by question', tag, body: sheetInput }, async ({ params, body }) =>
+    answerMating(store, params.id!, body),
+  )
+  route(
+    app,
+    { method: 'post', path: '/joint-claims', summary: 'Record what is said of a joint, a kit or a finished build as a whole', tag, body: jointClaimInput },
+    async ({ body }) => addJointClaim(store, body),
+  )
+  route(app, { method: 'delete', path: '/joint-claims/{id}', summary: 'Move such a claim to the trash', tag }, async ({ params }) => ({
+    trash: await store.transaction((tx) => tx.remove('jointClaim', params.id!)),
+  }))
   route(app, { method: 'get', path: id, summary: 'Header: totals, what is open, next action', tag }, async ({ params }) => buildHeader(store, params.id!))
   route(app, { method: 'patch', path: id, summary: 'Change the brief', tag, body: buildPatch }, async ({ params, body }) => {
     const { version, ...patch } = body as { version: number }
@@ -24,7 +77,7 @@ export function buildRoutes({ store, jobs }: Services): App {
     trash: await store.transaction((tx) => tx.remove('build', params.id!)),
   }))
   route(app, { method: 'get', path: `${id}/pairings`, summary: 'Every engine with every transmission, a line each', tag }, async ({ params }) => ({
-    items: pairingRows(await viewBuild(store, params.id!)),
+    items: await listPairings(store, params.id!),
   }))
   route(
     app,

@@ -1,4 +1,6 @@
 import { checkJointRequest, checkJointResponse, checkPairingRequest, checkPairingResponse } from '../../contract/check.ts'
+import { describeJoint } from '../../core/joints/describe.ts'
+import { JOINTS } from '../../core/joints/index.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { checkOneJoint, checkOnePairing } from '../services/check.ts'
 import { route } from './route.ts'
@@ -23,5 +25,8 @@ export function checkRoutes(_services: Services): App {
     },
     async ({ body }) => checkOnePairing(body),
   )
+  route(app, { method: 'get', path: '/joints', summary: 'Every joint: what decides it, its limits, and how each field is measured', tag: 'Check' }, async () => ({
+    items: JOINTS.map(describeJoint),
+  }))
   return app
 }

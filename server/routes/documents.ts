@@ -18,11 +18,17 @@ const fileName = (name: string, ending: string): string =>
 export function documentRoutes({ store }: Services): App {
   const app = newRouter()
   const tag = 'Documents'
-  const csv = z.strictObject({ csv: z.string().min(1, 'The file is empty.') })
+  const csv = z.strictObject({
+    csv: z.string().min(1, 'The file is empty.'),
+    /** What a comma in a price means in this file. */
+    decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
+  })
   route(app, { method: 'post', path: '/offers/preview', summary: 'What importing these offers would do; every bad row by line and column', tag, body: csv }, async ({ body }) =>
-    previewOffers(store, body.csv),
+    previewOffers(store, body.csv, body.decimal),
   )
-  route(app, { method: 'post', path: '/offers/import', summary: 'Import offers from CSV, all or nothing', tag, body: csv }, async ({ body }) => importOffers(store, body.csv))
+  route(app, { method: 'post', path: '/offers/import', summary: 'Import offers from CSV, all or nothing', tag, body: csv }, async ({ body }) =>
+    importOffers(store, body.csv, body.decimal),
+  )
   route(app, { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)
     c.header('content-disposition', `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`)

@@ -1,11 +1,17 @@
+import { z } from 'zod'
 import { settingsInput } from '../../contract/rows.ts'
 import { PART_KINDS } from '../../core/identity/part-kinds.ts'
 import { JOINTS } from '../../core/joints/index.ts'
 import { TOLERANCES } from '../../core/joints/tolerances.ts'
+import { STOPPERS } from '../../core/pairing/stoppers.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { PORT_KINDS } from '../../core/ports/index.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
+import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
+import { TEMPLATES } from '../../core/templates/index.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { find } from '../services/find.ts'
+import { familiesOf } from '../services/parts.ts'
 import { readSettings, writeSettings } from '../services/settings.ts'
 import { route } from './route.ts'
 
@@ -40,5 +46,15 @@ export function settingRoutes({ store }: Services): App {
       ]),
     ),
   }))
+  route(app, { method: 'get', path: '/templates', summary: 'Type templates, pattern families and stopper questions for a new build', tag }, async () => ({
+    templates: TEMPLATES.map(({ id, kind, words, says, massKg }) => ({ id, kind, words, says, massKg })),
+    families: [...PATTERN_FAMILIES.map(({ id, words }) => ({ id, words })), ...(await familiesOf(store))],
+    stoppers: STOPPERS,
+  }))
+  route(
+    app,
+    { method: 'get', path: '/find', summary: 'Find builds, parts, numbers in any spelling, donors, kits and suppliers', tag, query: z.object({ q: z.string().max(200) }) },
+    async ({ query }) => ({ items: await find(store, query.q) }),
+  )
   return app
 }

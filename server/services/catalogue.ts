@@ -6,7 +6,10 @@ import { type CompiledPart, compilePart, isPortKind, PORT_KINDS } from '../../co
 import type { Part, Port } from '../../core/ports/port.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
 import type { Market, OfferRow } from '../../core/sourcing/candidates.ts'
+import { mirrored } from '../database/mirror.ts'
 import type { Row, Store } from '../database/store.ts'
+import type { TableName } from '../database/tables.ts'
+import { RevisionMemory } from './memory.ts'
 
 /** Everything a build's computing reads, compiled once per data revision. */
 export interface Catalogue {
@@ -17,53 +20,78 @@ export interface Catalogue {
   readonly tolerances: ReturnType<typeof tolerances>
 }
 
-interface Remembered {
-  readonly revision: number
-  readonly catalogue: Promise<Catalogue>
-}
-
-const memory = new WeakMap<object, Map<string, Remembered>>()
+const memory = new RevisionMemory<Catalogue>()
 
 /** The catalogue as one build sees it (its specimens are "this very part"); without a build, as the shop sees it. */
-export async function loadCatalogue(store: Store, buildId: string | null): Promise<Catalogue> {
-  if (store.inTransaction) return build(store, buildId)
-  const revision = await store.revision()
-  let held = memory.get(store.root)
-  if (!held) memory.set(store.root, (held = new Map()))
-  const key = buildId ?? ''
-  const found = held.get(key)
-  if (found?.revision === revision) return found.catalogue
-  const catalogue = build(store, buildId)
-  held.set(key, { revision, catalogue })
-  catalogue.catch(() => held.delete(key))
-  return catalogue
-}
+export const loadCatalogue = (store: Store, buildId: string | null): Promise<Catalogue> => memory.recall(store, buildId ?? '', () => build(store, buildId))
+
+/** All rows of a table: the same array while none changed. */
+const wholeTable = async (store: Store, table: TableName): Promise<readonly Row[]> => (store.inTransaction ? store.list(table) : (await mirrored(store, table)).list)
 
 async function build(store: Store, buildId: string | null): Promise<Catalogue> {
-  const [parts, ports, claims, specimens] = await Promise.all([store.list('part'), store.list('port'), store.list('claim'), buildId ? store.list('specimen', { buildId }) : []])
+  const [parts, ports, claims, specimens, settings] = await Promise.all([
+    wholeTable(store, 'part'),
+    wholeTable(store, 'port'),
+    wholeTable(store, 'claim'),
+    buildId ? store.list('specimen', { buildId }) : [],
+    store.find('setting', 'tolerances'),
+  ])
   const specimenOf = new Map(specimens.map((row) => [String(row.partId), row.id]))
-  const core = toCoreParts(parts, ports, claims)
-  const compiled = new Map(core.map((part) => [part.id, compileOnce(part, specimenOf.get(part.id))]))
-  const settings = await store.find('setting', 'tolerances')
+  const portsOf = groupBy(ports, 'partId')
+  const claimsOf = groupBy(claims, 'portId')
+  const compiled = new Map(parts.map((part) => [part.id, compileOnce(part, portsOf.get(part.id) ?? [], claimsOf, specimenOf.get(part.id))]))
+  const market = marketWith(await loadMarket(store), compiled, buildId ?? '')
   return {
-    parts: compiled,
+    parts: market.parts,
     rows: new Map(parts.map((row) => [row.id, row])),
-    market: await loadMarket(store, compiled),
-    tolerances: tolerances((settings?.value ?? {}) as Record<string, number>),
+    market,
+    tolerances: tolerancesOnce(JSON.stringify(settings?.value ?? {})),
   }
 }
 
-const compiledParts = new Map<string, { signature: string; part: CompiledPart }>()
+const wholeMarkets = new WeakMap<object, Map<string, Market>>()
 
-/** A part is compiled again only when its claims changed, so that matches remembered per pair of faces stay good. */
-function compileOnce(part: Part, specimen: string | undefined): CompiledPart {
-  const signature = JSON.stringify([part.kind, part.name, specimen, part.ports])
-  const key = `${part.id}|${specimen ?? ''}`
-  const held = compiledParts.get(key)
-  if (held?.signature === signature) return held.part
-  const compiled = compilePart(part, specimen)
-  compiledParts.set(key, { signature, part: compiled })
-  return compiled
+/** The market with the parts it sells: the same object while neither changed, so that what leans on it can be kept. */
+function marketWith(market: Omit<Market, 'parts'>, parts: Market['parts'], buildId: string): Market {
+  let held = wholeMarkets.get(market)
+  if (!held) wholeMarkets.set(market, (held = new Map()))
+  const found = held.get(buildId)
+  if (found && found.parts.size === parts.size && [...parts].every(([id, part]) => found.parts.get(id) === part)) return found
+  const whole = { ...market, parts }
+  held.set(buildId, whole)
+  return whole
+}
+
+const heldTolerances = new Map<string, Catalogue['tolerances']>()
+
+/** The same object for the same settings, so that what leans on it can be kept by identity. */
+function tolerancesOnce(settings: string): Catalogue['tolerances'] {
+  const held = heldTolerances.get(settings) ?? tolerances(JSON.parse(settings) as Record<string, number>)
+  heldTolerances.set(settings, held)
+  return held
+}
+
+interface Compiled {
+  readonly sources: readonly unknown[]
+  readonly part: CompiledPart
+}
+const compiledParts = new WeakMap<Row, Map<string, Compiled>>()
+
+/** A part is compiled again only when one of its rows changed, so that what is remembered of it stays good. */
+function compileOnce(row: Row, ports: readonly Row[], claimsOf: ReadonlyMap<string, Row[]>, specimen: string | undefined): CompiledPart {
+  const sources: unknown[] = []
+  for (const port of ports) {
+    sources.push(port)
+    for (const claim of claimsOf.get(port.id) ?? []) sources.push(claim)
+  }
+  let held = compiledParts.get(row)
+  if (!held) compiledParts.set(row, (held = new Map()))
+  const found = held.get(specimen ?? '')
+  if (found && found.sources.length === sources.length && found.sources.every((one, i) => one === sources[i])) return found.part
+  const claims = ports.flatMap((port) => claimsOf.get(port.id) ?? [])
+  const part = compilePart(toCoreParts([row], ports, claims)[0]!, specimen)
+  held.set(specimen ?? '', { sources, part })
+  return part
 }
 
 /** Rows to the core's parts: claims gathered under their ports. */
@@ -97,16 +125,24 @@ export function toClaim(row: Row): Claim {
   return { id: row.id, value: row.value, grade: row.grade as Claim['grade'], ...Object.fromEntries(optional) }
 }
 
-async function loadMarket(store: Store, parts: ReadonlyMap<string, CompiledPart>): Promise<Market> {
-  const [numbers, supersessions, offers, kits, kitItems, donors, donorItems, suppliers, rates, issuers] = await Promise.all(
-    (['partNumber', 'supersession', 'offer', 'kit', 'kitItem', 'donor', 'donorItem', 'supplier', 'rate', 'issuer'] as const).map((table) => store.list(table)),
-  )
+const MARKET = ['partNumber', 'supersession', 'offer', 'kit', 'kitItem', 'donor', 'donorItem', 'supplier', 'rate', 'issuer'] as const
+const markets = new WeakMap<object, { readonly tables: readonly unknown[]; readonly market: Omit<Market, 'parts'> }>()
+
+async function loadMarket(store: Store): Promise<Omit<Market, 'parts'>> {
+  const tables = await Promise.all(MARKET.map((table) => wholeTable(store, table)))
+  const held = markets.get(store.root)
+  if (held?.tables.every((table, i) => table === tables[i])) return held.market
+  const market = marketOf(tables)
+  if (!store.inTransaction) markets.set(store.root, { tables, market })
+  return market
+}
+
+function marketOf([numbers, supersessions, offers, kits, kitItems, donors, donorItems, suppliers, rates, issuers]: readonly (readonly Row[])[]): Omit<Market, 'parts'> {
   const rule = new Map(issuers!.map((row) => [row.id, { upper: row.upper as boolean, noise: String(row.noise) }]))
   const numberOf = (issuer: unknown, number: unknown): string => `${issuer}:${normaliseNumber(String(number), rule.get(String(issuer)) ?? DEFAULT_RULE)}`
   const kitItemsOf = groupBy(kitItems!, 'kitId')
   const donorItemsOf = groupBy(donorItems!, 'donorId')
   return {
-    parts,
     numbers: new Map([...groupBy(numbers!, 'partId')].map(([part, rows]) => [part, rows.map((row) => `${row.issuerId}:${row.normalised}`)])),
     supersessions: supersessions!.map(
       (row): Supersession => ({ old: numberOf(row.issuerId, row.oldNumber), new: numberOf(row.issuerId, row.newNumber), oneWay: row.oneWay === true }),

@@ -86,3 +86,20 @@ test('every bad cell is listed by line and column, and nothing is imported', asy
 test('a file without its columns says which are missing', () => {
   expect(readOffersCsv('supplier,price\nA,1').bad[0]).toMatchObject({ line: 1, message: expect.stringContaining('lacks issuer, number') })
 })
+
+test.each<['ask' | 'point' | 'comma', string, number | null]>([
+  ['ask', '1,500', null],
+  ['ask', '1.500', null],
+  ['ask', '286,50', 28650],
+  ['ask', '1500', 150000],
+  ['comma', '1,500', 150],
+  ['comma', '1.500', 150000],
+  ['comma', '1.286,50', 128650],
+  ['point', '1,500', 150000],
+  ['point', '1.500', 150],
+  ['point', '1,286.50', 128650],
+])('where a comma means %s in this file, a price of %s is %s minor units', (decimal, typed, minor) => {
+  const { rows, bad } = readOffersCsv(`${HEAD.replaceAll(',', ';')}\nA;B;1;x;${typed};EUR;yes;;;;`, undefined, decimal)
+  expect(rows[0]?.priceMinor ?? null).toBe(minor)
+  if (minor === null) expect(bad[0]).toMatchObject({ column: 'price', message: expect.stringContaining('could be') })
+})

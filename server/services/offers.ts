@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
+import type { Decimal } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
 import { type BadCell, type OfferLine, readOffersCsv } from '../documents/offers-csv.ts'
 import { UnprocessableError } from '../errors.ts'
@@ -29,17 +30,17 @@ interface Reading {
 }
 
 /** What an import would do, without doing it. */
-export async function previewOffers(store: Store, csv: string): Promise<ImportPreview> {
-  return (await readOffers(store, csv)).preview
+export async function previewOffers(store: Store, csv: string, decimal: Decimal = 'ask'): Promise<ImportPreview> {
+  return (await readOffers(store, csv, decimal)).preview
 }
 
 /**
  * Imports offers, all or nothing: any bad row and nothing is written.
  * @throws UnprocessableError listing every bad row
  */
-export async function importOffers(store: Store, csv: string): Promise<ImportPreview> {
+export async function importOffers(store: Store, csv: string, decimal: Decimal = 'ask'): Promise<ImportPreview> {
   return store.transaction(async (tx) => {
-    const reading = await readOffers(tx, csv)
+    const reading = await readOffers(tx, csv, decimal)
     const { preview } = reading
     if (preview.bad.length > 0)
       throw new UnprocessableError(
@@ -53,10 +54,10 @@ export async function importOffers(store: Store, csv: string): Promise<ImportPre
 
 const issuerKey = (name: string): string => name.trim().toLowerCase()
 
-async function readOffers(store: Store, csv: string): Promise<Reading> {
+async function readOffers(store: Store, csv: string, decimal: Decimal): Promise<Reading> {
   const [supplierRows, issuerRows, numberRows, offerRows] = await Promise.all([store.list('supplier'), store.list('issuer'), store.list('partNumber'), store.list('offer')])
   const suppliers = new Map(supplierRows.map((row) => [issuerKey(String(row.name)), row]))
-  const { rows, bad: badCells } = readOffersCsv(csv, (name) => suppliers.has(issuerKey(name)))
+  const { rows, bad: badCells } = readOffersCsv(csv, (name) => suppliers.has(issuerKey(name)), decimal)
   const bad = [...badCells]
   const issuers = new Map(issuerRows.map((row) => [issuerKey(String(row.name)), row]))
   const partOf = new Map(numberRows.map((row) => [`${row.issuerId}:${row.normalised}`, String(row.partId)]))

@@ -7,19 +7,23 @@ import { type BuildView, runBuildPairing } from './pairings.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
 export function pairingDetail(view: BuildView, engineId: string, transmissionId: string) {
-  const { result, train, insertable, row } = runBuildPairing(view, engineId, transmissionId)
+  const { result, train, insertable, row, heard } = runBuildPairing(view, engineId, transmissionId)
   const name = (id: string): string => view.catalogue.parts.get(id)?.name ?? id
   const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
   return {
     ...result,
     engineName: train.engine.name,
     transmissionName: train.transmission.name,
+    engineFamily: portOf(train.engine, 'face', 'rearward').family.v,
+    transmissionFamily: portOf(train.transmission, 'face', 'forward').family.v,
     chosenPairing: row?.chosen === true,
     joints: result.joints.map((joint) => ({
       ...joint,
       title: jointNamed(joint.joint)?.title ?? joint.joint,
       decides: jointNamed(joint.joint)?.decides ?? '',
       number: jointNamed(joint.joint)?.number ?? 0,
+      answer: heard.get(joint.joint)?.answer ?? null,
+      conflicts: heard.get(joint.joint)?.conflicts ?? [],
     })),
     sets: result.closedBy.map((set) => ({ ...set, names: set.parts.map(name), kits: kitsHolding(view, set.parts) })),
     chosenNames: result.chosen.map(name),

@@ -1,32 +1,44 @@
 import type { PartKind } from '../../core/identity/part-kinds.ts'
+import { jointNamed } from '../../core/joints/index.ts'
 import type { Use } from '../../core/joints/joint.ts'
 import { paidPrice } from '../../core/money/offer-price.ts'
 import { insertionPlace } from '../../core/pairing/closing.ts'
 import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
+import { type Heard, hearClaims, type JointClaim } from '../../core/pairing/joint-claims.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
 import type { PairingContext, Train } from '../../core/pairing/train.ts'
-import type { CompiledPart } from '../../core/ports/index.ts'
+import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { Row, Store } from '../database/store.ts'
 import { MissingError } from '../errors.ts'
 import { type Catalogue, loadCatalogue } from './catalogue.ts'
+import { Memory, RevisionMemory } from './memory.ts'
 
 export interface PairingRun {
   readonly train: Train
   readonly result: PairingResult
   readonly insertable: readonly CompiledPart[]
   readonly row: Row | null
+  /** By joint: what somebody said of it as a whole, beside the computed verdict. */
+  readonly heard: ReadonlyMap<string, Heard<ClaimRow>>
 }
+
+export type ClaimRow = JointClaim & Row
 
 export interface BuildView {
   readonly build: Row
   readonly catalogue: Catalogue
   readonly pairings: readonly Row[]
   readonly choices: readonly Row[]
+  readonly jointClaims: readonly ClaimRow[]
+  /** Answers to the stopper questions, by question. */
+  readonly stoppers: Readonly<Record<string, string>>
 }
 
 export async function viewBuild(store: Store, buildId: string): Promise<BuildView> {
   const build = await store.get('build', buildId)
   const pairings = await store.list('pairing', { buildId })
+  const claims = await store.list<ClaimRow>('jointClaim')
+  const isStopper = (claim: Row): boolean => claim.subject === 'stopper'
   return {
     build,
     catalogue: await loadCatalogue(store, buildId),
@@ -35,6 +47,10 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
       'couplingChoice',
       'pairingId',
       pairings.map((row) => row.id),
+    ),
+    jointClaims: claims.filter((claim) => !isStopper(claim)),
+    stoppers: Object.fromEntries(
+      claims.filter((claim) => isStopper(claim) && (claim as Row).buildId === buildId).map((claim) => [String((claim as Row).question), String(claim.says)]),
     ),
   }
 }
@@ -62,8 +78,26 @@ export function contextOf(view: BuildView): PairingContext {
   return { tolerances: view.catalogue.tolerances, use: (view.build.use as Use | null) ?? undefined, placement: view.build.school === 'set-back' ? 'set-back' : 'keep' }
 }
 
+const pairingMemory = new Memory<PairingResult>(2000)
+const insertables = new WeakMap<Catalogue, readonly CompiledPart[]>()
+
+/** Parts that may be put in to close a pairing: plates, spacers, wheels, pilots that belong to nothing. */
+function insertableOf(catalogue: Catalogue): readonly CompiledPart[] {
+  const held = insertables.get(catalogue) ?? [...catalogue.parts.values()].filter((part) => insertionPlace(part) !== null && !catalogue.rows.get(part.id)?.ownerId)
+  insertables.set(catalogue, held)
+  return held
+}
+
+const costs = new WeakMap<BuildView, (partId: string) => number>()
+
 /** Cheapest known price of each part, for ranking sets that are otherwise equal. */
 function costOf(view: BuildView): (partId: string) => number {
+  const held = costs.get(view) ?? cheapest(view)
+  costs.set(view, held)
+  return held
+}
+
+function cheapest(view: BuildView): (partId: string) => number {
   const costs = new Map<string, number>()
   const build = { currency: String(view.build.currency), taxRate: Number(view.build.taxRate) }
   const note = (part: string, price: number | null): void => {
@@ -81,19 +115,48 @@ export function runBuildPairing(view: BuildView, engineId: string, transmissionI
   const transmission = view.catalogue.parts.get(transmissionId)
   if (!engine || !transmission) throw new MissingError('That engine or transmission is not in the catalogue any more.')
   const { train, notes, row } = trainOf(view, engine, transmission)
-  const insertable = [...view.catalogue.parts.values()].filter((part) => insertionPlace(part) !== null && !view.catalogue.rows.get(part.id)?.ownerId)
+  const insertable = insertableOf(view.catalogue)
   const kept = row?.inserted as string[] | null | undefined
   // An empty set chosen earlier is no preference: a new measurement or part may close it now.
   const prefer = kept && kept.length > 0 ? kept : undefined
-  const result = runPairing(train, contextOf(view), insertable, { notes, cost: costOf(view), ...(prefer ? { prefer } : {}) })
-  return { train, result, insertable, row }
+  const context = contextOf(view)
+  const cost = costOf(view)
+  const leansOn = [train.engine, train.transmission, train.recipient, ...train.coupling, context.tolerances, ...insertable]
+  const words = JSON.stringify([context.use, context.placement, prefer, notes, insertable.map((part) => cost(part.id))])
+  const result = pairingMemory.recall(leansOn, words, () => runPairing(train, context, insertable, { notes, cost, ...(prefer ? { prefer } : {}) }))
+  return { train, result, insertable, row, heard: hear(view, train, result) }
 }
 
-/** Every engine with every transmission, a line each. */
+function hear(view: BuildView, train: Train, result: PairingResult): PairingRun['heard'] {
+  if (view.jointClaims.length === 0) return new Map()
+  const inRun = new Set([...result.chosen, ...train.coupling.map((part) => part.id)])
+  const kitsInRun = view.catalogue.market.kits.filter((kit) => {
+    const pieces = kit.items.filter((item) => {
+      const part = view.catalogue.parts.get(item.partId)
+      return part !== undefined && (isCouplingKind(part.kind) || insertionPlace(part) !== null)
+    })
+    return pieces.length > 0 && pieces.every((item) => inRun.has(item.partId))
+  })
+  const spoken = {
+    engineId: train.engine.id,
+    transmissionId: train.transmission.id,
+    engineFamily: portOf(train.engine, 'face', 'rearward').family.v,
+    transmissionFamily: portOf(train.transmission, 'face', 'forward').family.v,
+    kitsInRun: new Set(kitsInRun.map((kit) => kit.id)),
+  }
+  return new Map(result.joints.map((joint) => [joint.joint, hearClaims(joint, jointNamed(joint.joint)!.place, view.jointClaims, spoken)]))
+}
+
+const rowsMemory = new RevisionMemory<ReturnType<typeof pairingRows>>()
+
+/** Every engine with every transmission of a build, a line each. */
+export const listPairings = (store: Store, buildId: string): Promise<ReturnType<typeof pairingRows>> =>
+  rowsMemory.recall(store, buildId, async () => pairingRows(await viewBuild(store, buildId)))
+
 export function pairingRows(view: BuildView) {
   return ofKind(view.catalogue, 'engine').flatMap((engine) =>
     ofKind(view.catalogue, 'transmission').map((transmission) => {
-      const { result, row } = runBuildPairing(view, engine.id, transmission.id)
+      const { result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
       return {
         engineId: engine.id,
         engine: engine.name,
@@ -101,14 +164,8 @@ export function pairingRows(view: BuildView) {
         transmission: transmission.name,
         recipients: [engine, transmission].filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId).map((part) => part.id),
         chosen: row?.chosen === true,
-        joints: result.joints.map(({ joint, bare, closed }) => ({
-          joint,
-          code: bare.code,
-          closed: closed?.code ?? null,
-          evidence: bare.evidence,
-          missing: (closed ?? bare).missing.length,
-        })),
-        open: result.joints.filter(({ bare, closed }) => (closed ?? bare).code === 'unmeasured').length,
+        joints: result.joints.map((joint) => shownCode(joint, heard.get(joint.joint))),
+        open: result.joints.filter(({ joint, bare, closed }) => (closed ?? bare).code === 'unmeasured' && !heard.get(joint)?.answer).length,
         minutes: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).minutes, 0),
         hours: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).tasks.reduce((total, task) => total + task.hours, 0), 0),
         closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
@@ -116,6 +173,20 @@ export function pairingRows(view: BuildView) {
       }
     }),
   )
+}
+
+/** The code shown of a joint: the computed one, or where that is unmeasured the claim's, at its grade. */
+function shownCode({ joint, bare, closed }: PairingResult['joints'][number], said: Heard<ClaimRow> | undefined) {
+  const answer = said?.answer
+  return {
+    joint,
+    code: answer?.run === 'bare' ? answer.code : bare.code,
+    closed: answer?.run === 'closed' ? answer.code : (closed?.code ?? null),
+    evidence: answer ? answer.evidence : bare.evidence,
+    missing: (closed ?? bare).missing.length,
+    claimed: answer !== undefined,
+    conflicts: said?.conflicts.length ?? 0,
+  }
 }
 
 /** Least torque margin at the gearbox input, N·m; null when not known. */

@@ -3,12 +3,12 @@ import type { claimInput, partInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
-import type { Field } from '../../core/ports/field.ts'
+import type { Field, FieldWords } from '../../core/ports/field.ts'
 import { compilePart, PORT_KINDS, type PortKindName } from '../../core/ports/index.ts'
-import { parseTyped, printTyped } from '../../core/ports/parse.ts'
+import { parseFields, printTyped } from '../../core/ports/parse.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
-import { QuantityError } from '../../core/quantity/units.ts'
+import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { fieldWords, groupBy, toCoreParts } from './catalogue.ts'
@@ -46,6 +46,12 @@ export async function listParts(
     items: items.map((row) => ({ ...row, isDefault: Boolean(row.isDefault), numbers: (numbers.get(row.id) ?? []).map((n) => n.number) })),
     next: rows.length > limit ? items.at(-1)!.id : null,
   }
+}
+
+/** Pattern families that parts of the catalogue name. */
+export async function familiesOf(store: Store): Promise<{ id: string; words: string }[]> {
+  const rows = (await store.knex('portValue').where({ field: 'family' }).whereNotNull('text').distinct('text').orderBy('text')) as { text: string }[]
+  return rows.map(({ text }) => ({ id: text, words: text }))
 }
 
 const PORT_ORDER = Object.keys(PORT_KINDS)
@@ -134,7 +140,7 @@ export async function createPart(store: Store, input: PartInput): Promise<Row> {
             source: said.source ?? null,
             saidBy: said.by ?? null,
             day: said.day ?? null,
-            typed: printTyped(fieldWords(port.kind, field)!, claim.value),
+            typed: claim.typed ?? printTyped(fieldWords(port.kind, field)!, claim.value),
           })
     }
     for (const { issuer, number } of numbers) await addNumber(tx, part.id, issuer, number)
@@ -177,7 +183,7 @@ export async function addClaim(store: Store, input: z.infer<typeof claimInput>):
     await tx.get('part', partId)
     const words = fieldWords(kind, input.field)
     if (!words) throw new UnprocessableError(`A ${kind} has no field "${input.field}".`)
-    const value = await readValue(tx, words, input)
+    const values = await readValues(tx, kind, words, input)
     if (input.method && !Object.hasOwn(METHODS, input.method)) throw new UnprocessableError(`"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`)
     const port =
       (await tx.find('port', input.portId)) ??
@@ -188,31 +194,45 @@ export async function addClaim(store: Store, input: z.infer<typeof claimInput>):
       const held = (await tx.list('specimen', { buildId: input.build, partId }))[0]
       specimenId = (held ?? (await tx.insert('specimen', { buildId: input.build, partId, name: 'In this build' }))).id
     }
-    const claim = await tx.insert('claim', {
-      portId: port.id,
-      field: input.field,
-      value,
-      plusMinus: input.plusMinus ?? null,
-      grade: input.grade,
-      method: input.method ?? null,
-      source: input.source ?? null,
-      saidBy: input.by ?? null,
-      day: input.day ?? new Date().toISOString().slice(0, 10),
-      specimenId,
-      typed: input.typed ?? printTyped(words, value),
-    })
+    const claims: Row[] = []
+    for (const [field, value] of Object.entries(values))
+      claims.push(
+        await tx.insert('claim', {
+          portId: port.id,
+          field,
+          value,
+          plusMinus: input.plusMinus ?? null,
+          grade: input.grade,
+          method: input.method ?? null,
+          source: input.source ?? null,
+          saidBy: input.by ?? null,
+          day: input.day ?? new Date().toISOString().slice(0, 10),
+          specimenId,
+          typed: input.typed ?? printTyped(fieldWords(kind, field)!, value),
+        }),
+      )
     await rebuildPortValues(tx, partId)
-    return claim
+    return claims.find((claim) => claim.field === input.field) ?? claims[0]!
   })
 }
 
-async function readValue(store: Store, words: NonNullable<ReturnType<typeof fieldWords>>, input: z.infer<typeof claimInput>): Promise<unknown> {
-  const unit = ((await store.find('setting', 'lengthUnit'))?.value ?? 'mm') as 'mm' | 'in'
+/** What was typed or sent, by field: one, or two said whole. */
+async function readValues(
+  store: Store,
+  kind: PortKindName,
+  words: NonNullable<ReturnType<typeof fieldWords>>,
+  input: z.infer<typeof claimInput>,
+): Promise<Record<string, unknown>> {
+  const units = ((await store.find('setting', 'units'))?.value ?? {}) as Units
+  const fields = PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>
   try {
-    const value = input.typed === undefined ? input.value : parseTyped(words, input.typed, unit)
-    const checked = words.schema.safeParse(value)
-    if (checked.success) return checked.data
-    throw new QuantityError(`${words.label}: ${checked.error.issues[0]?.message}`)
+    const values = input.typed === undefined ? { [input.field]: input.value } : parseFields(fields, input.field, input.typed, { units, decimal: input.decimal })
+    for (const [name, value] of Object.entries(values)) {
+      const checked = fields[name]!.schema.safeParse(value)
+      if (!checked.success) throw new QuantityError(`${words.label}: ${checked.error.issues[0]?.message}`)
+      values[name] = checked.data
+    }
+    return values
   } catch (error) {
     if (error instanceof QuantityError) throw new UnprocessableError(error.message, [{ path: 'typed', message: error.message }])
     throw error

@@ -8,8 +8,10 @@ import { pairingFacts } from '../../core/needs/pairing-facts.ts'
 import { type Decision, type Gathered, gatherCandidates, type SourceInfo } from '../../core/sourcing/candidates.ts'
 import type { Lock } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
+import { assumedPrice } from '../../core/templates/first-answer.ts'
 import type { Row, Store } from '../database/store.ts'
 import { ConflictError, MissingError } from '../errors.ts'
+import { Memory, RevisionMemory } from './memory.ts'
 import { type BuildView, type PairingRun, runBuildPairing, viewBuild } from './pairings.ts'
 
 export interface Planned {
@@ -25,21 +27,11 @@ export interface Planned {
   readonly plan: Row | null
 }
 
-const memory = new WeakMap<object, Map<string, { revision: number; value: Promise<Planned> }>>()
+const memory = new RevisionMemory<Planned>()
+const gatheredMemory = new Memory<{ gathered: Gathered; madeFrom: string }>(50)
 
 /** Needs, candidates and the latest plan of a build, computed once per data revision. */
-export async function planBuild(store: Store, buildId: string): Promise<Planned> {
-  if (store.inTransaction) return compute(store, await viewBuild(store, buildId))
-  const revision = await store.revision()
-  let held = memory.get(store.root)
-  if (!held) memory.set(store.root, (held = new Map()))
-  const found = held.get(buildId)
-  if (found?.revision === revision) return found.value
-  const value = viewBuild(store, buildId).then((view) => compute(store, view))
-  held.set(buildId, { revision, value })
-  value.catch(() => held.delete(buildId))
-  return value
-}
+export const planBuild = (store: Store, buildId: string): Promise<Planned> => memory.recall(store, buildId, async () => compute(store, await viewBuild(store, buildId)))
 
 async function compute(store: Store, view: BuildView): Promise<Planned> {
   const { build, catalogue } = view
@@ -53,14 +45,16 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
   const all = run ? planNeeds(pairingFacts(run.train, run.result, [...catalogue.parts.values()], briefFacts(view)), run.result.joints) : []
   const isDropped = (need: Need): boolean => decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
   const needs = all.filter((need) => !isDropped(need))
-  const gathered = gatherCandidates(needs, catalogue.market, build as never, decisions as unknown as Decision[], locks.map(toLock))
-  const madeFrom = createHash('sha256').update(JSON.stringify(gathered.problem)).digest('hex').slice(0, 32)
+  const { gathered, madeFrom } = gatheredMemory.recall([catalogue.market], JSON.stringify([build, needs, decisions, locks]), () => {
+    const found = gatherCandidates(needs, catalogue.market, build as never, decisions as unknown as Decision[], locks.map(toLock))
+    return { gathered: found, madeFrom: createHash('sha256').update(JSON.stringify(found.problem)).digest('hex').slice(0, 32) }
+  })
   return { view, run, needs, dropped: all.filter(isDropped), decisions, locks, gathered, madeFrom, plan: plans.at(-1) ?? null }
 }
 
-function briefFacts({ build, catalogue }: BuildView): Parameters<typeof pairingFacts>[3] {
+function briefFacts({ build, catalogue, stoppers }: BuildView): Parameters<typeof pairingFacts>[3] {
   const recipients = new Set([...catalogue.rows.values()].filter((row) => row.ownerId !== null && row.ownerId === build.recipientId).map((row) => row.id))
-  return { mustWork: (build.mustWork ?? []) as string[], inspection: build.inspection as boolean | null, recipients }
+  return { mustWork: (build.mustWork ?? []) as string[], inspection: build.inspection as boolean | null, recipients, stoppers }
 }
 
 const toLock = (row: Row): Lock => ({
@@ -90,6 +84,7 @@ export async function partsList(store: Store, buildId: string) {
       costMinor: line?.costMinor ?? null,
       packs: line?.packs ?? null,
       candidates,
+      range: need.task || source || estimate ? null : assumedPrice(need.kind, String(plan.view.build.currency), plan.view.catalogue.market.rates),
       estimateMinor: (estimate?.priceMinor as number | null | undefined) ?? null,
       decisions: plan.decisions.filter((one) => one.needId === need.id),
       state: stateOf(need, source, candidates, estimate),

@@ -22,7 +22,7 @@ beforeEach(async () => {
 })
 afterAll(() => knex.destroy())
 
-const claim = (rest: object) => addClaim(store, { portId: 'wick-2/crank-flange/main', field: 'proudMm', grade: 'measured', thisVeryPart: false, ...rest })
+const claim = (rest: object) => addClaim(store, { portId: 'wick-2/crank-flange/main', field: 'proudMm', grade: 'measured', decimal: 'ask', thisVeryPart: false, ...rest })
 
 test('parts are found by name, by number in any spelling, by kind and owner, a page at a time', async () => {
   const names = async (query: Parameters<typeof listParts>[1]): Promise<unknown[]> => (await listParts(store, query)).items.map((part) => part.name)
@@ -116,15 +116,15 @@ test('tolerances: an edit moves verdicts that lean on it; null goes back; an unk
   expect(await depth()).toBe('fits')
   await writeSettings(store, { tolerances: { tipClearMm: 50 } })
   expect(await depth()).toBe('bridge')
-  expect(await writeSettings(store, { tolerances: { tipClearMm: null } })).toEqual({ lengthUnit: 'mm', tolerances: {} })
+  expect(await writeSettings(store, { tolerances: { tipClearMm: null } })).toEqual({ units: {}, tolerances: {} })
   expect(await depth()).toBe('fits')
   await expect(writeSettings(store, { tolerances: { luck: 1 } })).rejects.toThrow(/no tolerance luck/)
 })
 
 test("lengths without a unit are read in the shop's unit", async () => {
-  await writeSettings(store, { lengthUnit: 'in' })
+  await writeSettings(store, { units: { mm: 'in' } })
   expect((await claim({ typed: '37/64' })).value).toBeCloseTo((37 / 64) * 25.4, 9)
-  expect((await readSettings(store)).lengthUnit).toBe('in')
+  expect((await readSettings(store)).units).toEqual({ mm: 'in' })
 })
 
 test('one pairing is chosen at a time, with the set taken by name', async () => {

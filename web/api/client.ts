@@ -1,23 +1,35 @@
+import { commandWritten } from './commands.ts'
+import { personNow } from './person.ts'
+
 /** A problem told by the server (RFC 9457), or a lost connection. */
 export class ApiProblem extends Error {
   readonly status: number
   readonly errors: readonly { path: string; message: string }[]
-  constructor(status: number, detail: string, errors: readonly { path: string; message: string }[] = []) {
+  /** At 409: the row as it is stored now. */
+  readonly theirs: ({ version: number } & Record<string, unknown>) | null
+  constructor(status: number, detail: string, errors: ApiProblem['errors'] = [], theirs: ApiProblem['theirs'] = null) {
     super(detail)
     this.status = status
     this.errors = errors
+    this.theirs = theirs
+  }
+  get isLostConnection(): boolean {
+    return this.status === 0
   }
 }
 
 async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
   let response: Response
   try {
-    response = await fetch(`/api${path}`, { method, ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }) })
+    const headers = { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(personNow().id ? { 'x-junket-person': personNow().id! } : {}) }
+    response = await fetch(`/api${path}`, { method, headers, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
   } catch {
     throw new ApiProblem(0, 'Junket does not answer. Check that it is still running on this machine; what you typed is kept.')
   }
   const answer = await response.json().catch(() => ({}))
-  if (!response.ok) throw new ApiProblem(response.status, answer.detail ?? 'Not done.', answer.errors ?? [])
+  if (!response.ok) throw new ApiProblem(response.status, answer.detail ?? 'Not done.', answer.errors ?? [], answer.theirs ?? null)
+  const command = response.headers.get('x-junket-command')
+  if (command) commandWritten(command, path !== '/undo')
   return answer as T
 }
 
@@ -27,5 +39,6 @@ export const api = {
   get: fetcher,
   post: <T>(path: string, body: unknown = {}): Promise<T> => request<T>('POST', path, body),
   patch: <T>(path: string, body: unknown): Promise<T> => request<T>('PATCH', path, body),
+  put: <T>(path: string, body: unknown): Promise<T> => request<T>('PUT', path, body),
   remove: (path: string): Promise<{ trash: string }> => request('DELETE', path),
 }

@@ -1,6 +1,8 @@
 import { toast } from 'sonner'
 import useSWR, { mutate } from 'swr'
+import type { Decimal, Reading, Units } from '../../core/quantity/units.ts'
 import { ApiProblem, api } from './client.ts'
+import { usePerson } from './person.ts'
 import type { BudgetPage, Build, BuildHeader, Bundle, PairingDetail, PairingRow, PartDetail, PartRow, PartsList, SourcingView, Supplier } from './types.ts'
 
 export const useBuilds = () => useSWR<{ items: BuildHeader[] }>('/builds')
@@ -16,7 +18,16 @@ export const usePart = (id: string | null | undefined, build?: string) => useSWR
 export const useKits = () => useSWR<{ items: Bundle[] }>('/kits')
 export const useDonors = () => useSWR<{ items: Bundle[] }>('/donors')
 export const useSuppliers = () => useSWR<{ items: Supplier[] }>('/suppliers')
-export const useSettings = () => useSWR<{ lengthUnit: 'mm' | 'in'; tolerances: Record<string, number> }>('/settings')
+export const usePeople = () => useSWR<{ items: { id: string; version: number; name: string; decimal: Decimal }[] }>('/people')
+export const useSession = () => useSWR<{ asks: boolean; signedIn: boolean; hasPasscode: boolean }>('/session')
+export const useSettings = () => useSWR<{ units: Units; tolerances: Record<string, number> }>('/settings')
+
+/** How what is typed here is read: the shop's units, and what a comma means to who is at the bench. */
+export function useReading(): Reading {
+  const units = useSettings().data?.units
+  const { decimal } = usePerson()
+  return { units, decimal }
+}
 
 /** Everything on screen leans on the data: after a write all of it is asked again. */
 export const refresh = (): Promise<unknown> => mutate(() => true)
@@ -34,6 +45,12 @@ export async function act(work: () => Promise<unknown>, done?: string, undo?: ()
     toast.error(error.message, named.length > 0 ? { description: named.join('\n'), duration: 20_000, style: { whiteSpace: 'pre-line' } } : {})
     return false
   }
+}
+
+/** Runs a write and asks the screens again; faults are for the caller to show. */
+export async function write(work: () => Promise<unknown>): Promise<void> {
+  await work()
+  await refresh()
 }
 
 /** Removes something, with undo. */

@@ -1,6 +1,7 @@
 import type { NumberVerdict } from '../../core/identity/supersession.ts'
 import type { Code, Task, Verdict } from '../../core/joints/verdict.ts'
 import type { BuildTotals } from '../../core/money/budget.ts'
+import type { Range } from '../../core/money/range.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { Strip } from '../../core/pairing/strip.ts'
 import type { Grade } from '../../core/quantity/grade.ts'
@@ -47,7 +48,15 @@ export interface PairingRow {
   readonly transmission: string
   readonly recipients: readonly string[]
   readonly chosen: boolean
-  readonly joints: readonly { readonly joint: string; readonly code: Code; readonly closed: Code | null; readonly evidence: Grade | null; readonly missing: number }[]
+  readonly joints: readonly {
+    readonly joint: string
+    readonly code: Code
+    readonly closed: Code | null
+    readonly evidence: Grade | null
+    readonly missing: number
+    readonly claimed: boolean
+    readonly conflicts: number
+  }[]
   readonly open: number
   readonly minutes: number
   readonly hours: number
@@ -55,7 +64,23 @@ export interface PairingRow {
   readonly marginNm: number | null
 }
 
+/** What somebody said of a joint, a kit or a finished build as a whole. */
+export interface JointClaimRow extends Versioned {
+  readonly subject: 'joint' | 'kit' | 'build'
+  readonly says: 'yes' | 'no'
+  readonly grade: Grade
+  readonly sentence: string | null
+  readonly source: string | null
+  readonly saidBy: string | null
+  readonly day: string | null
+  readonly distanceKm: number | null
+  readonly changes: string | null
+  readonly known: number | null
+}
+
 export interface JointDetail {
+  readonly answer: { readonly run: 'bare' | 'closed'; readonly code: Code; readonly evidence: Grade; readonly claim: JointClaimRow } | null
+  readonly conflicts: readonly JointClaimRow[]
   readonly id: string
   readonly joint: string
   readonly title: string
@@ -70,6 +95,8 @@ export interface PairingDetail {
   readonly transmission: string
   readonly engineName: string
   readonly transmissionName: string
+  readonly engineFamily: string | null
+  readonly transmissionFamily: string | null
   readonly chosenPairing: boolean
   readonly joints: readonly JointDetail[]
   readonly sets: readonly {
@@ -102,6 +129,8 @@ export interface PartLine extends Need {
   readonly packs: number | null
   readonly candidates: readonly SourceInfo[]
   readonly estimateMinor: number | null
+  /** Where there is no price: what its kind costs, assumed. */
+  readonly range: Range | null
   readonly decisions: readonly (Versioned & { act: string; priceMinor: number | null; source: string | null })[]
   readonly state: 'open' | 'planned' | 'kept' | 'work' | 'dropped' | 'estimated' | 'to solve'
   readonly task?: Task

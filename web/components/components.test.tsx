@@ -5,12 +5,15 @@ import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { Verdict } from '../../core/joints/verdict.ts'
 import type { Strip as StripData } from '../../core/pairing/strip.ts'
+import type { FieldWords } from '../../core/ports/field.ts'
+import { PORT_KINDS } from '../../core/ports/index.ts'
 import { ApiProblem } from '../api/client.ts'
 import { Strip } from '../drawing/strip.tsx'
 import { MeasureDialog } from '../stages/pairing/measure-dialog.tsx'
 import { numberWords } from '../stages/parts/words.ts'
 import { type FieldSpec, Form } from './form.tsx'
 import { JointShape } from './joint-shape.tsx'
+import { TypedInput } from './typed-input.tsx'
 import { Failed, GradeWord, Loaded, Money } from './ui.tsx'
 
 beforeEach(() => localStorage.clear())
@@ -137,29 +140,52 @@ test('what was typed survives the page, until it is saved or discarded', async (
 
 const known = (mm: number) => ({ mm, known: true })
 const strip: StripData = {
-  radiator: 0,
   blockFace: known(640),
-  engine: { length: known(540), height: { mm: 600, known: false } },
+  engine: { length: known(540), height: { mm: 600, known: false }, width: known(470) },
   plates: [{ mm: 12, known: true, added: true }],
   bell: known(165),
-  gearbox: { length: { mm: 515, known: false }, height: known(310) },
+  gearbox: { length: { mm: 515, known: false }, height: known(310), width: known(300) },
   frontAxle: known(300),
   firewall: known(812),
   rearAxle: { mm: 2700, known: false },
   layout: 'lengthwise',
+  track: known(1300),
+  enginePads: null,
+  gearboxPad: null,
+  sump: [],
+  under: [],
 }
 const joints = [{ joint: 'depth', short: 'Depth', code: 'bridge', closed: 'fits', evidence: 'maker' }] as const
 
 test('the strip is drawn from its lengths; what is not known is dotted; a joint is chosen by its button', () => {
   const onSelect = vi.fn()
   const { container } = render(<Strip strip={strip} joints={joints} selected={null} onSelect={onSelect} />)
-  expect(screen.getByRole('img', { name: /block face 640 mm behind the radiator$/ })).toBeTruthy()
-  const [engine, plate, gearbox] = [...container.querySelectorAll('rect')]
-  expect([engine!.getAttribute('x'), engine!.getAttribute('width'), engine!.getAttribute('stroke-dasharray')]).toEqual(['100', '540', null])
-  expect([plate!.getAttribute('x'), plate!.getAttribute('width')]).toEqual(['640', '12'])
-  expect([gearbox!.getAttribute('x'), gearbox!.getAttribute('stroke-dasharray')]).toEqual([String(640 + 12 + 165), '14 14'])
+  expect(screen.getByRole('img', { name: /^Side view to scale, lengthwise: block face 640 mm behind the radiator; not measured: gearbox/ })).toBeTruthy()
+  const boxes = [...container.querySelectorAll('polygon')].map((one) => [one.getAttribute('points'), one.getAttribute('stroke-dasharray')])
+  expect(boxes).toContainEqual(['100,-430 640,-430 640,170 100,170', null])
+  expect(boxes).toContainEqual(['640,-215 652,-215 652,215 640,215', null])
+  expect(boxes).toContainEqual([`${640 + 12 + 165},-155 1332,-155 1332,155 817,155`, '14 14'])
+  fireEvent.click(screen.getByRole('button', { name: 'Plan' }))
+  expect(screen.getByRole('img', { name: /^Plan view to scale/ })).toBeTruthy()
   fireEvent.click(screen.getByRole('button', { name: /Depth/ }))
   expect(onSelect).toHaveBeenCalledWith('depth')
+})
+
+test('what is typed is echoed as it is read; what can mean two things is asked', () => {
+  const onChange = vi.fn()
+  const kg = { ...PORT_KINDS.axle.fields.ladenKg }
+  const show = (words: FieldWords<number>, value: string) =>
+    render(
+      <SWRConfig value={{ provider: () => new Map(), fetcher: async () => ({ units: {}, tolerances: {} }) }}>
+        <TypedInput words={words} value={value} onChange={onChange} />
+      </SWRConfig>,
+    )
+  show(PORT_KINDS.plate.fields.thicknessMm, '3 3/8 in')
+  expect(screen.getByText('reads 85.725 mm')).toBeTruthy()
+  cleanup()
+  show(kg, '1,500 kg')
+  fireEvent.click(screen.getByRole('button', { name: '1500 kg' }))
+  expect(onChange).toHaveBeenCalledWith('1500 kg')
 })
 
 test('the strip folds and stays folded', () => {
@@ -186,7 +212,7 @@ const unnamed = field('?', '?/disc-hub/main', 'startMm', 'Hub front')
 const verdict = { missing: [bottom, unnamed], fields: [mouth, unnamed, bottom] } as unknown as Verdict
 const measure = () =>
   render(
-    <SWRConfig value={{ provider: () => new Map(), fetcher: async () => ({ lengthUnit: 'mm', tolerances: {} }) }}>
+    <SWRConfig value={{ provider: () => new Map(), fetcher: async () => ({ units: {}, tolerances: {} }) }}>
       <MemoryRouter>
         <MeasureDialog build="lantern" title="Depth" verdict={verdict} onClose={() => {}} />
       </MemoryRouter>

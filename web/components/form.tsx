@@ -1,7 +1,9 @@
-import { type ReactNode, useEffect, useId, useState } from 'react'
+import { type ReactNode, useEffect, useId, useRef, useState } from 'react'
 import { type FieldErrors, type UseFormRegister, useForm } from 'react-hook-form'
 import { minorDigits, parseMoney } from '../../core/money/money.ts'
 import { ApiProblem } from '../api/client.ts'
+import { refresh } from '../api/hooks.ts'
+import { type Clash, mergeTexts } from './merge.ts'
 import { Button } from './ui.tsx'
 
 export type FieldSpec = {
@@ -10,7 +12,7 @@ export type FieldSpec = {
   readonly hint?: string
   readonly wide?: boolean
 } & (
-  | { readonly type: 'text' | 'area' | 'date'; readonly required?: boolean; readonly upper?: boolean }
+  | { readonly type: 'text' | 'area' | 'date' | 'secret'; readonly required?: boolean; readonly upper?: boolean }
   | { readonly type: 'money'; readonly required?: boolean; readonly currency: string | ((values: Record<string, unknown>) => string) }
   | { readonly type: 'number' | 'percent'; readonly required?: boolean; readonly whole?: boolean }
   | { readonly type: 'select'; readonly options: readonly { readonly value: string; readonly words: string }[]; readonly required?: boolean }
@@ -57,18 +59,26 @@ function toValue(spec: FieldSpec, text: unknown, values: Values): unknown {
   return spec.type === 'text' && spec.upper ? typed.toUpperCase() : typed
 }
 
+interface Draft {
+  /** What the form started from: tells what was typed from what was stored. */
+  readonly base: Values
+  readonly values: Values
+}
 const draftKey = (id: string): string => `draft:${id}`
-const readDraft = (id: string): Values | null => {
+const readDraft = (id: string): Draft | null => {
   try {
-    return JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null')
+    const kept = JSON.parse(localStorage.getItem(draftKey(id)) ?? 'null') as Draft | null
+    return kept?.base && kept.values ? kept : null
   } catch {
     return null
   }
 }
+const isSame = (a: Values, b: Values): boolean => Object.keys(b).every((name) => a[name] === b[name])
 
 /**
  * A form over named fields. What is typed is kept as a draft in the browser until it is saved, so a reload or a lost
- * connection loses nothing; faults stand at their fields.
+ * connection loses nothing; faults stand at their fields. When what is stored changes meanwhile, fields nobody touched
+ * follow, and a field that both changed is shown side by side to choose from.
  */
 export function Form({
   id,
@@ -78,6 +88,7 @@ export function Form({
   action,
   children,
   columns = 2,
+  keepsDraft = true,
 }: {
   id: string
   fields: readonly FieldSpec[]
@@ -86,18 +97,39 @@ export function Form({
   action: string
   children?: ReactNode
   columns?: 1 | 2 | 3
+  /** False for what must not be written down: a passcode. */
+  keepsDraft?: boolean
 }) {
   const texts = (): Values => Object.fromEntries(fields.map((spec) => [spec.name, toText(spec, initial[spec.name], initial)]))
   const [fault, setFault] = useState('')
-  const { register, handleSubmit, watch, setError, reset, formState } = useForm<Values>({ defaultValues: { ...texts(), ...readDraft(id) } })
+  const [clashes, setClashes] = useState<readonly Clash[]>([])
+  const stored = texts()
+  const base = useRef<Values>(readDraft(id)?.base ?? stored)
+  const { register, handleSubmit, watch, getValues, setValue, setError, reset, formState } = useForm<Values>({ defaultValues: { ...stored, ...readDraft(id)?.values } })
   useEffect(() => {
-    const subscription = watch((values) => localStorage.setItem(draftKey(id), JSON.stringify(values)))
+    const subscription = watch((values) => {
+      if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
+      else localStorage.setItem(draftKey(id), JSON.stringify({ base: base.current, values }))
+    })
     return () => subscription.unsubscribe()
-  }, [watch, id])
+  }, [watch, id, keepsDraft])
+  const storedKey = JSON.stringify(stored)
+  useEffect(() => {
+    const now = JSON.parse(storedKey) as Values
+    const merged = mergeTexts(base.current, getValues(), now)
+    base.current = now
+    for (const [name, value] of Object.entries(merged.values)) if (value !== getValues(name)) setValue(name, value)
+    setClashes((open) => [...open.filter(({ name }) => !merged.clashes.some((one) => one.name === name)), ...merged.clashes])
+  }, [storedKey, getValues, setValue])
   const hasDraft = formState.isDirty || readDraft(id) !== null
+  const settle = ({ name, theirs }: Clash, take: boolean): void => {
+    if (take) setValue(name, theirs, { shouldDirty: true })
+    setClashes((open) => open.filter((one) => one.name !== name))
+  }
 
   const save = handleSubmit(async (typed) => {
-    setFault('')
+    setFault(clashes.length > 0 ? 'Choose yours or theirs for each field above, then save.' : '')
+    if (clashes.length > 0) return
     const values: Values = {}
     let wrong = false
     for (const spec of fields) {
@@ -111,12 +143,15 @@ export function Form({
     if (wrong) return
     try {
       await submit(values)
+      base.current = typed
       reset(typed)
       // Last: resetting is a change too, and would leave a draft behind.
       localStorage.removeItem(draftKey(id))
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
       for (const { path, message } of error.errors) if (fields.some((spec) => spec.name === path)) setError(path, { message })
+      // Newest first: what others saved comes into the form, and the next save starts from it.
+      if (error.status === 409) await refresh()
       setFault(error.message)
     }
   })
@@ -129,6 +164,7 @@ export function Form({
         ))}
       </div>
       {children}
+      <Clashes clashes={clashes} fields={fields} onSettle={settle} />
       {fault && (
         <p role="alert" className="mt-3 border-l-[3px] border-clash pl-2.5">
           {fault}
@@ -138,11 +174,12 @@ export function Form({
         <Button type="submit" tone="main" disabled={formState.isSubmitting}>
           {action}
         </Button>
-        {hasDraft && (
+        {hasDraft && keepsDraft && (
           <Button
             tone="quiet"
             onClick={() => {
-              reset(texts())
+              reset(stored)
+              setClashes([])
               localStorage.removeItem(draftKey(id))
             }}
           >
@@ -151,6 +188,51 @@ export function Form({
         )}
       </div>
     </form>
+  )
+}
+
+/** What two people changed at once, side by side. */
+function Clashes({ clashes, fields, onSettle }: { clashes: readonly Clash[]; fields: readonly FieldSpec[]; onSettle: (clash: Clash, take: boolean) => void }) {
+  if (clashes.length === 0) return null
+  const labelOf = (name: string): string => fields.find((spec) => spec.name === name)?.label ?? name
+  const show = (name: string, value: unknown): string => {
+    const spec = fields.find((one) => one.name === name)
+    if (typeof value === 'boolean') return value ? 'yes' : 'no'
+    return spec?.type === 'select' ? (spec.options.find((option) => option.value === value)?.words ?? 'Not said') : String(value) || 'Nothing'
+  }
+  return (
+    <section
+      role="alert"
+      aria-label="Changed by two people"
+      className="sticky bottom-0 mt-4 max-h-[50vh] overflow-y-auto border border-ink border-l-[3px] border-l-clash bg-ground px-3 py-2"
+    >
+      <h2 className="font-bold">Somebody else changed this too</h2>
+      <p className="mb-1 text-steel">Both are kept until you choose, field by field.</p>
+      <table className="w-full">
+        <thead>
+          <tr className="border-b border-ink">
+            <th className="py-1">Field</th>
+            <th>Yours, not saved</th>
+            <th>Theirs, saved</th>
+          </tr>
+        </thead>
+        <tbody>
+          {clashes.map((clash) => (
+            <tr key={clash.name} className="border-b border-line align-top">
+              <td className="py-1.5 font-semibold">{labelOf(clash.name)}</td>
+              {([false, true] as const).map((take) => (
+                <td key={String(take)} className="py-1.5 pr-3">
+                  <div className="whitespace-pre-wrap break-words">{show(clash.name, take ? clash.theirs : clash.yours)}</div>
+                  <Button tone="quiet" aria-label={`${take ? 'Take theirs' : 'Keep yours'}: ${labelOf(clash.name)}`} onClick={() => onSettle(clash, take)}>
+                    {take ? 'Take theirs' : 'Keep yours'}
+                  </Button>
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </section>
   )
 }
 
@@ -184,10 +266,10 @@ function FormField({ spec, register, errors }: { spec: FieldSpec; register: UseF
       ) : (
         <input
           {...shared}
-          type={spec.type === 'date' ? 'date' : 'text'}
+          type={spec.type === 'date' ? 'date' : spec.type === 'secret' ? 'password' : 'text'}
           inputMode={spec.type === 'money' || spec.type === 'number' || spec.type === 'percent' ? 'decimal' : undefined}
           autoComplete="off"
-          className={`${input} ${spec.type === 'text' ? '' : 'figure text-right'}`}
+          className={`${input} ${spec.type === 'text' || spec.type === 'secret' ? '' : 'figure text-right'}`}
         />
       )}
       <p id={`${id}-help`} className={message ? 'mt-1 border-l-[3px] border-clash pl-2' : 'mt-0.5 text-steel'}>

@@ -11,7 +11,7 @@ export function Button({ tone = 'plain', className, ...rest }: ButtonHTMLAttribu
       type="button"
       {...rest}
       className={clsx(
-        'inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded disabled:cursor-default disabled:opacity-50',
+        'inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded print:hidden disabled:cursor-default disabled:opacity-50',
         tone === 'main' && 'bg-accent px-3 py-1.5 font-semibold text-on-accent hover:brightness-110',
         tone === 'plain' && 'border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench',
         tone === 'quiet' && 'px-1 text-accent underline underline-offset-2 hover:bg-bench',
@@ -25,7 +25,7 @@ export const ButtonLink = ({ to, children, tone = 'plain' }: { to: string; child
   <Link
     to={to}
     className={clsx(
-      'inline-flex items-center whitespace-nowrap rounded px-3 py-1.5 font-semibold',
+      'inline-flex items-center whitespace-nowrap rounded px-3 py-1.5 font-semibold print:hidden',
       tone === 'main' ? 'bg-accent text-on-accent hover:brightness-110' : 'border border-ink bg-ground hover:bg-bench',
     )}
   >

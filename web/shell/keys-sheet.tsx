@@ -4,14 +4,16 @@ import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
 
 const KEYS = [
-  ['Alt+1 2 4 7 8', 'Brief, Pairing, Parts, Sourcing, Budget'],
+  ['/', 'Find anywhere: builds, parts, numbers, joints, donors, actions'],
+  ['Alt+1 2 3 4 7 8', 'Brief, Pairing, Donors, Parts, Sourcing, Budget'],
   ['j  k', 'Next and previous line'],
-  ['← →', 'Previous and next joint, in Pairing'],
+  ['← →', 'Previous and next joint, in Pairing; line, in shop mode'],
+  ['Enter', 'Open what has the focus'],
   ['w', 'Why: the sheet of the selected joint or line'],
   ['m', 'Record a measurement for the selected joint'],
   ['l', 'Lock the selected source, in Sourcing'],
   ['x', 'Drop the selected line, in Parts'],
-  ['Ctrl+Z', 'Undo the last drop, in Parts'],
+  ['Ctrl+Z', 'Undo the last thing done on this page'],
   ['Esc', 'Close'],
   ['?', 'This sheet'],
 ] as const

@@ -3,11 +3,18 @@ import { Suspense, useEffect } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
-import { useBuild } from '../api/hooks.ts'
-import { Failed, Loading } from '../components/ui.tsx'
+import { useEvents } from '../api/events.ts'
+import { useBuild, useSession } from '../api/hooks.ts'
+import { undoNewest } from '../api/undo.ts'
+import { Button, Failed, Loading } from '../components/ui.tsx'
+import { BenchPerson } from './bench-person.tsx'
 import { BuildTotals } from './build-totals.tsx'
+import { Find } from './find.tsx'
+import { useFocusKept } from './focus.ts'
 import { KeysSheet } from './keys-sheet.tsx'
+import { SignIn } from './sign-in.tsx'
 import { STAGES } from './stages.ts'
+import { setTheme, useTheme } from './theme.ts'
 
 const OUTSIDE = [
   { to: '/', words: 'Builds' },
@@ -32,15 +39,23 @@ export function Shell() {
     useHotkeys(`alt+${stage.digit}`, () => build && navigate(`/builds/${build}/${stage.id}`), { preventDefault: true, enableOnFormTags: true }, [build])
   }
   const { pathname } = useLocation()
+  const session = useSession().data
+  const asksPasscode = session?.asks === true && !session.signedIn
+  const { isConnected } = useEvents(session !== undefined && !asksPasscode)
+  useHotkeys('mod+z', () => void undoNewest(), { preventDefault: true })
+  useFocusKept()
+  const theme = useTheme()
+  if (asksPasscode) return <SignIn />
+  if (pathname.endsWith('/shop')) return <Outlet />
   return (
-    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)]">
-      <header className="col-span-2 flex items-center border-b border-ink bg-paper">
+    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] print:block print:h-auto">
+      <header className="col-span-2 flex items-center border-b border-ink bg-paper print:hidden">
         <Link to="/" className="w-[148px] shrink-0 pl-4 text-[19px] font-extrabold tracking-wide [font-stretch:112%] max-[900px]:w-[112px]">
           Junket
         </Link>
         {shown && <BuildTotals header={shown} />}
       </header>
-      <nav aria-label="Stages" className="flex flex-col overflow-y-auto bg-bench py-2.5">
+      <nav aria-label="Stages" className="flex flex-col overflow-y-auto bg-bench py-2.5 print:hidden">
         {build &&
           STAGES.map((stage) => (
             <RailLink key={stage.id} to={`/builds/${build}/${stage.id}`} words={stage.words} count={shown?.open[stage.id as 'brief'] ?? 0} digit={stage.digit} />
@@ -49,12 +64,27 @@ export function Shell() {
         {OUTSIDE.map((item) => (
           <RailLink key={item.to} to={item.to} words={item.words} count={0} end={item.to === '/'} />
         ))}
-        <div className="mt-auto px-3 pt-4">
+        <div className="mt-auto flex flex-col items-start gap-1 px-3 pt-4">
+          <BenchPerson />
+          {build && (
+            <Link to={`/builds/${build}/shop`} className="px-1 text-accent underline underline-offset-2">
+              Shop mode
+            </Link>
+          )}
+          <Button tone="quiet" onClick={() => setTheme(theme === 'late' ? 'day' : 'late')}>
+            {theme === 'late' ? 'Day bench' : 'Late bench'}
+          </Button>
+          <Find build={build} />
           <KeysSheet />
         </div>
       </nav>
       {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard. */}
-      <main className="min-h-0 overflow-y-auto focus-visible:-outline-offset-2" tabIndex={0} key={here ?? 'outside'}>
+      <main className="min-h-0 overflow-y-auto focus-visible:-outline-offset-2 print:overflow-visible" tabIndex={0} key={here ?? 'outside'}>
+        {!isConnected && (
+          <p role="status" className="border-b border-clash bg-bench px-4 py-1.5">
+            Junket does not answer just now. What you type is kept here and can be saved when it is back.
+          </p>
+        )}
         <ErrorBoundary resetKeys={[pathname]} fallbackRender={({ error: fault, resetErrorBoundary }) => <Failed error={fault} retry={resetErrorBoundary} />}>
           <Suspense fallback={<Loading what="the page" />}>
             <Outlet />

@@ -2,6 +2,7 @@
 export const STAGES = [
   { id: 'brief', words: 'Brief', digit: 1 },
   { id: 'pairing', words: 'Pairing', digit: 2 },
+  { id: 'donors', words: 'Donors', digit: 3 },
   { id: 'parts', words: 'Parts', digit: 4 },
   { id: 'sourcing', words: 'Sourcing', digit: 7 },
   { id: 'budget', words: 'Budget', digit: 8 },

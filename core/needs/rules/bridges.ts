@@ -1,5 +1,5 @@
 import { kindWords } from '../../identity/part-kinds.ts'
-import { jointNamed } from '../../joints/index.ts'
+import { JOINTS, jointNamed } from '../../joints/index.ts'
 import type { NewNeed } from '../need.ts'
 import type { Rule } from '../rule.ts'
 
@@ -9,8 +9,8 @@ import type { Rule } from '../rule.ts'
  */
 export const bridges: Rule = {
   id: 'bridges',
-  reads: ['insert.parts', 'insert.kinds', 'joint:block-face', 'joint:crank-flange', 'joint:depth', 'joint:pilot'],
-  adds: ['plate', 'spacer', 'flywheel', 'flexplate', 'pilot', 'separator', 'starter', 'disc', 'release-bearing'],
+  reads: ['insert.parts', 'insert.kinds', ...JOINTS.map((joint) => `joint:${joint.id}` as const)],
+  adds: ['plate', 'spacer', 'flywheel', 'flexplate', 'pilot', 'separator', 'starter', 'disc', 'release-bearing', 'converter', 'engine-mount', 'gearbox-mount', 'sump'],
   run: ({ facts, joints }) => {
     const parts = facts.text('insert.parts')?.split(' ').filter(Boolean) ?? []
     const kinds = facts.text('insert.kinds')?.split(' ').filter(Boolean) ?? []
@@ -20,7 +20,7 @@ export const bridges: Rule = {
       const by = bridged.filter(({ bare }) => bare.limits.some((limit) => limit.code === 'bridge' && limit.pieces.includes(kind)))
       return {
         kind,
-        place: kind === 'plate' || kind === 'spacer' ? 'face' : 'coupling',
+        place: placeOf(kind),
         words: kindWords(kind),
         wants: part,
         why: (by.length > 0 ? by : bridged).map(({ joint, bare }) => ({ rule: 'bridges', joint, words: `${jointNamed(joint)?.title ?? joint}: ${firstBridge(bare.limits)}` })),
@@ -33,7 +33,7 @@ export const bridges: Rule = {
         if (piece === undefined) continue
         needs.push({
           kind: piece,
-          place: piece === 'plate' || piece === 'spacer' ? 'face' : 'coupling',
+          place: placeOf(piece),
           words: kindWords(piece),
           why: [{ rule: 'bridges', joint, words: `${jointNamed(joint)?.title ?? joint}: ${limit.words}. Nothing in the catalogue closes it: to be made or found` }],
         })
@@ -42,5 +42,9 @@ export const bridges: Rule = {
     return needs
   },
 }
+
+/** Where along the train a piece is listed: as the rules that ask for it anyway do. */
+const placeOf = (kind: string): string =>
+  kind === 'plate' || kind === 'spacer' ? 'face' : kind === 'engine-mount' || kind === 'gearbox-mount' ? 'mounts' : kind === 'sump' ? 'bay' : 'coupling'
 
 const firstBridge = (limits: readonly { code: string; words: string }[]): string => limits.find((limit) => limit.code === 'bridge')?.words ?? ''

@@ -1,10 +1,21 @@
-import type { Constraint, NewNeed } from '../need.ts'
+import { type BoltClass, engagementMm, type Metal, tightening } from '../../mechanics/fasteners.ts'
+import type { Constraint, NewNeed, Reason } from '../need.ts'
 import type { Rule } from '../rule.ts'
 
 /** A bolt may be longer or shorter than the one wanted by this, mm. */
 const LENGTH_MM = 0.5
 
 const threaded = (thread: string | undefined): Constraint[] => (thread === undefined ? [] : [{ port: 'flange-bolts', field: 'thread', equals: thread }])
+
+/** How tight, and how deep, where only the thread is known. */
+function tightened(thread: string | undefined, boltClass: BoltClass): Reason[] {
+  const found = thread === undefined ? null : tightening(thread, boltClass)
+  if (!found || thread === undefined) return []
+  const deep = (metal: Metal): string => engagementMm(thread, metal).toFixed(0)
+  return [
+    { rule: 'hardware', words: `${found.words}. Screwed in at least ${deep('steel')} mm in steel, ${deep('aluminium')} in aluminium, where the thread limits and not the bolt` },
+  ]
+}
 
 /** Dowels and bolts of each bolted joint. */
 export const hardware: Rule = {
@@ -24,7 +35,10 @@ export const hardware: Rule = {
         words: `Bell bolts${thread ? ` ${thread}` : ''}`,
         constraints: threaded(thread),
         quantity: bolts * sets,
-        why: [{ rule: 'hardware', words: plates > 0 ? `${bolts} at the block and ${bolts} at the bell of each plate` : `${bolts} bolts clamp the case` }],
+        why: [
+          { rule: 'hardware', words: plates > 0 ? `${bolts} at the block and ${bolts} at the bell of each plate` : `${bolts} bolts clamp the case` },
+          ...tightened(thread, '8.8'),
+        ],
       })
     needs.push({
       kind: 'dowel',
@@ -43,7 +57,7 @@ export const hardware: Rule = {
         words: `Flange bolts${size ? ` ${size}` : ''}${length === undefined ? '' : ` × ${length}`}`,
         constraints: [...threaded(size), ...(length === undefined ? [] : [{ port: 'flange-bolts', field: 'lengthMm', low: length - LENGTH_MM, high: length + LENGTH_MM }])],
         quantity: flange,
-        why: [{ rule: 'hardware', words: "Every maker's bolt of the crank flange, new" }],
+        why: [{ rule: 'hardware', words: "Every maker's bolt of the crank flange, new; its torque is the maker's, and a stretch bolt's is an angle" }],
         cautions: ["Right class and the maker's torque: a flywheel that comes loose kills."],
       })
     }

@@ -1,5 +1,6 @@
 import type { Rule } from '../rule.ts'
 import { bridges } from './bridges.ts'
+import { confirmOrDrop } from './confirm-or-drop.ts'
 import { coupling } from './coupling.ts'
 import { fluids } from './fluids.ts'
 import { hardware } from './hardware.ts'
@@ -11,4 +12,4 @@ import { toConfirm } from './to-confirm.ts'
 import { train } from './train.ts'
 
 /** Every rule; order does not matter (property). */
-export const RULES: readonly Rule[] = [train, coupling, bridges, jointWork, hardware, fluids, toConfirm, mockUp, mustStillWork, papers]
+export const RULES: readonly Rule[] = [train, coupling, bridges, jointWork, hardware, fluids, toConfirm, mockUp, mustStillWork, papers, confirmOrDrop]

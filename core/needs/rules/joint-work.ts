@@ -1,10 +1,10 @@
-import { jointNamed } from '../../joints/index.ts'
+import { JOINTS, jointNamed } from '../../joints/index.ts'
 import type { Rule } from '../rule.ts'
 
 /** Tasks that joints ask for, from the run that will be built. */
 export const jointWork: Rule = {
   id: 'joint-work',
-  reads: ['joint:block-face', 'joint:crank-flange', 'joint:depth', 'joint:pilot'],
+  reads: JOINTS.map((joint) => `joint:${joint.id}` as const),
   adds: ['work'],
   run: ({ joints }) =>
     joints.flatMap(({ joint, bare, closed }) =>

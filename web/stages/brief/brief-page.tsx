@@ -6,15 +6,9 @@ import { api } from '../../api/client.ts'
 import { act, refresh, saveBuild, useBuild, useCatalogue } from '../../api/hooks.ts'
 import type { Build, BuildHeader } from '../../api/types.ts'
 import { Form } from '../../components/form.tsx'
+import { HistoryButton } from '../../components/history.tsx'
 import { ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
-
-const USES = [
-  { value: 'road', words: 'Road' },
-  { value: 'delivery', words: 'Delivery' },
-  { value: 'towing', words: 'Towing' },
-  { value: 'trail', words: 'Trail' },
-  { value: 'track', words: 'Track' },
-]
+import { USES } from './uses.ts'
 
 /** What, why, money, and what must still work. */
 export function Component() {
@@ -25,7 +19,10 @@ export function Component() {
     <Loaded of={header.data && vehicles.data ? header : { ...header, data: undefined, error: header.error ?? vehicles.error }} what="the brief">
       {({ build }) => (
         <>
-          <PageHead title="Brief" detail="What, why, and what must still work" />
+          <PageHead title="Brief" detail="What, why, and what must still work">
+            <ButtonLink to={`/builds/${build.id}/first`}>First answer</ButtonLink>
+            <HistoryButton entity="build" id={build.id} title={build.name} />
+          </PageHead>
           <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-x-6 px-4 pb-10 max-[1000px]:grid-cols-1">
             <Form
               key={build.id}

@@ -1,6 +1,7 @@
 import { useParams } from 'react-router'
 import { useBudget } from '../../api/hooks.ts'
 import type { BudgetPage } from '../../api/types.ts'
+import { HistoryButton } from '../../components/history.tsx'
 import { ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
 const SOURCES: Record<string, string> = {
@@ -35,14 +36,14 @@ export function Component() {
             The budget is added up from a solved plan. Choose a pairing, then solve its sourcing; nothing is shown before it is computed.
           </Empty>
         ) : (
-          <Sheet page={page} totals={page.totals} />
+          <Sheet build={build} page={page} totals={page.totals} />
         )
       }
     </Loaded>
   )
 }
 
-function Sheet({ page, totals }: { page: BudgetPage; totals: NonNullable<BudgetPage['totals']> }) {
+function Sheet({ build, page, totals }: { build: string; page: BudgetPage; totals: NonNullable<BudgetPage['totals']> }) {
   const { currency } = totals
   const rows: readonly (readonly [string, number | null])[] = [
     ['Plan: goods, shipping, strip labour, less resale', totals.planMinor],
@@ -51,7 +52,9 @@ function Sheet({ page, totals }: { page: BudgetPage; totals: NonNullable<BudgetP
   ]
   return (
     <>
-      <PageHead title="Budget" detail={`${totals.proven}${totals.planIsCurrent ? '' : ' · changed since the last plan: solve again'}`} />
+      <PageHead title="Budget" detail={`${totals.proven}${totals.planIsCurrent ? '' : ' · changed since the last plan: solve again'}`}>
+        <HistoryButton entity="build" id={build} title="this build" />
+      </PageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_360px] gap-x-8 pb-10 max-[1000px]:grid-cols-1">
         <table className="w-full self-start">
           <thead>

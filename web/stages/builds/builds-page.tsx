@@ -1,33 +1,29 @@
-import { useState } from 'react'
-import { Link, useNavigate } from 'react-router'
+import { Link } from 'react-router'
 import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, useBuilds } from '../../api/hooks.ts'
-import type { Build } from '../../api/types.ts'
-import { Dialog } from '../../components/dialog.tsx'
-import { Form } from '../../components/form.tsx'
-import { Button, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { act, removeWithUndo, useBuilds } from '../../api/hooks.ts'
+import { HistoryButton } from '../../components/history.tsx'
+import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
 /** All builds, and the start of a new one. */
 export function Component() {
   const builds = useBuilds()
-  const [starting, setStarting] = useState(false)
-  const navigate = useNavigate()
   return (
     <>
       <PageHead title="Builds" detail={builds.data && `${builds.data.items.length} here`}>
+        <HistoryButton entity="build" title="builds" />
         <ReadDocument />
-        <Button tone="main" onClick={() => setStarting(true)}>
+        <ButtonLink to="/start" tone="main">
           Start a build
-        </Button>
+        </ButtonLink>
       </PageHead>
       <Loaded of={builds} what="the builds">
         {({ items }) =>
           items.length === 0 ? (
             <Empty
               action={
-                <Button tone="main" onClick={() => setStarting(true)}>
+                <ButtonLink to="/start" tone="main">
                   Start a build
-                </Button>
+                </ButtonLink>
               }
             >
               A build is one swap, from idea to first thousand kilometres. Name it, say which vehicle it is for, and Junket works out what fits, what is needed and what it costs.
@@ -80,23 +76,6 @@ export function Component() {
           )
         }
       </Loaded>
-      <Dialog open={starting} onOpenChange={setStarting} title="Start a build">
-        <Form
-          id="new-build"
-          columns={1}
-          fields={[
-            { name: 'name', label: 'Name', type: 'text', required: true, hint: 'What the shop calls it' },
-            { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true, hint: 'ISO 4217 code, such as EUR' },
-          ]}
-          initial={{ currency: 'EUR' }}
-          action="Start"
-          submit={async (values) => {
-            const made = await api.post<Build>('/builds', values)
-            await refresh()
-            navigate(`/builds/${made.id}/brief`)
-          }}
-        />
-      </Dialog>
     </>
   )
 }

@@ -3,6 +3,7 @@ import { Link, useSearchParams } from 'react-router'
 import { kindWords, PART_KINDS } from '../../../core/identity/part-kinds.ts'
 import { removeWithUndo, useCatalogue, useDonors, useKits } from '../../api/hooks.ts'
 import type { Bundle } from '../../api/types.ts'
+import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
 const TABS = [
@@ -18,6 +19,7 @@ export function Component() {
   return (
     <>
       <PageHead title="Catalogue" detail="What is known of engines, gearboxes, vehicles and parts">
+        <HistoryButton entity="part" title="parts" />
         <ButtonLink to="/catalogue/new/vehicle">Add a vehicle</ButtonLink>
         <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         <ButtonLink to="/catalogue/new/transmission">Add a transmission</ButtonLink>

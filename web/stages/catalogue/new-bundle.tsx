@@ -39,10 +39,15 @@ const DONOR_FIELDS: FieldSpec[] = [
   { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
   { name: 'priceMinor', label: 'Price', type: 'money', currency: currencyTyped },
   { name: 'fetchMinor', label: 'Fetching it', type: 'money', currency: currencyTyped },
-  { name: 'disposalMinor', label: 'Disposal and storage', type: 'money', currency: currencyTyped },
+  { name: 'repairMinor', label: 'Repair of what is used', type: 'money', currency: currencyTyped },
+  { name: 'missingMinor', label: 'What is missing, bought singly', type: 'money', currency: currencyTyped },
+  { name: 'disposalMinor', label: 'Disposal of the hulk', type: 'money', currency: currencyTyped },
+  { name: 'storageMinor', label: 'Storage and keeper fees', type: 'money', currency: currencyTyped },
   { name: 'scrapMinor', label: 'Scrap brings', type: 'money', currency: currencyTyped },
   { name: 'note', label: 'Note', type: 'text' },
 ]
+
+const AMOUNTS = ['priceMinor', 'fetchMinor', 'repairMinor', 'missingMinor', 'disposalMinor', 'storageMinor', 'scrapMinor'] as const
 
 /** Typing a kit with its contents, or a donor with what it yields. Blank amounts and hours are 0. */
 export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
@@ -75,10 +80,7 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
           }
         : {}),
     }))
-    const amounts =
-      kind === 'donor'
-        ? { priceMinor: values.priceMinor ?? 0, fetchMinor: values.fetchMinor ?? 0, disposalMinor: values.disposalMinor ?? 0, scrapMinor: values.scrapMinor ?? 0 }
-        : {}
+    const amounts = kind === 'donor' ? Object.fromEntries(AMOUNTS.map((name) => [name, values[name] ?? 0])) : {}
     await api.post(`/${kind}s`, { ...values, ...amounts, items: rows })
     localStorage.removeItem(draft)
     await refresh()

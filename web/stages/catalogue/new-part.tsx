@@ -4,10 +4,12 @@ import { isPartKind, kindWords, PART_KINDS, type PartKind, typedPorts } from '..
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
-import { parseTyped } from '../../../core/ports/parse.ts'
+import { parseFields } from '../../../core/ports/parse.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
+import type { Reading } from '../../../core/quantity/units.ts'
 import { ApiProblem, api } from '../../api/client.ts'
-import { refresh, useCatalogue, useSettings } from '../../api/hooks.ts'
+import { refresh, useCatalogue, useReading } from '../../api/hooks.ts'
+import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, PageHead } from '../../components/ui.tsx'
 
 const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
@@ -22,7 +24,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const [faults, setFaults] = useState<Typed>({})
   const [said, setSaid] = useState('')
   const navigate = useNavigate()
-  const unit = useSettings().data?.lengthUnit ?? 'mm'
+  const reading = useReading()
   const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
   const owners = [...(useCatalogue('kind=engine').data?.items ?? []), ...(useCatalogue('kind=transmission').data?.items ?? []), ...(useCatalogue('kind=vehicle').data?.items ?? [])]
   const ports = typedPorts(kind)
@@ -38,7 +40,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
     if (!typed.name?.trim()) found.name = 'Give it a name.'
     for (const year of ['fromYear', 'toYear']) if (typed[year]?.trim() && !/^\d{4}$/.test(typed[year]!.trim())) found[year] = 'Type a year such as 1979.'
     if (Boolean(typed.issuer?.trim()) !== Boolean(typed.number?.trim())) found.number = 'A number needs its issuer, and an issuer a number.'
-    const wire = ports.map(({ kind: port, slot, looks }) => ({ kind: port, slot, ...(looks ? { looks } : {}), fields: readFields(port, slot, typed, unit, found) }))
+    const wire = ports.map(({ kind: port, slot, looks }) => ({ kind: port, slot, ...(looks ? { looks } : {}), fields: readFields(port, slot, typed, reading, found) }))
     setFaults(found)
     if (Object.keys(found).length > 0) {
       setSaid(`${Object.keys(found).length} ${Object.keys(found).length === 1 ? 'field is' : 'fields are'} not right yet: see below.`)
@@ -73,7 +75,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
     <form onSubmit={(event) => void save(event)} noValidate className="pb-12">
       <PageHead
         title={`Add ${fixed ? `${/^[aeiou]/i.test(kindWords(fixed)) ? 'an' : 'a'} ${kindWords(fixed).toLowerCase()}` : 'a part'}`}
-        detail={`Leave out what is not known. Lengths in ${unit} unless you write the unit; inches and fractions are read.`}
+        detail={`Leave out what is not known. Any unit is read: 86 mm, 3 3/8 in, M10x1.25, 26 spline 1-1/8.`}
       />
       <div className="flex max-w-4xl flex-col gap-6 px-4">
         <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
@@ -147,15 +149,16 @@ const readDraft = (key: string): Typed => {
   }
 }
 
-function readFields(port: string, slot: string, typed: Typed, unit: 'mm' | 'in', faults: Typed): Record<string, { value: unknown; grade: string }> {
+function readFields(port: string, slot: string, typed: Typed, reading: Reading, faults: Typed): Record<string, { value: unknown; grade: string; typed: string }> {
   if (!isPortKind(port)) return {}
-  const fields: Record<string, { value: unknown; grade: string }> = {}
-  for (const [name, words] of Object.entries(PORT_KINDS[port].fields as Record<string, FieldWords<unknown>>)) {
+  const fields: Record<string, { value: unknown; grade: string; typed: string }> = {}
+  const all = PORT_KINDS[port].fields as Record<string, FieldWords<unknown>>
+  for (const name of Object.keys(all)) {
     const key = `${port}/${slot}.${name}`
     const text = typed[key]?.trim()
     if (!text) continue
     try {
-      fields[name] = { value: parseTyped(words, text, unit), grade: typed.grade || 'measured' }
+      for (const [field, value] of Object.entries(parseFields(all, name, text, reading))) fields[field] ??= { value, grade: typed.grade || 'measured', typed: text }
     } catch (error) {
       faults[key] = (error as Error).message
     }
@@ -205,7 +208,6 @@ function PortField({ name, words, typed, faults, set }: { name: string; words: F
   const options = words.choices ?? (words.type === 'flag' ? ['yes', 'no'] : null)
   const label = `${words.label}${words.unit ? `, ${words.unit}` : ''}`
   const shared = { value: typed[name] ?? '', 'aria-invalid': faults[name] !== undefined, onChange: (event: { target: { value: string } }) => set(name, event.target.value) }
-  const isList = words.type === 'holes' || words.type === 'dowels' || words.type === 'points'
   return (
     <Labelled label={label} fault={faults[name]}>
       {(id) =>
@@ -216,16 +218,8 @@ function PortField({ name, words, typed, faults, set }: { name: string; words: F
               <option key={option}>{option}</option>
             ))}
           </select>
-        ) : isList ? (
-          <textarea
-            id={id}
-            {...shared}
-            rows={5}
-            className={`${input} figure`}
-            placeholder={words.type === 'points' ? 'x y, a line each' : words.type === 'dowels' ? 'x y Ø pin reamed, a line each, or: none' : 'x y Ø M10x1.5, a line each'}
-          />
         ) : (
-          <input id={id} {...shared} autoComplete="off" className={`${input} figure`} placeholder={words.type === 'numbers' ? 'figures with spaces between' : ''} />
+          <TypedInput id={id} words={words} value={typed[name] ?? ''} invalid={faults[name] !== undefined} onChange={(value) => set(name, value)} />
         )
       }
     </Labelled>

@@ -4,10 +4,11 @@ import useSWR from 'swr'
 import { kindWords, PART_KINDS } from '../../../core/identity/part-kinds.ts'
 import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, usePart, useSettings, useSuppliers } from '../../api/hooks.ts'
+import { act, refresh, removeWithUndo, usePart, useSettings, useSuppliers, write } from '../../api/hooks.ts'
 import type { FieldView, PartDetail } from '../../api/types.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
+import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Folded, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/measure-dialog.tsx'
 
@@ -45,6 +46,8 @@ function Detail({ part }: { part: PartDetail }) {
           </>
         }
       >
+        {part.ports.some((port) => port.kind === 'face') && <ButtonLink to={`/catalogue/parts/${encodeURIComponent(part.id)}/pattern`}>Pattern</ButtonLink>}
+        <HistoryButton entity="part" id={part.id} title={part.name} />
         <ButtonLink to="/catalogue">Catalogue</ButtonLink>
         <Button onClick={() => void removeWithUndo(`/parts/${encodeURIComponent(part.id)}`, `${part.name} is in the trash.`).then((done) => done && navigate('/catalogue'))}>
           Remove
@@ -92,7 +95,7 @@ function Detail({ part }: { part: PartDetail }) {
 }
 
 function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => void }) {
-  const unit = useSettings().data?.lengthUnit ?? 'mm'
+  const units = useSettings().data?.units
   const shown = field.claims.find((claim) => claim.used)?.shown
   return (
     <tr className="border-b border-line align-top">
@@ -101,7 +104,7 @@ function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => voi
         {field.value === null ? (
           <span className="text-steel">not known</span>
         ) : typeof field.value === 'number' ? (
-          printQuantity(field.value, field.unit as StoredUnit, unit)
+          printQuantity(field.value, field.unit as StoredUnit, units)
         ) : (
           shown
         )}
@@ -190,7 +193,7 @@ function Numbers({ part }: { part: PartDetail }) {
           ]}
           initial={{}}
           action="Add number"
-          submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values), await refresh())}
+          submit={(values) => write(() => api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values))}
         />
       </Folded>
       <Folded words="Add a supersession">
@@ -205,7 +208,7 @@ function Numbers({ part }: { part: PartDetail }) {
           ]}
           initial={{}}
           action="Add supersession"
-          submit={async (values) => void (await api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values), await refresh())}
+          submit={(values) => write(() => api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values))}
         />
       </Folded>
     </section>

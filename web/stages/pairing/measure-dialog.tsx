@@ -3,12 +3,14 @@ import { Link } from 'react-router'
 import type { MissingField, Verdict } from '../../../core/joints/verdict.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
-import { parseTyped } from '../../../core/ports/parse.ts'
+import { parseFields } from '../../../core/ports/parse.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { api } from '../../api/client.ts'
-import { act, useSettings } from '../../api/hooks.ts'
+import { act, useReading } from '../../api/hooks.ts'
+import { usePerson } from '../../api/person.ts'
 import { Dialog } from '../../components/dialog.tsx'
+import { TypedInput } from '../../components/typed-input.tsx'
 import { Button } from '../../components/ui.tsx'
 
 const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5'
@@ -56,33 +58,33 @@ export function MeasureDialog({ build, title, verdict, onClose }: { build: strin
   )
 }
 
-const wordsOf = (field: MissingField): FieldWords<unknown> | null => {
+const fieldsOf = (field: MissingField): Record<string, FieldWords<unknown>> => {
   const kind = field.port.split('/')[1] ?? ''
-  return isPortKind(kind) ? ((PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>)[field.field] ?? null) : null
+  return isPortKind(kind) ? (PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>) : {}
 }
 
 /** Value, method with ± offered, this very part or one like it, and by whom. */
 export function ClaimForm({ build, field, onDone }: { build: string | null; field: MissingField; onDone: () => void }) {
-  const words = wordsOf(field)
-  const unit = useSettings().data?.lengthUnit ?? 'mm'
+  const words = fieldsOf(field)[field.field] ?? null
+  const reading = useReading()
   const draft = `draft:claim:${keyOf(field)}`
   const [typed, setTyped] = useState(localStorage.getItem(draft) ?? '')
   const [method, setMethod] = useState<string>(words?.methods[0] ?? '')
   const [plusMinus, setPlusMinus] = useState('')
   const [grade, setGrade] = useState('measured')
   const [very, setVery] = useState(true)
-  const [by, setBy] = useState(localStorage.getItem('by') ?? '')
+  const person = usePerson()
+  const [by, setBy] = useState(person.name ?? localStorage.getItem('by') ?? '')
   const [source, setSource] = useState('')
   const [fault, setFault] = useState('')
   if (!words) return null
-  const multi = words.type === 'holes' || words.type === 'dowels' || words.type === 'points'
   const offered = method in METHODS ? METHODS[method as keyof typeof METHODS].plusMinus : null
 
   const save = async (event: FormEvent): Promise<void> => {
     event.preventDefault()
     setFault('')
     try {
-      parseTyped(words, typed, unit)
+      parseFields(fieldsOf(field), field.field, typed, reading)
       const stated = plusMinus.trim() === '' ? null : Number(plusMinus.replace(',', '.'))
       if (stated !== null && !(stated >= 0)) throw new RangeError(`"${plusMinus}" is not a ±. Type a figure such as 0.1, or leave it out.`)
       localStorage.setItem('by', by)
@@ -92,6 +94,7 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
             portId: field.port,
             field: field.field,
             typed,
+            decimal: reading.decimal,
             plusMinus: stated,
             grade,
             ...(method && grade === 'measured' ? { method } : {}),
@@ -120,7 +123,7 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
         <span className="text-steel">, {field.partName}</span>
       </p>
       <label className="block">
-        <span className="mb-1 block font-semibold">Value{words.unit === 'mm' && !multi ? ` (${unit}, or write the unit)` : words.unit ? ` (${words.unit})` : ''}</span>
+        <span className="mb-1 block font-semibold">Value</span>
         {words.choices ? (
           <select value={typed} onChange={(event) => type(event.target.value)} className={input}>
             <option value="">Choose</option>
@@ -134,16 +137,8 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
             <option>yes</option>
             <option>no</option>
           </select>
-        ) : multi ? (
-          <textarea
-            value={typed}
-            onChange={(event) => type(event.target.value)}
-            rows={6}
-            className={`${input} figure`}
-            placeholder={words.type === 'points' ? 'x y, a line each' : 'x y Ø, a line each: 160.7 85.4 10 M10x1.5'}
-          />
         ) : (
-          <input value={typed} onChange={(event) => type(event.target.value)} className={`${input} figure`} placeholder={words.unit === 'mm' ? '11.8 or 3 3/8 in' : ''} />
+          <TypedInput words={words} value={typed} onChange={type} />
         )}
       </label>
       <label className="block">

@@ -5,6 +5,7 @@ import { useParams, useSearchParams } from 'react-router'
 import { JOINTS } from '../../../core/joints/index.ts'
 import { useBuild, usePairing, usePairings } from '../../api/hooks.ts'
 import type { PairingRow } from '../../api/types.ts'
+import { HistoryButton } from '../../components/history.tsx'
 import { JointShape, Legend } from '../../components/joint-shape.tsx'
 import { ButtonLink, Empty, Failed, Loaded, Loading, PageHead } from '../../components/ui.tsx'
 import { PairingStrip } from '../build-strip.tsx'
@@ -72,21 +73,25 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
   useHotkeys('right', () => across(1), { preventDefault: true }, [items])
   useHotkeys('left', () => across(-1), { preventDefault: true }, [items])
   useHotkeys('w', () => select(now.current.row, now.current.joint ?? columns[0]!.id), [items])
+  const data = detail.data && detail.data.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId ? detail.data : undefined
   const table = useRef<HTMLTableElement>(null)
+  const hasStrip = data !== undefined
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the strip pushes the list down when it comes.
   useEffect(() => {
     table.current?.querySelector(`[data-key="${CSS.escape(keyOf(chosen))}"]`)?.scrollIntoView({ block: 'nearest' })
-  }, [chosen])
+  }, [chosen, hasStrip])
 
-  const data = detail.data && detail.data.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId ? detail.data : undefined
   const open = data?.joints.find((one) => one.joint === joint)
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
-      <div className="flex min-h-0 min-w-0 flex-col">
+      <div className={clsx('flex min-h-0 min-w-0 flex-col', open && 'print:hidden')}>
         {data && <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />}
         <PageHead
           title={`${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
           detail={header.data?.build.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
         >
+          <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
+          <HistoryButton entity="build" id={build} title={header.data?.build.name ?? 'this build'} />
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         </PageHead>
         <div className="min-h-0 overflow-y-auto">
@@ -99,12 +104,12 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
                   Transmission
                 </th>
                 {columns.map(({ id, short }) => (
-                  <th key={id} className="text-center">
+                  <th key={id} className="px-0.5 text-center">
                     {short}
                   </th>
                 ))}
-                <th className="text-right">Open</th>
-                <th className="text-right">Hours</th>
+                <th className="pl-2 text-right">Open</th>
+                <th className="pl-2 text-right">Hours</th>
                 <th className="text-right">
                   Torque
                   <br />
@@ -134,7 +139,7 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
             key={`${open.id}|${data.chosen.join()}`}
             joint={open}
             build={build}
-            closedBy={data.chosenNames}
+            pairing={data}
             onClose={() => setParams({ engine: chosen.engineId, transmission: chosen.transmissionId }, { replace: true })}
           />
         ) : (
@@ -183,6 +188,11 @@ function Row({
                 <span id={`${keyOf(row)}-${id}`}>
                   <JointShape code={cell.code} closed={cell.closed} evidence={cell.evidence} />
                 </span>
+                {cell.conflicts > 0 && (
+                  <span className="ml-0.5 font-bold" title="A claim disagrees with what is computed">
+                    ≠<span className="sr-only"> a claim disagrees</span>
+                  </span>
+                )}
               </button>
             )}
           </td>

@@ -4,13 +4,15 @@ import type { LimitRecord, Verdict } from '../../../core/joints/verdict.ts'
 import { VERDICT_WORDS } from '../../../core/joints/words.ts'
 import { printQuantity } from '../../../core/quantity/units.ts'
 import { useSettings } from '../../api/hooks.ts'
-import type { JointDetail } from '../../api/types.ts'
+import type { JointDetail, PairingDetail } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, Caution, GradeWord, SheetHead } from '../../components/ui.tsx'
+import { JointClaims } from './joint-claims.tsx'
 import { MeasureDialog } from './measure-dialog.tsx'
 
 /** Why a joint reads as it does: each limit with its numbers, evidence, what is missing, what would change it. */
-export function WhySheet({ joint, build, closedBy, onClose }: { joint: JointDetail; build: string; closedBy: readonly string[]; onClose: () => void }) {
+export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetail; build: string; pairing: PairingDetail; onClose: () => void }) {
+  const closedBy = pairing.chosenNames
   const [bare, setBare] = useState(joint.closed === undefined)
   const [measuring, setMeasuring] = useState(false)
   const verdict = bare || !joint.closed ? joint.bare : joint.closed
@@ -46,12 +48,14 @@ export function WhySheet({ joint, build, closedBy, onClose }: { joint: JointDeta
         <Button tone="main" onClick={() => setMeasuring(true)}>
           Record measurement
         </Button>
+        <Button onClick={() => window.print()}>Print</Button>
       </div>
       {verdict.missing.length > 0 && (
         <p className="border-l-[3px] border-unmeasured pl-2.5">
           Missing: {[...new Set(verdict.missing.map((field) => `${field.partName}, ${field.label.toLowerCase()}`))].join('; ')}. About {verdict.minutes} min in all.
         </p>
       )}
+      <JointClaims joint={joint} pairing={pairing} />
       <Limits verdict={verdict} />
       {verdict.tasks.length > 0 && (
         <div>
@@ -134,8 +138,7 @@ function wanted({ low, high }: LimitRecord): string {
 
 function Terms({ limit }: { limit: LimitRecord }) {
   const { data } = useSettings()
-  const unit = data?.lengthUnit ?? 'mm'
-  const show = (value: number): string => printQuantity(value, limit.unit === 'mm' ? 'mm' : '', unit)
+  const show = (value: number): string => printQuantity(value, limit.unit === 'mm' ? 'mm' : '', data?.units)
   return (
     <table className="w-full bg-paper">
       <tbody>

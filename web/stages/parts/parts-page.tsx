@@ -2,10 +2,12 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
+import { printMoney } from '../../../core/money/money.ts'
 import { isWeak } from '../../../core/quantity/grade.ts'
 import { api } from '../../api/client.ts'
 import { act, removeWithUndo, useBuild, usePairing, useParts } from '../../api/hooks.ts'
 import type { PartLine, PartsList } from '../../api/types.ts'
+import { HistoryButton } from '../../components/history.tsx'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
@@ -66,7 +68,6 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   useHotkeys('k', () => step(-1), [order])
   useHotkeys('x', () => selected && drop(selected), [selected, build])
   useHotkeys('esc', () => setSelected(null))
-  useHotkeys('ctrl+z', () => void undoLastDrop(list))
   const count = (id: (typeof FILTERS)[number]['id']): number => list.lines.filter(FILTERS.find((one) => one.id === id)!.holds).length
   return (
     <div className={clsx('grid h-full max-[1000px]:h-auto max-[1000px]:grid-cols-1', selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1')}>
@@ -76,14 +77,15 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           title={`${list.lines.length} lines`}
           detail={`${count('open')} open · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solve again' : ''}`}
         >
-          <a className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench" href={`/api/builds/${build}/parts.csv`}>
+          <HistoryButton entity="build" id={build} title={header?.build.name ?? 'this build'} />
+          <a className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench print:hidden" href={`/api/builds/${build}/parts.csv`}>
             Export CSV
           </a>
           <ButtonLink to={`/builds/${build}/sourcing`} tone={list.planIsCurrent ? 'plain' : 'main'}>
             Sourcing
           </ButtonLink>
         </PageHead>
-        <div className="flex gap-1 px-4 pb-2" role="group" aria-label="Filter">
+        <div className="flex gap-1 px-4 pb-2 print:hidden" role="group" aria-label="Filter">
           {FILTERS.map(({ id, words }) => (
             <button
               key={id}
@@ -155,11 +157,6 @@ async function dropLine(build: string, line: PartLine): Promise<void> {
   )
 }
 
-const undoLastDrop = async (list: PartsList): Promise<unknown> => {
-  const last = [...list.dropped].sort((p, q) => (p.decisionId < q.decisionId ? 1 : -1))[0]
-  return last ? act(() => api.remove(`/builds/any/decisions/${last.decisionId}`), `${last.words} is back on the list.`) : undefined
-}
-
 function LineRow({
   line,
   currency,
@@ -194,7 +191,14 @@ function LineRow({
         {line.costMinor !== null || line.estimateMinor !== null ? (
           <Money minor={line.costMinor ?? line.estimateMinor} currency={currency} />
         ) : (
-          <span className="text-steel">{line.task ? '' : 'no price yet'}</span>
+          <span className="text-steel">
+            {line.task ? '' : 'no price yet'}
+            {line.range && (
+              <span className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4" title="Assumed: the range of its kind, to plan with">
+                {printMoney(line.range.low, currency, true)}–{printMoney(line.range.high, currency, true)}
+              </span>
+            )}
+          </span>
         )}
       </td>
       <td className="whitespace-nowrap py-1.5 pl-4 pr-3">

@@ -1,38 +1,29 @@
 import { useState } from 'react'
 import useSWR from 'swr'
 import { TOLERANCES } from '../../../core/joints/tolerances.ts'
+import { type ChosenUnit, UNIT_CHOICES, type Units } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, useSettings } from '../../api/hooks.ts'
+import { act, refresh, removeWithUndo, useSettings, write } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
-import { Button, Folded, Loaded, PageHead } from '../../components/ui.tsx'
+import { HistoryButton } from '../../components/history.tsx'
+import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 
 /** Units, tolerances, issuers, exchange rates. */
 export function Component() {
   const settings = useSettings()
   return (
     <>
-      <PageHead title="Settings" detail="Units, tolerances, issuers and exchange rates of this shop" />
+      <PageHead title="Settings" detail="Units, tolerances, issuers and exchange rates of this shop">
+        <HistoryButton entity="setting" title="settings" />
+        <ButtonLink to="/safekeeping">People and safekeeping</ButtonLink>
+      </PageHead>
       <div className="grid grid-cols-2 gap-10 px-4 pb-12 max-[1000px]:grid-cols-1">
         <div className="flex flex-col gap-8">
           <Loaded of={settings} what="the settings">
-            {({ lengthUnit, tolerances }) => (
+            {({ units, tolerances }) => (
               <>
-                <fieldset>
-                  <legend className="mb-1 font-bold">Lengths are shown in, and read in when no unit is written</legend>
-                  {(['mm', 'in'] as const).map((unit) => (
-                    <label key={unit} className="mr-5 inline-flex items-center gap-1.5">
-                      <input
-                        type="radio"
-                        name="unit"
-                        checked={lengthUnit === unit}
-                        onChange={() => void act(() => api.patch('/settings', { lengthUnit: unit }))}
-                        className="accent-(--color-accent)"
-                      />
-                      {unit === 'mm' ? 'millimetres' : 'inches'}
-                    </label>
-                  ))}
-                </fieldset>
+                <UnitChoices units={units} />
                 <Tolerances edits={tolerances} />
               </>
             )}
@@ -44,6 +35,48 @@ export function Component() {
         </div>
       </div>
     </>
+  )
+}
+
+const UNIT_WORDS: Record<ChosenUnit, string> = {
+  mm: 'Lengths',
+  N·m: 'Torque',
+  kg: 'Mass',
+  kPa: 'Pressure',
+  '°C': 'Temperature',
+  L: 'Volume',
+  'L/100km': 'Consumption',
+}
+
+/** What each kind of field is shown in, and read in when no unit is written. */
+function UnitChoices({ units }: { units: Units }) {
+  return (
+    <section>
+      <h2 className="font-bold">Units</h2>
+      <p className="mb-1 text-steel">What figures are shown in, and read in when no unit is written. Any unit can be typed anywhere.</p>
+      <div className="grid grid-cols-[120px_minmax(0,1fr)] gap-y-1">
+        {(Object.entries(UNIT_CHOICES) as [ChosenUnit, readonly string[]][]).map(([stored, choices]) => (
+          <fieldset key={stored} className="contents">
+            <legend className="sr-only">{UNIT_WORDS[stored]}</legend>
+            <span aria-hidden>{UNIT_WORDS[stored]}</span>
+            <span>
+              {choices.map((choice) => (
+                <label key={choice} className="mr-4 inline-flex items-center gap-1.5">
+                  <input
+                    type="radio"
+                    name={`unit-${stored}`}
+                    checked={(units[stored] ?? stored) === choice}
+                    onChange={() => void act(() => api.patch('/settings', { units: { [stored]: choice } }))}
+                    className="accent-(--color-accent)"
+                  />
+                  {choice}
+                </label>
+              ))}
+            </span>
+          </fieldset>
+        ))}
+      </div>
+    </section>
   )
 }
 
@@ -145,7 +178,7 @@ function Rates() {
           ]}
           initial={{ toCurrency: 'EUR', day: new Date().toISOString().slice(0, 10) }}
           action="Add rate"
-          submit={async (values) => void (await api.post('/rates', values), await refresh())}
+          submit={(values) => write(() => api.post('/rates', values))}
         />
       </Folded>
     </section>
@@ -162,7 +195,8 @@ interface Issuer {
 
 function Issuers() {
   const issuers = useSWR<{ items: Issuer[] }>('/issuers')
-  const [editing, setEditing] = useState<Issuer | null>(null)
+  const [editingId, setEditingId] = useState<string | null>(null)
+  const editing = issuers.data?.items.find((one) => one.id === editingId)
   return (
     <section>
       <h2 className="font-bold">Issuers of part numbers</h2>
@@ -183,7 +217,7 @@ function Issuers() {
               <td>{issuer.upper ? 'no' : 'yes'}</td>
               <td className="figure">{[...issuer.noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  ')}</td>
               <td className="text-right">
-                <Button tone="quiet" aria-label={`Change ${issuer.name}`} onClick={() => setEditing(issuer)}>
+                <Button tone="quiet" aria-label={`Change ${issuer.name}`} onClick={() => setEditingId(issuer.id)}>
                   Change
                 </Button>
               </td>
@@ -201,11 +235,11 @@ function Issuers() {
           ]}
           initial={{ upper: true }}
           action="Add issuer"
-          submit={async ({ noise, ...values }) => void (await api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }), await refresh())}
+          submit={({ noise, ...values }) => write(() => api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }))}
         />
       </Folded>
       {editing && (
-        <Dialog open onOpenChange={() => setEditing(null)} title={`How ${editing.name} writes its numbers`}>
+        <Dialog open onOpenChange={() => setEditingId(null)} title={`How ${editing.name} writes its numbers`}>
           <Form
             id={`issuer-${editing.id}`}
             columns={1}
@@ -219,7 +253,7 @@ function Issuers() {
             submit={async ({ marks, ...values }) => {
               await api.patch(`/issuers/${editing.id}`, { version: editing.version, ...values, noise: ` ${marks ?? ''}` })
               await refresh()
-              setEditing(null)
+              setEditingId(null)
             }}
           />
         </Dialog>

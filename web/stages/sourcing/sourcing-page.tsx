@@ -5,6 +5,7 @@ import { useParams } from 'react-router'
 import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSourcing } from '../../api/hooks.ts'
 import type { JobView, SourcingView } from '../../api/types.ts'
+import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead, SheetHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { NumberSays } from '../parts/number-says.tsx'
@@ -91,6 +92,7 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
       <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} />
         <PageHead title={headline(view)} detail={view.isCurrent ? view.day && `made ${view.day}` : view.status && 'changed since: solve again'}>
+          <HistoryButton entity="build" id={build} title="this build" />
           {running ? (
             <Button onClick={() => void cancel()}>Stop, keep the best</Button>
           ) : (

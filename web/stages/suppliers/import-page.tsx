@@ -1,4 +1,5 @@
 import { useState } from 'react'
+import type { Decimal } from '../../../core/quantity/units.ts'
 import { ApiProblem, api } from '../../api/client.ts'
 import { refresh } from '../../api/hooks.ts'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
@@ -12,12 +13,19 @@ interface Preview {
   readonly bad: readonly { line: number; column: string; message: string }[]
 }
 
+const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] = [
+  { value: 'ask', words: 'ask when a price can be read two ways' },
+  { value: 'comma', words: 'is the decimal mark: 286,50' },
+  { value: 'point', words: 'marks thousands: 1,286.50' },
+]
+
 /** Offers from CSV: preview first, then all or nothing. */
 export function Component() {
   const [csv, setCsv] = useState('')
   const [name, setName] = useState('')
   const [preview, setPreview] = useState<Preview | null>(null)
   const [said, setSaid] = useState('')
+  const [decimal, setDecimal] = useState<Decimal>('ask')
   const run = async (work: () => Promise<void>): Promise<void> => {
     setSaid('')
     try {
@@ -27,11 +35,12 @@ export function Component() {
       setSaid(error.message)
     }
   }
-  const show = (text: string): Promise<void> =>
+  const show = (text: string, comma: Decimal = decimal): Promise<void> =>
     run(async () => {
       setCsv(text)
+      setDecimal(comma)
       setPreview(null)
-      if (text.trim() !== '') setPreview(await api.post<Preview>('/offers/preview', { csv: text }))
+      if (text.trim() !== '') setPreview(await api.post<Preview>('/offers/preview', { csv: text, decimal: comma }))
     })
   return (
     <>
@@ -54,11 +63,20 @@ export function Component() {
               event.target.value = ''
               if (!file) return
               setName(file.name)
-              void file.text().then(show)
+              void file.text().then((text) => show(text))
             }}
           />
         </label>
         <span className="ml-3 text-steel">{name}</span>
+        <fieldset className="mt-3 flex flex-wrap gap-x-5 gap-y-1">
+          <legend className="font-semibold">A comma in this file's prices</legend>
+          {DECIMALS.map(({ value, words }) => (
+            <label key={value} className="flex items-center gap-1.5">
+              <input type="radio" name="decimal" checked={decimal === value} onChange={() => void show(csv, value)} className="accent-(--color-accent)" />
+              {words}
+            </label>
+          ))}
+        </fieldset>
         <label className="mt-4 block">
           <span className="mb-1 block font-semibold">or paste it here</span>
           <textarea value={csv} onChange={(event) => void show(event.target.value)} rows={7} className="figure w-full rounded border border-steel bg-ground px-2 py-1.5" />
@@ -73,7 +91,7 @@ export function Component() {
             preview={preview}
             onImport={() =>
               void run(async () => {
-                const done = await api.post<Preview>('/offers/import', { csv })
+                const done = await api.post<Preview>('/offers/import', { csv, decimal })
                 await refresh()
                 setCsv('')
                 setPreview(null)

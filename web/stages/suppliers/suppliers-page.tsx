@@ -4,17 +4,21 @@ import { refresh, removeWithUndo, useSuppliers } from '../../api/hooks.ts'
 import type { Supplier } from '../../api/types.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
+import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
 /** Who sells, in which currency, and on what terms. */
 export function Component() {
   const suppliers = useSuppliers()
-  const [editing, setEditing] = useState<Supplier | 'new' | null>(null)
+  const [editingId, setEditingId] = useState<string | null>(null)
+  // The row as it is stored now, not as it was when the dialog opened.
+  const editing: Supplier | 'new' | null = editingId === 'new' ? 'new' : (suppliers.data?.items.find((one) => one.id === editingId) ?? null)
   return (
     <>
       <PageHead title="Suppliers" detail="Thresholds compare goods as that supplier states prices">
+        <HistoryButton entity="supplier" title="suppliers" />
         <ButtonLink to="/suppliers/import">Import offers</ButtonLink>
-        <Button tone="main" onClick={() => setEditing('new')}>
+        <Button tone="main" onClick={() => setEditingId('new')}>
           Add a supplier
         </Button>
       </PageHead>
@@ -23,7 +27,7 @@ export function Component() {
           items.length === 0 ? (
             <Empty
               action={
-                <Button tone="main" onClick={() => setEditing('new')}>
+                <Button tone="main" onClick={() => setEditingId('new')}>
                   Add a supplier
                 </Button>
               }
@@ -60,7 +64,7 @@ export function Component() {
                       <Money minor={one.minimumMinor || null} currency={one.currency} />
                     </td>
                     <td className="pr-4 text-right">
-                      <Button tone="quiet" onClick={() => setEditing(one)}>
+                      <Button tone="quiet" onClick={() => setEditingId(one.id)}>
                         Change
                       </Button>
                       <Button tone="quiet" onClick={() => void removeWithUndo(`/suppliers/${one.id}`, `${one.name} is in the trash.`)}>
@@ -75,7 +79,7 @@ export function Component() {
         }
       </Loaded>
       {editing && (
-        <Dialog open onOpenChange={() => setEditing(null)} title={editing === 'new' ? 'Add a supplier' : editing.name}>
+        <Dialog open onOpenChange={() => setEditingId(null)} title={editing === 'new' ? 'Add a supplier' : editing.name}>
           <Form
             id={editing === 'new' ? 'new-supplier' : `supplier-${editing.id}`}
             fields={[
@@ -92,7 +96,7 @@ export function Component() {
               const values = { ...rest, shippingMinor: shippingMinor ?? 0, minimumMinor: minimumMinor ?? 0 }
               await (editing === 'new' ? api.post('/suppliers', values) : api.patch(`/suppliers/${editing.id}`, { version: editing.version, ...values }))
               await refresh()
-              setEditing(null)
+              setEditingId(null)
             }}
           />
         </Dialog>

@@ -1,0 +1,67 @@
+import { expect, test } from 'vitest'
+import { checkJoint } from './index.ts'
+import type { JointContext } from './joint.ts'
+import { context, trainPorts } from './samples.property.ts'
+import { sumpClearance } from './sump-clearance.ts'
+
+type Changes = Parameters<typeof trainPorts>[0]
+const check = (changes: Changes = {}, rest: Partial<JointContext> = {}, pm = 0.02) => checkJoint(sumpClearance, trainPorts(changes, pm), [], context(rest))!
+const limit = (id: string, ...rest: Parameters<typeof check>) => check(...rest).limits.find((one) => one.id === id)
+const under = (...zones: { fromMm: number; toMm: number; depthMm: number; moving?: boolean; name?: string }[]) => ({ 'under-engine': { zones } })
+
+test('a front sump over a tie rod that sweeps behind it', () => {
+  expect(check().code).toBe('fits')
+  // Crank 40 over the mounts, rod 140 below them, pan 110 deep there: the mounts stand 260 ahead of the block face.
+  expect(limit('sump-clear')).toMatchObject({ at: 'tie rod', low: 25 })
+  expect(limit('sump-clear')!.value).toBeCloseTo(40 + 140 - 110)
+})
+
+test('the zone that stands over it decides: further back it meets the deep part', () => {
+  const rod = under({ fromMm: 80, toMm: 120, depthMm: 140, moving: true, name: 'tie rod' })
+  expect(limit('sump-clear', rod)!.value).toBeCloseTo(40 + 140 - 210)
+  expect(limit('sump-clear', rod)).toMatchObject({ code: 'bridge', pieces: ['sump'] })
+})
+
+test('still things want 20 mm, moving ones 25', () => {
+  const at = (depthMm: number, moving: boolean) => limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm, moving }))!.code
+  expect([at(92, false), at(92, true), at(96, true), at(89, false)]).toEqual(['fits', 'bridge', 'fits', 'bridge'])
+})
+
+test('what passes ahead of the pan or behind it is in nobody’s way', () => {
+  expect(limit('sump-passes', under({ fromMm: 300, toMm: 340, depthMm: 10 }))!.code).toBe('fits')
+  expect(limit('sump-passes', under())!.code).toBe('fits')
+})
+
+test('a place along known only loosely counts the deepest part that may stand there', () => {
+  const rod = under({ fromMm: -20, toMm: 40, depthMm: 140, moving: true, name: 'tie rod' })
+  expect(limit('sump-clear', rod, {}, 1)!.value).toBeCloseTo(70)
+  expect(limit('sump-clear', rod, {}, 15)!.value).toBeCloseTo(-30)
+})
+
+test('a clearance known only to ± more than it has is unmeasured, never mates', () => {
+  expect(limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm: 100, moving: true }), {}, 5)!.code).toBe('unmeasured')
+})
+
+test('nobody has looked under the engine: one limit, unmeasured, and what is missing is named', () => {
+  const verdict = check({ 'under-engine': { zones: undefined } })
+  expect(verdict.code).toBe('unmeasured')
+  expect(verdict.missing.map((field) => field.port)).toContain('p/under-engine/main')
+})
+
+test('the pan must come down past the pickup where something stands under it', () => {
+  expect(limit('sump-drops', { sump: { dropMm: 90 } })!.code).toBe('work')
+  expect(limit('sump-drops', { sump: { dropMm: undefined } })!.code).toBe('unmeasured')
+})
+
+test('oil: too little held; uncovered on a steep trail; braking counts unless the pan is baffled', () => {
+  expect(limit('sump-capacity', { sump: { capacityL: 3.4 } })!.code).toBe('bridge')
+  const far = { sump: { pickupMm: 120, baffled: false } }
+  expect(limit('oil-grade', far, { use: 'road' })!.value).toBeCloseTo(70 - 120 * 0.3)
+  expect(limit('oil-grade', far, { use: 'trail' })).toMatchObject({ code: 'work', task: { id: 'baffle-sump' } })
+  expect(limit('oil-slosh', far, { use: 'road' })!.code).toBe('work')
+  expect(limit('oil-slosh', { sump: { pickupMm: 120 } }, { use: 'track' })!.code).toBe('fits')
+})
+
+test('steering is cautioned at the step, whatever the numbers say', () => {
+  expect(check().cautions.join()).toMatch(/Steering .* full travel and lock/)
+})

@@ -1,0 +1,86 @@
+import { convert, timesRate } from '../money/money.ts'
+import { type Rate, rateBetween } from '../money/offer-price.ts'
+import { addRanges, type Range } from '../money/range.ts'
+import type { Need } from '../needs/need.ts'
+import { CONFIRM_OR_DROP } from '../needs/rules/confirm-or-drop.ts'
+import { RANGE_CURRENCY, RANGES } from './ranges.ts'
+
+/** What a need costs and takes before anything is bought. */
+export interface NeedRange {
+  readonly need: string
+  /** Null: no range is known, or no exchange rate to the build's currency. */
+  readonly price: Range | null
+  readonly hours: Range
+  /** Prices of the market, or the range of the kind (assumed). */
+  readonly from: 'kept' | 'typed' | 'offers' | 'assumed'
+}
+
+export interface FirstAnswer {
+  readonly lines: readonly NeedRange[]
+  /** Parts alone, minor units of the build's currency. */
+  readonly parts: Range
+  readonly hours: Range
+  /** Hours at the build's labour rate. */
+  readonly labour: Range
+  readonly total: Range
+  /** Needs without any range: they are in no sum. */
+  readonly unpriced: number
+  readonly toSettle: readonly string[]
+}
+
+/** Hours of a task seldom come out less, and double for a first-timer (common practice). */
+const FIRST_TIMER = 2
+
+interface Priced {
+  readonly need: string
+  readonly priceMinor: number
+  readonly pack: number
+}
+
+/**
+ * Price and hours of a list of needs as ranges: from the market where something is offered, else by kind, assumed.
+ * Kept pieces cost nothing. The ends are sums of ends: bounds for planning, never a price to buy at.
+ *
+ * @param priced candidates that can be bought, per pack, in the build's currency
+ */
+export function firstAnswer(
+  needs: readonly Need[],
+  priced: readonly Priced[],
+  kept: ReadonlySet<string>,
+  typed: ReadonlyMap<string, number>,
+  settled: ReadonlySet<string>,
+  build: { readonly currency: string; readonly labourRateMinor: number },
+  rates: readonly Rate[],
+): FirstAnswer {
+  const lines = needs.map((need): NeedRange => {
+    const known = RANGES[need.kind]
+    const hours: Range = need.task ? { low: need.task.hours, high: need.task.hours * FIRST_TIMER } : known ? { low: known.hours[0], high: known.hours[1] } : { low: 0, high: 0 }
+    if (need.task || kept.has(need.id)) return { need: need.id, price: { low: 0, high: 0 }, hours: need.task ? hours : { low: 0, high: hours.high }, from: 'kept' }
+    const own = typed.get(need.id)
+    if (own !== undefined) return { need: need.id, price: { low: own, high: own }, hours, from: 'typed' }
+    const offers = priced.filter((one) => one.need === need.id).map((one) => Math.ceil(need.quantity / one.pack) * one.priceMinor)
+    if (offers.length > 0) return { need: need.id, price: { low: Math.min(...offers), high: Math.max(...offers) }, hours, from: 'offers' }
+    return { need: need.id, price: assumedPrice(need.kind, build.currency, rates), hours, from: 'assumed' }
+  })
+  const parts = addRanges(lines.flatMap((line) => line.price ?? []))
+  const hours = addRanges(lines.map((line) => line.hours))
+  const labour = { low: timesRate(build.labourRateMinor, hours.low), high: timesRate(build.labourRateMinor, hours.high) }
+  return {
+    lines,
+    parts,
+    hours,
+    labour,
+    total: addRanges([parts, labour]),
+    unpriced: lines.filter((line) => line.price === null).length,
+    toSettle: needs.filter((need) => need.why.some((reason) => reason.rule === CONFIRM_OR_DROP) && !settled.has(need.id)).map((need) => need.id),
+  }
+}
+
+/** What a kind of need costs where nothing better is known, minor units of a currency; null without a range or a rate. Grade assumed. */
+export function assumedPrice(kind: string, currency: string, rates: readonly Rate[]): Range | null {
+  const known = RANGES[kind]
+  const rate = rateBetween(rates, RANGE_CURRENCY, currency)
+  if (!known || rate === null) return null
+  const inMinor = (whole: number): number => convert(whole * 100, RANGE_CURRENCY, currency, rate)
+  return { low: inMinor(known.priceEur[0]), high: inMinor(known.priceEur[1]) }
+}

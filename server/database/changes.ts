@@ -1,0 +1,25 @@
+import type { Actor } from './actor.ts'
+
+/** One landed transaction: what it touched, and who did it. */
+export interface Change {
+  readonly revision: number
+  readonly who: string
+  readonly command: string | null
+  readonly touched: readonly string[]
+}
+
+type Listener = (change: Change) => void
+const listeners = new WeakMap<object, Set<Listener>>()
+
+/** Hears of every change that landed in a database, until the returned function is called. */
+export function onChange(root: object, listener: Listener): () => void {
+  let held = listeners.get(root)
+  if (!held) listeners.set(root, (held = new Set()))
+  held.add(listener)
+  return () => void held.delete(listener)
+}
+
+/** Tells everybody who listens; called after commit only. */
+export function announce(root: object, revision: number, actor: Actor | undefined, who: string, touched: readonly string[]): void {
+  for (const listener of listeners.get(root) ?? []) listener({ revision, who: actor?.who ?? who, command: actor?.command ?? null, touched })
+}

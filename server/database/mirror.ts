@@ -1,0 +1,69 @@
+import { onChange } from './changes.ts'
+import type { Row } from './row.ts'
+import type { TableName } from './tables.ts'
+
+/** What a mirror reads from: the database straight, and when its file was replaced. */
+export interface Source {
+  readonly root: object
+  readonly epoch: number
+  read(table: TableName): Promise<Row[]>
+  readIn(table: TableName, column: string, values: readonly string[]): Promise<Row[]>
+}
+
+export interface Mirror {
+  readonly epoch: number
+  readonly rows: Map<string, Row>
+  /** Rows written since they were read. */
+  readonly stale: Set<string>
+  /** The same array until a row changes: what was computed from it may be kept as long. */
+  list: readonly Row[]
+  syncing: Promise<void>
+}
+
+const mirrors = new WeakMap<object, Map<TableName, Mirror>>()
+
+/**
+ * A whole table, by id, kept in memory and read again only where it was written. Rows are the same objects until they
+ * change, so what was computed from them can be kept by identity. For use outside transactions: inside one, what it
+ * wrote itself is not here yet.
+ */
+export async function mirrored(store: Source, table: TableName): Promise<Mirror> {
+  let held = mirrors.get(store.root)
+  if (!held) {
+    const fresh = new Map<TableName, Mirror>()
+    mirrors.set(store.root, (held = fresh))
+    onChange(store.root, ({ touched }) => {
+      for (const one of touched) {
+        const [name, ...id] = one.split(':')
+        fresh.get(name as TableName)?.stale.add(id.join(':'))
+      }
+    })
+  }
+  let mirror = held.get(table)
+  if (mirror?.epoch !== store.epoch) {
+    const made: Mirror = { epoch: store.epoch, rows: new Map(), stale: new Set(), list: [], syncing: Promise.resolve() }
+    held.set(table, (mirror = made))
+    made.syncing = store.read(table).then((rows) => {
+      for (const row of rows) made.rows.set(row.id, row)
+      made.list = rows
+    })
+    made.syncing.catch(() => held.delete(table))
+  }
+  const whole = mirror
+  whole.syncing = whole.syncing.then(() => sync(store, table, whole))
+  await whole.syncing
+  return whole
+}
+
+async function sync(store: Source, table: TableName, mirror: Mirror): Promise<void> {
+  if (mirror.stale.size === 0) return
+  const ids = [...mirror.stale]
+  mirror.stale.clear()
+  const found = new Map((await store.readIn(table, 'id', ids)).map((row) => [row.id, row]))
+  for (const id of ids) {
+    const row = found.get(id)
+    if (row) mirror.rows.set(id, row)
+    else mirror.rows.delete(id)
+  }
+  mirror.list = [...mirror.rows.values()].sort((p, q) => (p.id < q.id ? -1 : 1))
+}

@@ -1,0 +1,95 @@
+import { streamSSE } from 'hono/streaming'
+import { z } from 'zod'
+import { personInput, personPatch } from '../../contract/rows.ts'
+import { actorNow } from '../database/actor.ts'
+import { type Change, onChange } from '../database/changes.ts'
+import { TABLE_NAMES } from '../database/tables.ts'
+import { UnprocessableError } from '../errors.ts'
+import { type App, newRouter, type Services } from '../router.ts'
+import { listHistory, listTrash, restoreEntry, undoCommand } from '../services/history.ts'
+import { route } from './route.ts'
+
+const KEEP_ALIVE_MS = 15_000
+
+const historyQuery = z.object({
+  entity: z.enum(TABLE_NAMES as [string, ...string[]]).optional(),
+  id: z.string().max(200).optional(),
+  who: z.string().max(120).optional(),
+  before: z.coerce.number().int().positive().optional(),
+  limit: z.coerce.number().int().min(1).max(200).optional(),
+})
+
+/** People, the history, undo, the trash, backups, and what others change. */
+export function historyRoutes({ store, backups }: Services): App {
+  const app = newRouter()
+  const tag = 'History'
+  route(app, { method: 'get', path: '/people', summary: 'Who works at this bench', tag }, async () => ({ items: await store.list('person') }))
+  route(app, { method: 'post', path: '/people', summary: 'Add a person', tag, body: personInput }, async ({ body }) => store.transaction((tx) => tx.insert('person', body)))
+  route(app, { method: 'patch', path: '/people/{id}', summary: 'Change a person', tag, body: personPatch }, async ({ params, body: { version, ...patch } }) =>
+    store.transaction((tx) => tx.update('person', params.id!, version, patch)),
+  )
+  route(app, { method: 'delete', path: '/people/{id}', summary: 'Move a person to the trash; what they did keeps their name', tag }, async ({ params }) => ({
+    trash: await store.transaction((tx) => tx.remove('person', params.id!)),
+  }))
+  route(app, { method: 'get', path: '/history', summary: 'Who changed what, when, from what, to what; newest first', tag, query: historyQuery }, async ({ query }) =>
+    listHistory(store, query),
+  )
+  route(app, { method: 'post', path: '/history/{entry}/restore', summary: 'Put back what one entry changed or removed', tag }, async ({ params }) =>
+    restoreEntry(store, Number(params.entry) || 0),
+  )
+  route(
+    app,
+    {
+      method: 'post',
+      path: '/undo',
+      summary: 'Undo everything one command wrote; the answer carries the command that undid it',
+      tag,
+      body: z.strictObject({ command: z.string().min(1).max(80) }),
+    },
+    async ({ body }) => ({ ...(await undoCommand(store, body.command)), command: actorNow()?.command ?? null }),
+  )
+  route(app, { method: 'get', path: '/trash', summary: 'What was removed and can be put back', tag }, async () => ({ items: await listTrash(store) }))
+  route(app, { method: 'get', path: '/backups', summary: 'Backups, newest first', tag }, async () => ({ items: backups?.list() ?? [] }))
+  route(app, { method: 'post', path: '/backups', summary: 'Back up now', tag }, async () => {
+    if (!backups) throw new UnprocessableError('Data held in memory cannot be backed up.')
+    return backups.make('asked')
+  })
+  route(
+    app,
+    { method: 'post', path: '/backups/{name}/restore', summary: 'Put a backup in place of the data; the data as it is now is kept as a backup first', tag },
+    async ({ params }) => {
+      if (!backups) throw new UnprocessableError('Data held in memory cannot be restored.')
+      return backups.restore(store, params.name!)
+    },
+  )
+  app.get('/events', (c) =>
+    streamSSE(c, async (stream) => {
+      const waiting: Change[] = []
+      let wake = (): void => {}
+      const stop = onChange(store.root, (change) => {
+        waiting.push(change)
+        wake()
+      })
+      stream.onAbort(() => {
+        stop()
+        wake()
+      })
+      await stream.writeSSE({ event: 'ready', data: JSON.stringify({ revision: await store.revision() }) })
+      while (!stream.aborted) {
+        for (let next = waiting.shift(); next; next = waiting.shift())
+          await stream.writeSSE({ event: 'change', data: JSON.stringify({ ...next, touched: next.touched.slice(0, 50) }) })
+        const isQuiet = await new Promise<boolean>((done) => {
+          const timer = setTimeout(() => done(true), KEEP_ALIVE_MS)
+          wake = () => {
+            clearTimeout(timer)
+            done(false)
+          }
+          if (waiting.length > 0) wake()
+        })
+        if (isQuiet) await stream.writeSSE({ event: 'still', data: '' })
+      }
+      stop()
+    }),
+  )
+  return app
+}

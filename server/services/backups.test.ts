@@ -1,0 +1,99 @@
+import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test } from 'vitest'
+import { demoDocument } from '../../demo/index.ts'
+import { createApp } from '../app.ts'
+import { MIGRATIONS, openDatabase } from '../database/connection.ts'
+import { Store } from '../database/store.ts'
+import { JobRunner } from '../jobs/runner.ts'
+import { Backups } from './backups.ts'
+import { importBuild } from './build-document.ts'
+import { loadCatalogue } from './catalogue.ts'
+
+const fileIn = (): string => join(mkdtempSync(join(tmpdir(), 'junket-backup-')), 'junket.sqlite')
+
+test('a backup put back gives the data as it was, keeps the data as it is, and nothing remembered answers for it', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  const backups = new Backups(file)
+  const made = await store.transaction((tx) => tx.insert('part', { kind: 'disc', name: 'Before' }))
+  const kept = await backups.make('asked')
+  await store.transaction((tx) => tx.update('part', made.id, 1, { name: 'After' }))
+  expect((await loadCatalogue(store, null)).parts.get(made.id)!.name).toBe('After')
+  const { kept: undo } = await backups.restore(store, kept.name)
+  expect((await loadCatalogue(store, null)).parts.get(made.id)!.name).toBe('Before')
+  await backups.restore(store, undo)
+  expect((await store.get('part', made.id)).name).toBe('After')
+  await store.transaction((tx) => tx.update('part', made.id, 2, { name: 'Written after two restores' }))
+  expect(backups.list().map((one) => one.why)).toEqual(['before-restore', 'before-restore', 'asked'])
+  await knex.destroy()
+})
+
+test('the first start of a day makes one backup, the second none; a damaged one is refused and nothing is changed', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  const backups = new Backups(file)
+  await store.insert('supplier', { name: 'Kept', currency: 'EUR' })
+  const day = await backups.makeOfDay(new Date('2026-03-01T07:00:00Z'))
+  expect(day).toMatchObject({ why: 'day', at: '2026-03-01T07:00:00.000Z' })
+  expect(await backups.makeOfDay(new Date('2026-03-01T19:00:00Z'))).toBeNull()
+  expect(await backups.makeOfDay(new Date('2026-03-02T07:00:00Z'))).not.toBeNull()
+  const folder = join(file, '..', 'backups')
+  writeFileSync(join(folder, day!.name), 'not a database at all')
+  await expect(backups.restore(store, day!.name)).rejects.toThrow(/damaged/)
+  await expect(backups.restore(store, '../junket.sqlite')).rejects.toThrow(/no backup called/)
+  expect((await store.list('supplier')).map((row) => row.name)).toEqual(['Kept'])
+  expect(readdirSync(folder).filter((name) => name.endsWith('.partial'))).toEqual([])
+  await knex.destroy()
+})
+
+test('only the newest sixty of the days are kept; those asked for stay', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const backups = new Backups(file)
+  await backups.make('asked', new Date('2025-01-01T00:00:00Z'))
+  for (let day = 0; day < 63; day++) await backups.make('day', new Date(Date.UTC(2026, 0, 1 + day)))
+  const all = backups.list()
+  expect([all.filter((one) => one.why === 'day').length, all.filter((one) => one.why === 'asked').length, all[0]!.at]).toEqual([60, 1, '2026-03-04T00:00:00.000Z'])
+  await knex.destroy()
+})
+
+test('requests wait while a backup is put back, and none of them fails', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  await importBuild(store, demoDocument())
+  const jobs = new JobRunner()
+  const backups = new Backups(file)
+  const app = createApp({ store, jobs, backups })
+  const { name } = (await (await app.request('/api/backups', { method: 'POST' })).json()) as { name: string }
+  const answers = await Promise.all([
+    app.request('/api/suppliers'),
+    app.request(`/api/backups/${name}/restore`, { method: 'POST' }),
+    ...Array.from({ length: 20 }, () => app.request('/api/parts?limit=5')),
+    app.request('/api/suppliers', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Written meanwhile', currency: 'EUR' }) }),
+  ])
+  expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 200))
+  await jobs.close()
+  await knex.destroy()
+})
+
+// Each migration upgrades a file of the version before it.
+test('a file of the first version is brought up to date: its rows stay, inches become the unit of length', async () => {
+  const file = fileIn()
+  const old = await openDatabase(file, MIGRATIONS.slice(0, 1))
+  await old('supplier').insert({ id: 's', name: 'Old quay', currency: 'EUR' })
+  await old('setting').insert({ id: 'lengthUnit', value: '{"v":1,"data":"in"}' })
+  await old('history').insert({ at: '2026-01-01', who: 'bench', entity: 'supplier', entityId: 's', act: 'insert', after: '{"v":1,"data":{"name":"Old quay"}}' })
+  await old.destroy()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  expect((await store.get('supplier', 's')).name).toBe('Old quay')
+  expect((await store.list('setting')).map((row) => [row.id, row.value])).toEqual([['units', { mm: 'in' }]])
+  expect(await store.revision()).toBe(1)
+  expect(await store.insert('person', { name: 'Ida' })).toMatchObject({ decimal: 'ask' })
+  await knex.destroy()
+})

@@ -1,0 +1,73 @@
+import { kindGroup } from '../../core/identity/part-kinds.ts'
+import { jointNamed } from '../../core/joints/index.ts'
+import { firstAnswer } from '../../core/templates/first-answer.ts'
+import type { Store } from '../database/store.ts'
+import { listStoppers } from './joint-claims.ts'
+import { nameOf, planBuild } from './planning.ts'
+
+/** How many measurements are proposed first. */
+const MEASURE_FIRST = 8
+
+/** What can be said at once: verdicts with leaning, price and hours as ranges, what to confirm or drop, what to measure first. */
+export async function firstAnswerView(store: Store, buildId: string) {
+  const plan = await planBuild(store, buildId)
+  const { build, catalogue } = plan.view
+  const decided = (act: string): Set<string> => new Set(plan.decisions.filter((one) => one.act === act).map((one) => String(one.needId)))
+  const typed = new Map(plan.decisions.filter((one) => one.act === 'price' || one.act === 'estimate').map((one) => [String(one.needId), Number(one.priceMinor)]))
+  const kept = new Set([...plan.needs.filter((need) => need.keep).map((need) => need.id), ...decided('keep')])
+  const settled = new Set([...decided('confirm'), ...kept, ...typed.keys()])
+  const priced = plan.gathered.problem.candidates.filter((one) => one.source === 'buy').map((one) => ({ need: one.need, priceMinor: one.priceMinor, pack: one.pack ?? 1 }))
+  const answer = firstAnswer(plan.needs, priced, kept, typed, settled, { currency: String(build.currency), labourRateMinor: Number(build.labourRateMinor) }, catalogue.market.rates)
+  return {
+    pairing: nameOf(plan),
+    engineId: plan.run?.train.engine.id ?? null,
+    transmissionId: plan.run?.train.transmission.id ?? null,
+    currency: String(build.currency),
+    joints: (plan.run?.result.joints ?? []).map(({ joint, bare, closed }) => {
+      const verdict = closed ?? bare
+      const heard = plan.run?.heard.get(joint)
+      return {
+        joint,
+        title: jointNamed(joint)?.title ?? joint,
+        code: heard?.answer ? heard.answer.code : verdict.code,
+        lean: verdict.lean,
+        agreed: verdict.agreed,
+        stated: verdict.stated,
+        evidence: heard?.answer ? heard.answer.evidence : verdict.evidence,
+        missing: verdict.missing.length,
+        minutes: verdict.minutes,
+      }
+    }),
+    stoppers: await listStoppers(store, buildId),
+    ...answer,
+    lines: answer.lines.map((line) => {
+      const need = plan.needs.find((one) => one.id === line.need)!
+      return { ...line, words: need.words, group: kindGroup(need.kind), quantity: need.quantity, why: need.why[0]?.words ?? '' }
+    }),
+    measure: measureFirst(plan),
+  }
+}
+
+/** Fields that open joints read, those most joints wait for first, then the quickest. */
+function measureFirst(plan: Awaited<ReturnType<typeof planBuild>>) {
+  const byField = new Map<string, { field: string; port: string; label: string; partName: string; minutes: number; methods: readonly string[]; joints: string[] }>()
+  for (const { joint, bare, closed } of plan.run?.result.joints ?? []) {
+    if (plan.run?.heard.get(joint)?.answer) continue
+    for (const field of (closed ?? bare).missing) {
+      if (field.part === '?') continue
+      const key = `${field.port}.${field.field}`
+      const held = byField.get(key) ?? {
+        field: field.field,
+        port: field.port,
+        label: field.label,
+        partName: field.partName,
+        minutes: field.minutes,
+        methods: field.methods,
+        joints: [],
+      }
+      if (!held.joints.includes(joint)) held.joints.push(joint)
+      byField.set(key, held)
+    }
+  }
+  return [...byField.values()].sort((p, q) => q.joints.length / Math.max(1, q.minutes) - p.joints.length / Math.max(1, p.minutes)).slice(0, MEASURE_FIRST)
+}

@@ -1,0 +1,105 @@
+import { afterAll, beforeEach, expect, test } from 'vitest'
+import { startInput } from '../../contract/rows.ts'
+import { type Database, openDatabase } from '../database/connection.ts'
+import { Store } from '../database/store.ts'
+import { firstAnswerView } from './first-answer.ts'
+import { addJointClaim, answerStopper, listStoppers } from './joint-claims.ts'
+import { pairingRows, viewBuild } from './pairings.ts'
+import { partDetail } from './parts.ts'
+import { partsList } from './planning.ts'
+import { startBuild } from './start.ts'
+
+let knex: Database
+let store: Store
+beforeEach(async () => {
+  await knex?.destroy()
+  knex = await openDatabase(':memory:')
+  store = new Store(knex)
+})
+afterAll(() => knex.destroy())
+
+const start = (rest: object = {}) =>
+  startBuild(
+    store,
+    startInput.parse({
+      name: 'Cormorant',
+      currency: 'EUR',
+      recipient: { template: 'panel-van', name: 'Grey van' },
+      tyre: '185/80 r14',
+      massKg: 1450,
+      engine: { template: 'alloy-four-lengthwise' },
+      transmission: { template: 'light-five-speed' },
+      labourRateMinor: 5500,
+      mustWork: ['heater'],
+      stoppers: { 'pilot-bore': 'yes', papers: 'unknown', rotation: 'no' },
+      ...rest,
+    }),
+  )
+
+test('from empty data a start gives verdicts with leaning, ranges, thirteen things to settle, and what to measure first', async () => {
+  const build = await start()
+  const answer = await firstAnswerView(store, build.id)
+  expect(answer.pairing).toBe('Alloy four, lengthwise with Light five-speed')
+  expect(answer.joints.length).toBeGreaterThanOrEqual(8)
+  for (const joint of answer.joints) if (joint.code === 'fits') expect(joint.evidence).toBe('assumed')
+  expect(answer.total.low).toBeGreaterThan(0)
+  expect(answer.total.high).toBeGreaterThan(answer.total.low)
+  expect(answer.unpriced).toBe(0)
+  expect(answer.toSettle.length).toBe(13)
+  expect(answer.measure.length).toBeGreaterThan(4)
+})
+
+test('answers are kept as claims: one decides a joint, the rest are asked, not judged', async () => {
+  const build = await start()
+  const stoppers = await listStoppers(store, build.id)
+  expect(stoppers.filter((one) => one.says !== null).map(({ id, says }) => [id, says])).toEqual([
+    ['pilot-bore', 'yes'],
+    ['rotation', 'no'],
+    ['papers', 'unknown'],
+  ])
+  expect(stoppers.filter((one) => one.joint !== null).map((one) => one.id)).toEqual(['pilot-bore', 'sump-end'])
+  const engine = (await store.list('part', { kind: 'engine' }))[0]!
+  const bore = (await partDetail(store, engine.id)).ports.find((port) => port.kind === 'pilot-bore')!
+  expect(bore.fields.find((field) => field.name === 'finished')).toMatchObject({ value: true, grade: 'heard' })
+  await store.transaction((tx) => answerStopper(tx, build.id, { question: 'rotation', says: 'yes' }))
+  expect((await listStoppers(store, build.id)).find((one) => one.id === 'rotation')?.says).toBe('yes')
+})
+
+test('papers not in hand and a law not asked are needs to settle, with the reason', async () => {
+  const build = await start({ stoppers: { papers: 'no', law: 'unknown' } })
+  const lines = (await partsList(store, build.id)).lines
+  const level = (kind: string) => lines.find((line) => line.kind === kind)?.level
+  expect([level('papers'), level('inspection')]).toEqual(['required', 'required'])
+  const other = await start({ name: 'Gannet', stoppers: { papers: 'yes', law: 'yes' } })
+  expect((await partsList(store, other.id)).lines.filter((line) => line.group === 'Papers').map((line) => line.level)).toEqual(['confirm', 'confirm'])
+})
+
+test('a start is whole or not at all', async () => {
+  await expect(start({ transmission: { template: 'iron-eight' } })).rejects.toThrow('not a type')
+  for (const table of ['build', 'part', 'claim', 'jointClaim'] as const) expect(await store.list(table)).toEqual([])
+})
+
+test('a pattern family on both sides settles the face, at the grade it was said', async () => {
+  const build = await start({ engine: { template: 'diesel-four-heavy', family: 'housing-no-3' }, transmission: { template: 'heavy-five-speed', family: 'housing-no-3' } })
+  const face = (await firstAnswerView(store, build.id)).joints.find((joint) => joint.joint === 'block-face')!
+  expect(face).toMatchObject({ evidence: 'heard' })
+  expect(face.code).not.toBe('unmeasured')
+})
+
+test('a claim on a joint answers in the grid where nothing is measured, with its grade; a measured clash would stand', async () => {
+  const build = await start()
+  const [row] = pairingRows(await viewBuild(store, build.id))
+  const flange = () => pairingRowsNow().then((rows) => rows[0]!.joints.find((joint) => joint.joint === 'crank-flange')!)
+  const pairingRowsNow = async () => pairingRows(await viewBuild(store, build.id))
+  expect(await flange()).toMatchObject({ code: 'unmeasured', claimed: false })
+  await addJointClaim(store, {
+    subject: 'joint',
+    joint: 'crank-flange',
+    engineId: row!.engineId,
+    transmissionId: row!.transmissionId,
+    says: 'yes',
+    grade: 'fitted',
+    sentence: 'Bolted together here, photo 12',
+  })
+  expect(await flange()).toMatchObject({ code: 'fits', evidence: 'fitted', claimed: true })
+})

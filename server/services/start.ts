@@ -1,0 +1,124 @@
+import { v7 as uuidv7 } from 'uuid'
+import type { z } from 'zod'
+import type { startInput } from '../../contract/rows.ts'
+import { kindWords, typedPorts } from '../../core/identity/part-kinds.ts'
+import { COUPLING_SETS, isCouplingKind } from '../../core/pairing/coupling.ts'
+import type { Claim } from '../../core/quantity/claim.ts'
+import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
+import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/index.ts'
+import type { Row, Store } from '../database/store.ts'
+import { UnprocessableError } from '../errors.ts'
+import { answerStopper } from './joint-claims.ts'
+import { choosePairing } from './pairings.ts'
+import { addClaim, rebuildPortValues } from './parts.ts'
+
+type Start = z.infer<typeof startInput>
+type Choice = NonNullable<Start['engine']>
+
+/** Wide enough for a figure said from memory. */
+const SAID_MASS_KG = 100
+/** Share of the mass on the driven axle when laden (common practice), and how far it may be off. */
+const LADEN_SHARE = 0.65
+
+/** Starts a build from what is known after two minutes: parts from templates or the catalogue, answers, and the pairing; whole or not at all. */
+export async function startBuild(store: Store, input: Start): Promise<Row> {
+  return store.transaction(async (tx) => {
+    const recipient = await pick(tx, input.recipient, 'vehicle', null)
+    if (recipient && input.tyre) await say(tx, recipient, 'tyre/main', 'marking', input.tyre.toUpperCase().replace(/\s/g, ''))
+    if (recipient && input.massKg) {
+      const row = await tx.get('part', recipient)
+      await tx.update('part', row.id, row.version, { massG: Math.round(input.massKg * 1000) })
+      await assume(tx, recipient, 'axle/main', 'ladenKg', Math.round(input.massKg * LADEN_SHARE), Math.round(SAID_MASS_KG * LADEN_SHARE + input.massKg * 0.1))
+    }
+    const engine = await pick(tx, input.engine, 'engine', null)
+    const transmission = await pick(tx, input.transmission, 'transmission', input.transmission?.isRecipients ? recipient : null)
+    if (input.transfer) await pick(tx, input.transfer, 'transfer-case', input.transfer.isRecipients ? recipient : null)
+    const { name, currency, labourRateMinor, use, mustWork, stoppers } = input
+    const build = await tx.insert('build', {
+      name,
+      currency,
+      recipientId: recipient,
+      use: use ?? null,
+      labourRateMinor,
+      taxRate: 0,
+      contingency: 0.2,
+      mustWork,
+      inspection: stoppers.law === 'no' ? true : null,
+      school: 'keep',
+    })
+    for (const [question, says] of Object.entries(stoppers)) if (says) await answerStopper(tx, build.id, { question, says, saidBy: input.saidBy ?? null })
+    if (engine && stoppers['pilot-bore'] && stoppers['pilot-bore'] !== 'unknown')
+      await say(tx, engine, 'pilot-bore/crank', 'finished', stoppers['pilot-bore'] === 'yes', input.saidBy)
+    if (engine && transmission) await choosePairing(tx, build.id, { engineId: engine, transmissionId: transmission })
+    return build
+  })
+}
+
+/** The part of a choice: one of the catalogue, or made from its template or its pattern family. */
+async function pick(tx: Store, choice: Choice | null | undefined, kind: 'engine' | 'transmission' | 'vehicle' | 'transfer-case', ownerId: string | null): Promise<string | null> {
+  if (!choice) return null
+  if (choice.partId) {
+    const part = await tx.get('part', choice.partId)
+    if (part.kind !== kind)
+      throw new UnprocessableError(`${part.name} is a ${kindWords(String(part.kind)).toLowerCase()}, not a ${kindWords(kind).toLowerCase()}.`, [
+        { path: kind, message: 'Another kind of part.' },
+      ])
+    return part.id
+  }
+  const template = choice.template ? templateOf(choice.template) : undefined
+  if (choice.template && template?.kind !== kind)
+    throw new UnprocessableError(`"${choice.template}" is not a type of ${kindWords(kind).toLowerCase()}.`, [{ path: kind, message: 'Not a type that is known.' }])
+  if (!template && !choice.family) return null
+  const id = uuidv7()
+  const name = choice.name?.trim() || template?.words || `${kindWords(kind)}, ${choice.family}`
+  await tx.insert('part', { id, kind, name, ownerId, isDefault: true, template: template?.id ?? 'family', massG: template ? template.massKg * 1000 : null })
+  for (const port of template ? fromTemplate(template, id).ports : []) {
+    await tx.insert('port', { id: port.id, partId: id, kind: port.kind, slot: port.slot, looks: port.looks ?? null })
+    for (const [field, claims] of Object.entries(port.claims)) for (const claim of claims) await insertClaim(tx, port.id, field, claim)
+  }
+  if (choice.family) await nameFamily(tx, id, kind, choice.family)
+  await pieces(tx, id, kind, name)
+  await rebuildPortValues(tx, id)
+  return id
+}
+
+const insertClaim = (tx: Store, portId: string, field: string, claim: Omit<Claim, 'id'>): Promise<Row> =>
+  tx.insert('claim', {
+    portId,
+    field,
+    value: claim.value,
+    plusMinus: claim.plusMinus ?? null,
+    grade: claim.grade,
+    source: claim.source ?? null,
+    saidBy: claim.by ?? null,
+    day: null,
+    typed: null,
+  })
+
+/** A family that is named settles the face: a published standard brings its holes too. */
+async function nameFamily(tx: Store, partId: string, kind: string, family: string): Promise<void> {
+  const face = typedPorts(kind).find((port) => port.kind === 'face')
+  if (!face) return
+  const portId = `${partId}/face/${face.slot}`
+  await tx.insert('port', { id: portId, partId, kind: 'face', slot: face.slot, looks: face.looks ?? null })
+  await insertClaim(tx, portId, 'family', { value: family, grade: 'heard', source: 'Said at the start' })
+  const standard = PATTERN_FAMILIES.find((one) => one.id === family)
+  if (standard) await insertClaim(tx, portId, 'holes', { value: standard.holes, grade: 'heard', source: standard.words })
+}
+
+/** The coupling pieces that came with it, named and not measured, so that the first measurement has where to go. */
+async function pieces(tx: Store, ownerId: string, kind: string, name: string): Promise<void> {
+  if (kind !== 'engine' && kind !== 'transmission') return
+  const ofEngine = ['flywheel', 'flexplate', 'pilot', 'starter']
+  const kinds =
+    kind === 'engine'
+      ? ofEngine
+      : [...new Set([...COUPLING_SETS.manual, ...COUPLING_SETS.automatic])].filter((one) => isCouplingKind(one) && one !== 'separator' && !ofEngine.includes(one))
+  for (const one of kinds) await tx.insert('part', { kind: one, name: `${name}, its ${kindWords(one).toLowerCase()}`, ownerId, isDefault: true, template: 'piece' })
+}
+
+const say = (tx: Store, partId: string, port: string, field: string, value: unknown, by?: string | null): Promise<Row> =>
+  addClaim(tx, { portId: `${partId}/${port}`, field, value, decimal: 'ask', grade: 'heard', thisVeryPart: false, by: by ?? null, source: 'Said at the start' })
+
+const assume = (tx: Store, partId: string, port: string, field: string, value: number, plusMinus: number): Promise<Row> =>
+  addClaim(tx, { portId: `${partId}/${port}`, field, value, plusMinus, decimal: 'ask', grade: 'assumed', thisVeryPart: false, source: `${TEMPLATE_SOURCE}: from the mass` })

@@ -1,0 +1,74 @@
+import { useCallback, useEffect, useRef, useState } from 'react'
+import { mergeAnswers, type SheetAnswer, type SheetAnswers } from '../../core/sheets/sheet.ts'
+import { ApiProblem, api } from './client.ts'
+
+const RETRY_MS = 4000
+
+const readQueue = (key: string): SheetAnswers => {
+  try {
+    return JSON.parse(localStorage.getItem(key) ?? '{}')
+  } catch {
+    return {}
+  }
+}
+
+/**
+ * Answers given on a tablet, kept in the browser until the server has them: a reload or a lost connection loses none.
+ * They are joined question by question on arrival, so sending late or twice does no harm.
+ *
+ * @param path where the sheet is kept
+ * @param onKept told what the server holds after each sending
+ */
+export function useAnswerQueue(
+  path: string,
+  onKept: (answers: SheetAnswers) => unknown = () => undefined,
+): { waiting: SheetAnswers; fault: string; give: (question: string, answer: SheetAnswer) => void } {
+  const key = `queue:${path}`
+  const [waiting, setWaiting] = useState<SheetAnswers>(() => readQueue(key))
+  const [fault, setFault] = useState('')
+  const kept = useRef(onKept)
+  kept.current = onKept
+
+  const keep = useCallback(
+    (answers: SheetAnswers) => {
+      if (Object.keys(answers).length === 0) localStorage.removeItem(key)
+      else localStorage.setItem(key, JSON.stringify(answers))
+      setWaiting(answers)
+    },
+    [key],
+  )
+
+  const send = useCallback(async (): Promise<void> => {
+    const sending = readQueue(key)
+    if (Object.keys(sending).length === 0) return
+    try {
+      const { answers } = await api.patch<{ answers: SheetAnswers }>(path, { answers: sending })
+      setFault('')
+      // Shown from what is kept before it leaves the queue: an answer never blinks away.
+      await kept.current(answers)
+      // What was given meanwhile stays in the queue.
+      keep(Object.fromEntries(Object.entries(readQueue(key)).filter(([id, answer]) => sending[id]?.at !== answer.at)))
+    } catch (error) {
+      if (!(error instanceof ApiProblem)) throw error
+      setFault(error.isLostConnection ? '' : error.message)
+    }
+  }, [path, key, keep])
+
+  const give = (question: string, answer: SheetAnswer): void => {
+    keep(mergeAnswers(readQueue(key), { [question]: answer }))
+    void send()
+  }
+
+  useEffect(() => {
+    void send()
+    const again = (): void => void send()
+    const timer = setInterval(again, RETRY_MS)
+    window.addEventListener('online', again)
+    return () => {
+      clearInterval(timer)
+      window.removeEventListener('online', again)
+    }
+  }, [send])
+
+  return { waiting, fault, give }
+}

@@ -1,0 +1,149 @@
+// @vitest-environment jsdom
+import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { SWRConfig } from 'swr'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { ApiProblem } from '../api/client.ts'
+import { type FieldSpec, Form } from './form.tsx'
+
+beforeEach(() => localStorage.clear())
+afterEach(cleanup)
+
+const FIELDS: readonly FieldSpec[] = [
+  { name: 'why', label: 'Why', type: 'area' },
+  { name: 'price', label: 'Price', type: 'money', currency: 'EUR' },
+  {
+    name: 'use',
+    label: 'Use',
+    type: 'select',
+    options: [
+      { value: 'road', words: 'Road' },
+      { value: 'track', words: 'Track' },
+    ],
+  },
+  { name: 'held', label: 'Held', type: 'check' },
+]
+const STORED = { why: 'Frost', price: 295000, use: 'road', held: false }
+type Submit = (values: Record<string, unknown>) => Promise<unknown>
+
+const page = (initial: Record<string, unknown>, submit: Submit = async () => undefined, keepsDraft = true) => (
+  <SWRConfig value={{ provider: () => new Map() }}>
+    <Form id="brief" fields={FIELDS} initial={initial} action="Save" submit={submit} keepsDraft={keepsDraft} />
+  </SWRConfig>
+)
+const shown = (label: string): string => (screen.getByLabelText(label) as HTMLInputElement).value
+const type = (label: string, value: string): void => void fireEvent.input(screen.getByLabelText(label), { target: { value } })
+const save = (): void => void fireEvent.click(screen.getByRole('button', { name: 'Save' }))
+const clash = (): HTMLElement | null => screen.queryByRole('alert', { name: 'Changed by two people' })
+
+test('what nobody touched follows what others save; what was typed stays', () => {
+  const { rerender } = render(page(STORED))
+  type('Why', 'Frost, and rust')
+  rerender(page({ ...STORED, price: 310000, held: true }))
+  expect([shown('Why'), shown('Price')]).toEqual(['Frost, and rust', '3100.00'])
+  expect((screen.getByLabelText('Held') as HTMLInputElement).checked).toBe(true)
+  expect(clash()).toBeNull()
+})
+
+test('a field that both changed is shown side by side and keeps what was typed until it is settled', async () => {
+  const submit = vi.fn<Submit>(async () => undefined)
+  const { rerender } = render(page(STORED, submit))
+  type('Price', '3000.00')
+  rerender(page({ ...STORED, price: 320000 }, submit))
+  expect(clash()!.textContent).toContain('3000.00')
+  expect(clash()!.textContent).toContain('3200.00')
+  expect(shown('Price')).toBe('3000.00')
+  save()
+  expect(await screen.findByText(/Choose yours or theirs/)).toBeTruthy()
+  expect(submit).not.toHaveBeenCalled()
+  fireEvent.click(screen.getByRole('button', { name: 'Take theirs: Price' }))
+  expect([shown('Price'), clash()]).toEqual(['3200.00', null])
+  save()
+  await waitFor(() => expect(submit.mock.calls[0]![0]).toMatchObject({ price: 320000, why: 'Frost' }))
+})
+
+test('kept as one typed it, the other value is overwritten knowingly', async () => {
+  const submit = vi.fn<Submit>(async () => undefined)
+  const { rerender } = render(page(STORED, submit))
+  type('Price', '3000.00')
+  rerender(page({ ...STORED, price: 320000, why: 'Frost and salt' }, submit))
+  fireEvent.click(screen.getByRole('button', { name: 'Keep yours: Price' }))
+  save()
+  await waitFor(() => expect(submit.mock.calls[0]![0]).toMatchObject({ price: 300000, why: 'Frost and salt' }))
+})
+
+test('choices and ticks are told in words in a clash', () => {
+  const { rerender } = render(page(STORED))
+  fireEvent.change(screen.getByLabelText('Use'), { target: { value: 'track' } })
+  fireEvent.click(screen.getByLabelText('Held'))
+  rerender(page({ ...STORED, use: '', held: false, price: 1 }))
+  expect(clash()!.textContent).toContain('Track')
+  expect(clash()!.textContent).toContain('Not said')
+})
+
+test('two clashes are settled one by one; a second change of theirs shows the newest', () => {
+  const { rerender } = render(page(STORED))
+  type('Why', 'Mine')
+  type('Price', '1.00')
+  rerender(page({ ...STORED, why: 'Theirs', price: 200 }))
+  rerender(page({ ...STORED, why: 'Theirs again', price: 200 }))
+  expect(clash()!.textContent).toContain('Theirs again')
+  expect(screen.queryByText('Theirs')).toBeNull()
+  fireEvent.click(screen.getByRole('button', { name: 'Take theirs: Why' }))
+  expect(screen.queryByRole('button', { name: 'Take theirs: Why' })).toBeNull()
+  expect(screen.getByRole('button', { name: 'Take theirs: Price' })).toBeTruthy()
+})
+
+test('a draft survives a reload, and is merged with what was saved meanwhile', () => {
+  const first = render(page(STORED))
+  type('Why', 'Half a sentence')
+  type('Price', '3000.00')
+  first.unmount()
+  render(page({ ...STORED, price: 320000, use: 'track' }))
+  expect([shown('Why'), shown('Use'), shown('Price')]).toEqual(['Half a sentence', 'track', '3000.00'])
+  expect(clash()!.textContent).toContain('3200.00')
+})
+
+test('typed back to what is stored, there is no draft; discarded, neither', () => {
+  render(page(STORED))
+  type('Why', 'Mine')
+  expect(localStorage.getItem('draft:brief')).not.toBeNull()
+  type('Why', 'Frost')
+  expect(localStorage.getItem('draft:brief')).toBeNull()
+  type('Why', 'Mine')
+  fireEvent.click(screen.getByRole('button', { name: 'Discard what was typed' }))
+  expect([shown('Why'), localStorage.getItem('draft:brief')]).toEqual(['Frost', null])
+})
+
+test('a passcode is never written down', () => {
+  render(page(STORED, undefined, false))
+  type('Why', 'secret')
+  expect(Object.keys(localStorage)).toEqual([])
+})
+
+test('a lost connection keeps the text and says so; a refused field says why at its place', async () => {
+  const submit = vi
+    .fn<Submit>()
+    .mockRejectedValueOnce(new ApiProblem(0, 'Junket does not answer.'))
+    .mockRejectedValueOnce(new ApiProblem(422, 'Not right yet', [{ path: 'why', message: 'Too long.' }]))
+  render(page(STORED, submit))
+  type('Why', 'Mine')
+  save()
+  expect(await screen.findByText('Junket does not answer.')).toBeTruthy()
+  expect([shown('Why'), localStorage.getItem('draft:brief') !== null]).toEqual(['Mine', true])
+  save()
+  expect(await screen.findByText('Too long.')).toBeTruthy()
+  expect(screen.getByLabelText('Why').getAttribute('aria-invalid')).toBe('true')
+})
+
+test('after a save the text is the new base: their later change follows without a clash', async () => {
+  const submit = vi.fn<Submit>(async () => undefined)
+  const { rerender } = render(page(STORED, submit))
+  type('Price', '3,5')
+  save()
+  await waitFor(() => expect(submit).toHaveBeenCalled())
+  await waitFor(() => expect(localStorage.getItem('draft:brief')).toBeNull())
+  rerender(page({ ...STORED, price: 350 }, submit))
+  expect([shown('Price'), clash()]).toEqual(['3.50', null])
+  rerender(page({ ...STORED, price: 9900 }, submit))
+  expect([shown('Price'), clash()]).toEqual(['99.00', null])
+})

@@ -1,0 +1,79 @@
+import { useParams } from 'react-router'
+import useSWR from 'swr'
+import { risksOf, SHEET_STEPS } from '../../../core/donors/sheet.ts'
+import { mergeAnswers, type SheetAnswers } from '../../../core/sheets/sheet.ts'
+import { useAnswerQueue } from '../../api/answer-queue.ts'
+import { usePerson } from '../../api/person.ts'
+import { QueueState } from '../../components/queue-state.tsx'
+import { SheetQuestionRow } from '../../components/sheet-question.tsx'
+import { Button, ButtonLink, Caution, Loaded, PageHead } from '../../components/ui.tsx'
+
+interface Sheet {
+  readonly donor: { readonly id: string; readonly name: string; readonly place: string | null }
+  readonly build: string
+  readonly pieces: readonly { readonly question: string; readonly words: string }[]
+  readonly answers: SheetAnswers
+}
+
+/** The sheet of one donor, to print or to fill on a tablet beside the vehicle. */
+export function Component() {
+  const { build = '', donor = '' } = useParams()
+  const sheet = useSWR<Sheet>(`/builds/${build}/donors/${donor}/sheet`)
+  return (
+    <Loaded of={sheet} what="the sheet">
+      {(data) => <Fill build={build} sheet={data} onKept={(answers) => sheet.mutate({ ...data, answers }, { revalidate: false })} />}
+    </Loaded>
+  )
+}
+
+function Fill({ build, sheet, onKept }: { build: string; sheet: Sheet; onKept: (answers: SheetAnswers) => unknown }) {
+  const { waiting, fault, give } = useAnswerQueue(`/builds/${build}/donors/${sheet.donor.id}/sheet`, onKept)
+  const person = usePerson()
+  const answers = mergeAnswers(sheet.answers, waiting)
+  const say = (question: string, value: string): void => give(question, { value, at: new Date().toISOString(), by: person.name })
+  const risks = risksOf(answers)
+  return (
+    <>
+      <PageHead title={sheet.donor.name} detail={[sheet.donor.place, `for ${sheet.build}`].filter(Boolean).join(', ')}>
+        <Button onClick={() => window.print()}>Print</Button>
+        <ButtonLink to={`/builds/${build}/donors`}>Side by side</ButtonLink>
+      </PageHead>
+      <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the donor as it is given." />
+      <div className="max-w-3xl px-4 pb-16 text-[15px]">
+        {SHEET_STEPS.map((step) => (
+          <section key={step.id} className="mb-5">
+            <h2 className="border-b border-ink pb-1 font-bold">{step.title}</h2>
+            {step.cautions.map((caution) => (
+              <Caution key={caution}>{caution}</Caution>
+            ))}
+            {step.questions.map((question) => (
+              <SheetQuestionRow key={question.id} question={question} value={answers[question.id]?.value ?? ''} onSay={(value) => say(question.id, value)} />
+            ))}
+          </section>
+        ))}
+        <section className="mb-5">
+          <h2 className="border-b border-ink pb-1 font-bold">Complete, for this pairing</h2>
+          {sheet.pieces.length === 0 && <p className="py-1 text-steel">Choose a pairing, and what it needs from a donor stands here.</p>}
+          {sheet.pieces.map((piece) => (
+            <SheetQuestionRow
+              key={piece.question}
+              question={{ id: piece.question, words: piece.words, type: 'yes-no' }}
+              value={answers[piece.question]?.value ?? ''}
+              onSay={(value) => say(piece.question, value)}
+            />
+          ))}
+        </section>
+        <section aria-label="Put at risk">
+          <h2 className="border-b border-ink pb-1 font-bold">Put at risk by what was found</h2>
+          {risks.length === 0 && <p className="py-1 text-steel">Nothing yet.</p>}
+          {risks.map((risk) => (
+            <p key={risk.question} className="my-1 border-l-[3px] border-clash pl-2.5">
+              <b>{risk.words}</b>: {risk.risk}
+            </p>
+          ))}
+          <p className="mt-3 text-steel">What must be shown to an authority, and who may open fuel, refrigerant or airbag systems, is set by local law: ask licensed people.</p>
+        </section>
+      </div>
+    </>
+  )
+}

@@ -1,22 +1,59 @@
 import type { AnyPort } from '../ports/index.ts'
 import { blockFace } from './block-face.ts'
+import { clutchCover } from './clutch-cover.ts'
 import { clutchDisc } from './clutch-disc.ts'
 import { converter } from './converter.ts'
 import { crankFlange } from './crank-flange.ts'
+import { crankSensor } from './crank-sensor.ts'
 import { depth } from './depth.ts'
+import { driveShafts } from './drive-shafts.ts'
 import { engineMounts } from './engine-mounts.ts'
 import { gearboxMount } from './gearbox-mount.ts'
 import type { Joint, JointContext } from './joint.ts'
+import { lever } from './lever.ts'
+import { loadSignal } from './load-signal.ts'
 import { pilot } from './pilot.ts'
+import { propshaft } from './propshaft.ts'
 import { RecordSheet } from './record.ts'
+import { release } from './release.ts'
+import { rotation } from './rotation.ts'
 import type { Sheet } from './sheet.ts'
 import { arrange } from './side.ts'
+import { speedometer } from './speedometer.ts'
+import { starterRing } from './starter-ring.ts'
 import { sumpClearance } from './sump-clearance.ts'
+import { switches } from './switches.ts'
+import { takeOff } from './take-off.ts'
 import { torque } from './torque.ts'
+import { transferCase } from './transfer-case.ts'
 import type { Verdict } from './verdict.ts'
 
 /** Every joint kind, in order of power flow. */
-export const JOINTS: readonly Joint[] = [blockFace, crankFlange, depth, pilot, clutchDisc, converter, torque, gearboxMount, engineMounts, sumpClearance]
+export const JOINTS: readonly Joint[] = [
+  blockFace,
+  crankFlange,
+  depth,
+  pilot,
+  clutchDisc,
+  clutchCover,
+  release,
+  converter,
+  starterRing,
+  torque,
+  crankSensor,
+  rotation,
+  transferCase,
+  loadSignal,
+  takeOff,
+  propshaft,
+  driveShafts,
+  gearboxMount,
+  engineMounts,
+  lever,
+  speedometer,
+  switches,
+  sumpClearance,
+]
 
 /** Finds a joint by its file name or its number; null when there is none. */
 export function jointNamed(name: string | number): Joint | null {

@@ -32,10 +32,45 @@ export interface Side {
   originalStack: Compiled<'original-stack'>
   axle: Compiled<'axle'>
   tyre: Compiled<'tyre'>
+  clutchSeat: Compiled<'clutch-seat'>
+  coverMount: Compiled<'cover-mount'>
+  discFace: Compiled<'disc-face'>
+  clutchPedal: Compiled<'clutch-pedal'>
+  releaseGear: Compiled<'release-gear'>
+  starterSeat: Compiled<'starter-seat'>
+  starterRoom: Compiled<'starter-room'>
+  crankSensor: Compiled<'crank-sensor'>
+  trigger: Compiled<'trigger'>
+  sensorSeat: Compiled<'sensor-seat'>
+  frontDrive: Compiled<'front-drive'>
+  caseShaft: Compiled<'case-shaft'>
+  output: Compiled<'output'>
+  propshaft: Compiled<'propshaft'>
+  pinion: Compiled<'pinion'>
+  transferInput: Compiled<'transfer-input'>
+  transfer: Compiled<'transfer'>
+  frontAxle: Compiled<'front-axle'>
+  loadSignal: Compiled<'load-signal'>
+  loadSource: Compiled<'load-source'>
+  takeOffOpening: Compiled<'take-off-opening'>
+  takeOff: Compiled<'take-off'>
+  lever: Compiled<'lever'>
+  leverOpening: Compiled<'lever-opening'>
+  speedDrive: Compiled<'speed-drive'>
+  speedReader: Compiled<'speed-reader'>
+  switches: Compiled<'switches'>
+  switchWants: Compiled<'switch-wants'>
+  sideOutputs: Compiled<'side-outputs'>
+  driveShafts: Compiled<'drive-shafts'>
 }
 
+/** Ports no joint reads: they are drawn, searched, or measured for room. */
+const APART = ['outline', 'shaft-half', 'bay', 'tunnel'] as const
+type Apart = (typeof APART)[number]
+export const isApart = (kind: PortKindName): kind is Apart => (APART as readonly string[]).includes(kind)
+
 /** The place each port kind takes on a side. */
-export const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude<keyof Side, 'ratings'>> = {
+export const SLOTS: Record<Exclude<PortKindName, 'ratings' | Apart>, Exclude<keyof Side, 'ratings'>> = {
   face: 'face',
   plate: 'plate',
   'crank-flange': 'crankFlange',
@@ -65,6 +100,36 @@ export const SLOTS: Record<Exclude<PortKindName, 'ratings' | 'outline'>, Exclude
   'original-stack': 'originalStack',
   axle: 'axle',
   tyre: 'tyre',
+  'clutch-seat': 'clutchSeat',
+  'cover-mount': 'coverMount',
+  'disc-face': 'discFace',
+  'clutch-pedal': 'clutchPedal',
+  'release-gear': 'releaseGear',
+  'starter-seat': 'starterSeat',
+  'starter-room': 'starterRoom',
+  'crank-sensor': 'crankSensor',
+  trigger: 'trigger',
+  'sensor-seat': 'sensorSeat',
+  'front-drive': 'frontDrive',
+  'case-shaft': 'caseShaft',
+  output: 'output',
+  propshaft: 'propshaft',
+  pinion: 'pinion',
+  'transfer-input': 'transferInput',
+  transfer: 'transfer',
+  'front-axle': 'frontAxle',
+  'load-signal': 'loadSignal',
+  'load-source': 'loadSource',
+  'take-off-opening': 'takeOffOpening',
+  'take-off': 'takeOff',
+  lever: 'lever',
+  'lever-opening': 'leverOpening',
+  'speed-drive': 'speedDrive',
+  'speed-reader': 'speedReader',
+  switches: 'switches',
+  'switch-wants': 'switchWants',
+  'side-outputs': 'sideOutputs',
+  'drive-shafts': 'driveShafts',
 }
 
 const ratings: readonly Compiled<'ratings'>[] = []
@@ -97,6 +162,36 @@ const sump = PORT_KINDS.sump.missing
 const underEngine = PORT_KINDS['under-engine'].missing
 const axle = PORT_KINDS.axle.missing
 const tyre = PORT_KINDS.tyre.missing
+const clutchSeat = PORT_KINDS['clutch-seat'].missing
+const coverMount = PORT_KINDS['cover-mount'].missing
+const discFace = PORT_KINDS['disc-face'].missing
+const clutchPedal = PORT_KINDS['clutch-pedal'].missing
+const releaseGear = PORT_KINDS['release-gear'].missing
+const starterSeat = PORT_KINDS['starter-seat'].missing
+const starterRoom = PORT_KINDS['starter-room'].missing
+const crankSensor = PORT_KINDS['crank-sensor'].missing
+const trigger = PORT_KINDS.trigger.missing
+const sensorSeat = PORT_KINDS['sensor-seat'].missing
+const frontDrive = PORT_KINDS['front-drive'].missing
+const caseShaft = PORT_KINDS['case-shaft'].missing
+const output = PORT_KINDS.output.missing
+const propshaft = PORT_KINDS.propshaft.missing
+const pinion = PORT_KINDS.pinion.missing
+const transferInput = PORT_KINDS['transfer-input'].missing
+const transfer = PORT_KINDS.transfer.missing
+const frontAxle = PORT_KINDS['front-axle'].missing
+const loadSignal = PORT_KINDS['load-signal'].missing
+const loadSource = PORT_KINDS['load-source'].missing
+const takeOffOpening = PORT_KINDS['take-off-opening'].missing
+const takeOff = PORT_KINDS['take-off'].missing
+const lever = PORT_KINDS.lever.missing
+const leverOpening = PORT_KINDS['lever-opening'].missing
+const speedDrive = PORT_KINDS['speed-drive'].missing
+const speedReader = PORT_KINDS['speed-reader'].missing
+const switches = PORT_KINDS.switches.missing
+const switchWants = PORT_KINDS['switch-wants'].missing
+const sideOutputs = PORT_KINDS['side-outputs'].missing
+const driveShafts = PORT_KINDS['drive-shafts'].missing
 
 /** A side on which nothing is named yet. Written out so that every side has one shape. */
 export function emptySide(): Side {
@@ -130,6 +225,36 @@ export function emptySide(): Side {
     originalStack,
     axle,
     tyre,
+    clutchSeat,
+    coverMount,
+    discFace,
+    clutchPedal,
+    releaseGear,
+    starterSeat,
+    starterRoom,
+    crankSensor,
+    trigger,
+    sensorSeat,
+    frontDrive,
+    caseShaft,
+    output,
+    propshaft,
+    pinion,
+    transferInput,
+    transfer,
+    frontAxle,
+    loadSignal,
+    loadSource,
+    takeOffOpening,
+    takeOff,
+    lever,
+    leverOpening,
+    speedDrive,
+    speedReader,
+    switches,
+    switchWants,
+    sideOutputs,
+    driveShafts,
     ratings,
   }
 }
@@ -138,7 +263,7 @@ export function emptySide(): Side {
 export function sideOf(ports: readonly AnyPort[]): Side {
   const side = emptySide() as unknown as Record<string, AnyPort | AnyPort[]>
   for (const port of ports) {
-    if (port.kind === 'outline') continue
+    if (isApart(port.kind)) continue
     if (port.kind === 'ratings') side['ratings'] = [...(side['ratings'] as AnyPort[]), port]
     else if (!(side[SLOTS[port.kind]] as AnyPort).present) side[SLOTS[port.kind]] = port
   }

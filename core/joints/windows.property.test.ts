@@ -8,7 +8,13 @@ import { Tally } from './tally.ts'
 import { CODES, type LimitRecord } from './verdict.ts'
 
 type Changes = Parameters<typeof trainPorts>[0]
-const AUTOMATIC: Changes = { ratios: { type: 'automatic', stall: 2.1 } }
+/** Trains that other joints need. */
+const BASES = {
+  manual: {},
+  automatic: { ratios: { type: 'automatic', stall: 2.1 } },
+  transaxle: { ratios: { finalDrive: 3.9 } },
+} as const satisfies Record<string, Changes>
+const OF_JOINT: Readonly<Record<string, Changes>> = { converter: BASES.automatic, 'load-signal': BASES.automatic, 'drive-shafts': BASES.transaxle }
 
 /** One window and a number that moves it: the limit, the field, which way more of it moves the limit's value, how far to sweep. */
 interface Window {
@@ -18,7 +24,6 @@ interface Window {
   readonly field: string
   readonly way: 1 | -1
   readonly reach: number
-  readonly automatic?: boolean
   readonly use?: JointContext['use']
   readonly placement?: JointContext['placement']
 }
@@ -55,16 +60,16 @@ const WINDOWS: readonly Window[] = [
   window('clutch-disc', 'hub-length', 'input-shaft', 'splineEndMm', 1, 60),
   window('clutch-disc', 'carrier', 'disc-hub', 'carrierMm', -1, 20),
   window('clutch-disc', 'carrier', 'flywheel', 'clutchFaceMm', 1, 20),
-  window('converter', 'pull-up', 'pump', 'padMm', 1, 8, { automatic: true }),
-  window('converter', 'pull-up', 'crank-flange', 'proudMm', -1, 8, { automatic: true }),
-  window('converter', 'pads-equal', 'pump', 'padSpreadMm', 1, 2, { automatic: true }),
-  window('converter', 'pad-circle', 'flex-pads', 'circleMm', 1, 2, { automatic: true }),
-  window('converter', 'pad-reach', 'flex-pads', 'boltMm', 1, 9, { automatic: true }),
-  window('converter', 'nose-fit', 'converter-bore', 'boreMm', 1, 1, { automatic: true }),
-  window('converter', 'nose-clear', 'converter-bore', 'depthMm', 1, 16, { automatic: true }),
-  window('converter', 'lugs', 'pump', 'lugsMm', 1, 12, { automatic: true }),
-  window('converter', 'hub-in-pump', 'pump', 'bushMm', 1, 1, { automatic: true }),
-  window('converter', 'stall', 'converter', 'stallRpm', 1, 2000, { automatic: true }),
+  window('converter', 'pull-up', 'pump', 'padMm', 1, 8),
+  window('converter', 'pull-up', 'crank-flange', 'proudMm', -1, 8),
+  window('converter', 'pads-equal', 'pump', 'padSpreadMm', 1, 2),
+  window('converter', 'pad-circle', 'flex-pads', 'circleMm', 1, 2),
+  window('converter', 'pad-reach', 'flex-pads', 'boltMm', 1, 9),
+  window('converter', 'nose-fit', 'converter-bore', 'boreMm', 1, 1),
+  window('converter', 'nose-clear', 'converter-bore', 'depthMm', 1, 16),
+  window('converter', 'lugs', 'pump', 'lugsMm', 1, 12),
+  window('converter', 'hub-in-pump', 'pump', 'bushMm', 1, 1),
+  window('converter', 'stall', 'converter', 'stallRpm', 1, 2000),
   window('gearbox-mount', 'mount-spacing', 'mount-pad', 'spacingMm', 1, 40),
   window('gearbox-mount', 'mount-height', 'mount-pad', 'belowMm', -1, 60),
   window('gearbox-mount', 'mount-height', 'crossmember', 'belowMm', 1, 60),
@@ -76,14 +81,46 @@ const WINDOWS: readonly Window[] = [
   window('sump-clearance', 'sump-capacity', 'sump', 'capacityL', 1, 3),
   window('sump-clearance', 'oil-grade', 'sump', 'coverMm', 1, 60),
   window('sump-clearance', 'sump-drops', 'sump', 'dropMm', -1, 80),
+  window('clutch-cover', 'cover-circle', 'cover-mount', 'circleMm', 1, 2),
+  window('clutch-cover', 'cover-holes', 'cover-mount', 'holeMm', 1, 2),
+  window('clutch-cover', 'cover-step', 'clutch-seat', 'stepMm', 1, 2),
+  window('clutch-cover', 'lining-outer', 'disc-face', 'outerMm', -1, 20),
+  window('clutch-cover', 'lining-inner', 'disc-face', 'innerMm', 1, 20),
+  window('clutch-cover', 'clutch-capacity', 'cover-mount', 'clampN', 1, 4500),
+  window('clutch-cover', 'clutch-capacity', 'disc-face', 'friction', 1, 0.25),
+  window('clutch-cover', 'clutch-capacity', 'engine-output', 'peakTorqueNm', -1, 200),
+  window('release', 'release-travel', 'clutch-pedal', 'travelMm', 1, 60),
+  window('release', 'release-travel', 'clutch-pedal', 'masterMm', 1, 6),
+  window('release', 'release-travel', 'release-gear', 'slaveMm', -1, 6),
+  window('release', 'master-stroke', 'clutch-pedal', 'strokeMm', 1, 10),
+  window('release', 'slave-wear', 'release-gear', 'strokeMm', 1, 12),
+  window('starter-ring', 'starter-module', 'ring', 'outerMm', 1, 20),
+  window('starter-ring', 'starter-mesh', 'starter-seat', 'axisMm', 1, 4),
+  window('transfer-case', 'case-bore', 'transfer-input', 'majorMm', 1, 1),
+  window('transfer-case', 'case-engaged', 'case-shaft', 'faceMm', -1, 20),
+  window('transfer-case', 'case-end', 'transfer-input', 'mostMm', 1, 70),
+  window('transfer-case', 'front-ratio', 'front-axle', 'ratio', -1, 1),
+  window('load-signal', 'load-pull', 'load-source', 'pullMm', 1, 10),
+  window('take-off', 'take-off-module', 'take-off', 'moduleMm', -1, 1),
+  window('take-off', 'take-off-room', 'take-off', 'roomMm', 1, 90),
+  window('propshaft', 'prop-length', 'pinion', 'alongMm', 1, 60),
+  window('propshaft', 'prop-length', 'propshaft', 'lengthMm', -1, 60),
+  window('propshaft', 'prop-slip', 'pinion', 'travelMm', -1, 60),
+  window('propshaft', 'prop-critical', 'propshaft', 'tubeMm', 1, 40),
+  window('drive-shafts', 'shaft-left', 'drive-shafts', 'hubLeftMm', 1, 60),
+  window('drive-shafts', 'shaft-right', 'drive-shafts', 'rightMm', -1, 60),
+  window('drive-shafts', 'shaft-angle', 'drive-shafts', 'mostDeg', 1, 21),
+  window('lever', 'lever-front', 'lever', 'alongMm', 1, 100),
+  window('lever', 'lever-rear', 'lever-opening', 'toMm', 1, 100),
+  window('speedometer', 'speed-reads', 'speed-drive', 'perTurn', 1, 0.1),
 ]
 
 const STEPS = 41
 const nominal = ({ port, field }: Window): number => Number((AGREEING as unknown as Record<string, Record<string, number>>)[port]![field])
-const changed = (one: Window, value: number | undefined): Changes => ({
-  ...(one.automatic ? AUTOMATIC : {}),
-  [one.port]: { ...(one.automatic && one.port === 'ratios' ? AUTOMATIC.ratios : {}), [one.field]: value },
-})
+const changed = ({ joint, port, field }: Window, value: number | undefined): Changes => {
+  const base = (OF_JOINT[joint] ?? {}) as Record<string, object>
+  return { ...base, [port]: { ...base[port], [field]: value } }
+}
 const limitAt = (one: Window, value: number | undefined, pm = 0): LimitRecord | undefined =>
   checkJoint(jointNamed(one.joint)!, trainPorts(changed(one, value), pm), [], context({ use: one.use, placement: one.placement }))?.limits.find(({ id }) => id === one.limit)
 
@@ -114,7 +151,7 @@ describe.each(WINDOWS.map((one) => [`${one.joint} ${one.limit} by ${one.port}.${
 })
 
 const everyField = JOINTS.flatMap((joint: Joint) => {
-  const ports = trainPorts(joint.id === 'converter' ? AUTOMATIC : {}, 0)
+  const ports = trainPorts(OF_JOINT[joint.id], 0)
   const verdict = checkJoint(joint, ports, [], context())
   return (verdict?.fields ?? []).map((field) => [joint.id, field.port.split('/')[1]!, field.field] as const)
 })
@@ -128,7 +165,7 @@ test('every joint states what it reads', () => {
 const deciding = everyField.filter(([joint, , field]) => joint !== 'block-face' && !(joint === 'torque' && field === 'speedRpm'))
 
 test.each(deciding)('%s never fits with %s.%s unknown, and asks for it', (joint, port, field) => {
-  const base = joint === 'converter' ? AUTOMATIC : {}
+  const base = OF_JOINT[joint] ?? {}
   const ports = trainPorts({ ...base, [port]: { ...(base as Record<string, object>)[port], [field]: undefined } }, 0)
   const verdict = checkJoint(jointNamed(joint)!, ports, [], context())
   if (!verdict) return

@@ -77,7 +77,7 @@ function neighboursMate(train: Train, part: CompiledPart, place: InsertionPlace,
   const joint = jointNamed(JOINT_OF[place])!
   const assembly = assemble({ ...train, inserted: [part] })
   const full = contextOf(assembly, ctx)
-  for (const meeting of assembly.meetings[joint.id]!) {
+  for (const meeting of assembly.meetings[joint.id] ?? assembly.whole) {
     tally.reset()
     if (!joint.applies(meeting.a, meeting.b, full)) return false
     joint.check(meeting.a, meeting.b, full, tally)

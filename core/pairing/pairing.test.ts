@@ -75,7 +75,7 @@ test('one plate closes; the set taken is the stronger evidence, the kit without 
     ['yes', 'plate-w2-12'],
     ['yes', 'plate-w2-12b'],
   ])
-  expect(result.joints.filter((joint) => jointNamed(joint.joint)!.place === 'coupling').map((joint) => joint.closed?.code)).toEqual(Array(6).fill('fits'))
+  expect(result.joints.filter((joint) => jointNamed(joint.joint)!.place === 'coupling').map((joint) => joint.closed?.code)).toEqual(Array(10).fill('fits'))
   // The plate moves the engine forward off its mounts: a bracket is its own piece, and does not undo the set.
   expect(result.joints.find((joint) => joint.joint === 'engine-mounts')!.closed).toMatchObject({ code: 'bridge', pieces: ['engine-mount'] })
   const without = runPairing(train('wick-2', 'marlund-4'), ctx, insertable, { prefer: ['plate-w2-12b'] })

@@ -1,4 +1,4 @@
-import { type Side, SLOTS } from '../joints/side.ts'
+import { isApart, type Side, SLOTS } from '../joints/side.ts'
 import { type AnyPort, type Compiled, type CompiledPart, PORT_KINDS } from '../ports/index.ts'
 
 type SingleSlot = Exclude<keyof Side, 'ratings'>
@@ -36,7 +36,7 @@ function build(part: CompiledPart): PartIndex {
     part.ports.find((port) => port.kind === kind && (looks === undefined || port.looks === looks)) as unknown as Compiled<K> | undefined
   const placed = new Map<SingleSlot, AnyPort>()
   for (const port of part.ports) {
-    if (port.kind === 'ratings' || port.kind === 'outline' || port.kind === 'pilot-bore' || port.kind === 'crank-flange') continue
+    if (port.kind === 'ratings' || isApart(port.kind) || port.kind === 'pilot-bore' || port.kind === 'crank-flange') continue
     const slot = SLOTS[port.kind]
     if (!placed.get(slot)?.present) placed.set(slot, port)
   }

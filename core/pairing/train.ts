@@ -1,7 +1,7 @@
 import type { Joint, JointContext } from '../joints/joint.ts'
 import type { Sheet } from '../joints/sheet.ts'
 import { emptySide, type Side } from '../joints/side.ts'
-import type { CompiledPart } from '../ports/index.ts'
+import type { AnyPort, CompiledPart } from '../ports/index.ts'
 import { indexOf, type PartIndex } from './part-index.ts'
 
 /** The parts of a pairing in order of power flow: what is checked. */
@@ -9,6 +9,8 @@ export interface Train {
   readonly engine: CompiledPart
   readonly transmission: CompiledPart
   readonly recipient: CompiledPart | null
+  /** Behind the gearbox, where there is four-wheel drive. */
+  readonly transfer?: CompiledPart | null
   /** Separator, wheel, clutch or converter, starter, pilot. */
   readonly coupling: readonly CompiledPart[]
   /** Adapter plates, spacers and replacements put in to close a gap; a wheel or pilot replaces its kind. */
@@ -28,6 +30,8 @@ export interface Meeting {
 export interface Assembly {
   readonly stack: readonly CompiledPart[]
   readonly meetings: Readonly<Record<string, readonly Meeting[]>>
+  /** The one meeting of every joint not named above. */
+  readonly whole: readonly Meeting[]
 }
 
 const REPLACED = new Set(['flywheel', 'flexplate', 'pilot', 'starter', 'cover', 'disc', 'release-bearing', 'converter', 'separator', 'sump'])
@@ -66,7 +70,10 @@ export function assemble(train: Train): Assembly {
   place(a, engine)
   a.crankFlange = engine.crankFlange
   a.pilotBore = boreOf(engine, spacers, wheel)
-  place(b, indexOf(train.transmission))
+  const box = indexOf(train.transmission)
+  place(b, box)
+  b.face = box.frontFace
+  if (train.transfer) behind(b, indexOf(train.transfer))
   if (train.recipient) place(b, indexOf(train.recipient))
 
   // Without plates or spacers between, faces and flanges meet directly: one meeting serves every joint.
@@ -76,16 +83,23 @@ export function assemble(train: Train): Assembly {
     meetings: {
       'block-face': plates.length === 0 ? whole : faceMeetings(train, plates),
       'crank-flange': spacers.length === 0 ? whole : flangeMeetings(train.engine, spacers, wheel),
-      depth: whole,
-      pilot: whole,
-      'clutch-disc': whole,
-      converter: whole,
-      torque: whole,
-      'gearbox-mount': whole,
-      'engine-mounts': whole,
-      'sump-clearance': whole,
+      'transfer-case': train.transfer ? caseMeeting(a, b, box, indexOf(train.transfer)) : NO_MEETING,
     },
+    whole,
   }
+}
+
+const NO_MEETING: readonly Meeting[] = []
+
+/** Behind the gearbox stands the transfer case: its output is the train's, and its speedometer drive where it has one. */
+function behind(b: Side, transfer: PartIndex): void {
+  for (const { slot, port } of transfer.placed) if (slot !== 'face' && !(slot === 'speedDrive' && !port.present)) (b as unknown as Record<string, AnyPort>)[slot] = port
+  b.ratings = [...b.ratings, ...transfer.ratings]
+}
+
+/** Gearbox rear to case front: the same sides, with the faces that meet there. */
+function caseMeeting(a: Side, b: Side, box: PartIndex, transfer: PartIndex): readonly Meeting[] {
+  return [{ at: '', a: { ...a, face: box.rearFace }, b: { ...b, face: transfer.frontFace } }]
 }
 
 const NOTHING: readonly CompiledPart[] = []
@@ -154,8 +168,7 @@ export const contextOf = (assembly: Assembly, ctx: PairingContext): JointContext
 
 /** Runs one joint of an assembly on a sheet; a joint with several meetings is judged at each. False where it does not apply. */
 export function checkAssembly(joint: Joint, assembly: Assembly, ctx: JointContext, sheet: Sheet): boolean {
-  const meetings = assembly.meetings[joint.id]
-  if (meetings === undefined) return false
+  const meetings = assembly.meetings[joint.id] ?? assembly.whole
   let applied = false
   for (let i = 0; i < meetings.length; i++) {
     const { at, a, b } = meetings[i]!

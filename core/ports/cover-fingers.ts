@@ -6,5 +6,9 @@ export const coverFingers = definePort({
   kind: 'cover-fingers',
   title: 'Cover fingers',
   end: 'gearbox',
-  fields: { heightMm: length('Fingers over clutch face') },
+  fields: {
+    heightMm: length('Fingers over clutch face'),
+    travelLowMm: length('Finger travel that frees the disc'),
+    travelHighMm: length('Finger travel it stands at most'),
+  },
 })

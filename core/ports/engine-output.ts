@@ -1,4 +1,4 @@
-import { exact } from './field.ts'
+import { exact, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** What the engine puts out, net. */
@@ -11,5 +11,6 @@ export const engineOutput = definePort({
     peakTorqueRpm: exact('Torque peak at', 'rpm'),
     redlineRpm: exact('Redline', 'rpm'),
     oilL: exact('Oil it wants', 'L'),
+    turns: word('Crank turns, seen from the gearbox', ['counter-clockwise', 'clockwise']),
   },
 })

@@ -1,34 +1,67 @@
 import { typedPorts } from '../identity/part-kinds.ts'
 import { axle } from './axle.ts'
+import { bay } from './bay.ts'
+import { caseShaft } from './case-shaft.ts'
 import { chassisPads } from './chassis-pads.ts'
+import { clutchPedal } from './clutch-pedal.ts'
+import { clutchSeat } from './clutch-seat.ts'
 import { converter } from './converter.ts'
 import { converterBore } from './converter-bore.ts'
 import { coverFingers } from './cover-fingers.ts'
+import { coverMount } from './cover-mount.ts'
 import { crankFlange } from './crank-flange.ts'
+import { crankSensor } from './crank-sensor.ts'
 import { crossmember } from './crossmember.ts'
+import { discFace } from './disc-face.ts'
 import { discHub } from './disc-hub.ts'
+import { driveShafts } from './drive-shafts.ts'
 import { engineOutput } from './engine-output.ts'
 import { enginePads } from './engine-pads.ts'
 import { face } from './face.ts'
 import { flangeBolts } from './flange-bolts.ts'
 import { flexPads } from './flex-pads.ts'
 import { flywheel } from './flywheel.ts'
+import { frontAxle } from './front-axle.ts'
+import { frontDrive } from './front-drive.ts'
 import { inputShaft } from './input-shaft.ts'
+import { lever } from './lever.ts'
+import { leverOpening } from './lever-opening.ts'
+import { loadSignal } from './load-signal.ts'
+import { loadSource } from './load-source.ts'
 import { mountPad } from './mount-pad.ts'
 import { originalStack } from './original-stack.ts'
 import { outline } from './outline.ts'
+import { output } from './output.ts'
 import { pilotBore } from './pilot-bore.ts'
 import { pilotPiece } from './pilot-piece.ts'
+import { pinion } from './pinion.ts'
 import { plate } from './plate.ts'
 import type { CompiledPort, Part, PortKind } from './port.ts'
+import { propshaft } from './propshaft.ts'
 import { pump } from './pump.ts'
 import { ratings } from './ratings.ts'
 import { ratios } from './ratios.ts'
 import { releaseBearing } from './release-bearing.ts'
+import { releaseGear } from './release-gear.ts'
 import { ring } from './ring.ts'
+import { sensorSeat } from './sensor-seat.ts'
+import { shaftHalf } from './shaft-half.ts'
+import { sideOutputs } from './side-outputs.ts'
 import { spacer } from './spacer.ts'
+import { speedDrive } from './speed-drive.ts'
+import { speedReader } from './speed-reader.ts'
 import { starter } from './starter.ts'
+import { starterRoom } from './starter-room.ts'
+import { starterSeat } from './starter-seat.ts'
 import { sump } from './sump.ts'
+import { switchWants } from './switch-wants.ts'
+import { switches } from './switches.ts'
+import { takeOff } from './take-off.ts'
+import { takeOffOpening } from './take-off-opening.ts'
+import { transfer } from './transfer.ts'
+import { transferInput } from './transfer-input.ts'
+import { trigger } from './trigger.ts'
+import { tunnel } from './tunnel.ts'
 import { tyre } from './tyre.ts'
 import { underEngine } from './under-engine.ts'
 
@@ -64,6 +97,39 @@ export const PORT_KINDS = {
   crossmember,
   sump,
   'under-engine': underEngine,
+  'clutch-seat': clutchSeat,
+  'cover-mount': coverMount,
+  'disc-face': discFace,
+  'clutch-pedal': clutchPedal,
+  'release-gear': releaseGear,
+  'starter-seat': starterSeat,
+  'starter-room': starterRoom,
+  'crank-sensor': crankSensor,
+  trigger,
+  'sensor-seat': sensorSeat,
+  'front-drive': frontDrive,
+  'case-shaft': caseShaft,
+  output,
+  propshaft,
+  pinion,
+  'transfer-input': transferInput,
+  transfer,
+  'front-axle': frontAxle,
+  'load-signal': loadSignal,
+  'load-source': loadSource,
+  'take-off-opening': takeOffOpening,
+  'take-off': takeOff,
+  lever,
+  'lever-opening': leverOpening,
+  'speed-drive': speedDrive,
+  'speed-reader': speedReader,
+  switches,
+  'switch-wants': switchWants,
+  'side-outputs': sideOutputs,
+  'drive-shafts': driveShafts,
+  'shaft-half': shaftHalf,
+  bay,
+  tunnel,
   outline,
 } as const
 

@@ -1,4 +1,4 @@
-import { length } from './field.ts'
+import { exact, length } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The ring gear on a flywheel or flexplate, from the flange face F, + rearward. */
@@ -9,5 +9,7 @@ export const ring = definePort({
   fields: {
     nearMm: length('Face nearest the pinion, from flange'),
     widthMm: length('Tooth width', { methods: ['caliper'] }),
+    teeth: exact('Ring teeth', '', { minutes: 10 }),
+    outerMm: length('Outer Ø of the ring', { methods: ['caliper', 'rule'] }),
   },
 })

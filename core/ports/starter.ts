@@ -1,4 +1,4 @@
-import { length, word } from './field.ts'
+import { exact, length, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The starter. Carried by the bell: pinion from the bell face; by the block: from the block face. + rearward. */
@@ -11,5 +11,8 @@ export const starter = definePort({
     pinionMm: length('Pinion at rest, from its mounting face'),
     throwMm: length('Throw of the pinion', { methods: ['caliper', 'rule'] }),
     way: word('Pinion moves', ['rearward', 'forward']),
+    turns: word('Turns, looking at the pinion', ['clockwise', 'counter-clockwise']),
+    teeth: exact('Pinion teeth', '', { minutes: 3 }),
+    moduleMm: exact('Module of the pinion', 'mm', { methods: ['caliper'] }),
   },
 })

@@ -2,7 +2,7 @@
  * Units and how people type them.
  * Factors: NIST SP 811 (2008), appendix B, exact where exact.
  */
-export type StoredUnit = 'mm' | 'N·m' | 'kg' | 'kPa' | '°C' | 'L' | 'L/100km' | 'rpm' | '°' | 'h' | ''
+export type StoredUnit = 'mm' | 'N·m' | 'kg' | 'kPa' | '°C' | 'L' | 'L/100km' | 'rpm' | '°' | 'h' | 'N' | ''
 
 /** From a unit to the stored one: value × factor + offset, or `inverse` ÷ value. */
 interface Conversion {
@@ -47,6 +47,7 @@ const UNITS: Record<Exclude<StoredUnit, ''>, Record<string, Conversion>> = {
   },
   rpm: { rpm: by(1), '/min': by(1), 'rev/min': by(1) },
   '°': { '°': by(1), deg: by(1) },
+  N: { n: by(1), kn: by(1000), kgf: by(9.80665), lbf: by(4.4482216152605) },
   h: { h: by(1), hr: by(1), min: by(1 / 60) },
 }
 

@@ -51,7 +51,7 @@ export function engine(
       {
         kind: 'engine-output',
         slot: 'main',
-        fields: { peakTorqueNm: share(nm, TORQUE_SHARE), peakTorqueRpm: share(rpm, 0.3), redlineRpm: share(redline, 0.15), oilL: share(oilL, 0.25) },
+        fields: { peakTorqueNm: share(nm, TORQUE_SHARE), peakTorqueRpm: share(rpm, 0.3), redlineRpm: share(redline, 0.15), oilL: share(oilL, 0.25), turns: ['counter-clockwise'] },
       },
       { kind: 'sump', slot: 'main', fields: { capacityL: share(oilL, 0.25) } },
       {
@@ -88,6 +88,7 @@ export function transmission(
         fields: {
           type: [more.stall === undefined ? 'manual' : 'automatic'],
           gears: [gears, 0.3],
+          turns: ['counter-clockwise'],
           ...(more.stall === undefined ? {} : { stall: share(more.stall, 0.15) }),
           ...(more.finalDrive === undefined ? {} : { finalDrive: share(more.finalDrive, 0.15) }),
         },

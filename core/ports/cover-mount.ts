@@ -1,0 +1,17 @@
+import { exact, length } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The flange of the clutch cover, and how hard it clamps. */
+export const coverMount = definePort({
+  kind: 'cover-mount',
+  title: 'Clutch cover flange',
+  end: 'gearbox',
+  fields: {
+    circleMm: length('Cover bolt circle', { methods: ['caliper'], minutes: 5 }),
+    bolts: exact('Cover holes', '', { minutes: 2 }),
+    holeMm: length('Cover hole Ø', { methods: ['caliper'], minutes: 5 }),
+    dowelMm: length('Cover dowel hole Ø, 0 for none', { methods: ['caliper'], minutes: 5 }),
+    stepMm: length('Seat it is made for, from the clutch face'),
+    clampN: exact('Clamp load', 'N'),
+  },
+})

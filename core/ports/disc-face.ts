@@ -1,0 +1,14 @@
+import { exact, length } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The lining of the clutch disc. */
+export const discFace = definePort({
+  kind: 'disc-face',
+  title: 'Clutch disc lining',
+  end: 'gearbox',
+  fields: {
+    outerMm: length('Outer Ø of the lining', { methods: ['caliper'], minutes: 5 }),
+    innerMm: length('Inner Ø of the lining', { methods: ['caliper'], minutes: 5 }),
+    friction: exact('Friction of the lining, µ', ''),
+  },
+})

@@ -1,0 +1,15 @@
+import { exact, word } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The driven front axle. */
+export const frontAxle = definePort({
+  kind: 'front-axle',
+  title: 'Front axle',
+  end: 'gearbox',
+  fields: {
+    side: word('Axle input, seen from behind', ['left', 'right']),
+    turns: word('Its input turns', ['as the rear', 'against the rear']),
+    ratio: exact('Front axle ratio', ''),
+    shift: word('The vehicle shifts four-wheel drive by', ['lever', 'cable', 'motor', 'vacuum']),
+  },
+})

@@ -1,0 +1,15 @@
+import { flag, span, word } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The opening for the gear lever: from midway between the engine mounts, + rearward. */
+export const leverOpening = definePort({
+  kind: 'lever-opening',
+  title: 'Lever opening',
+  end: 'gearbox',
+  fields: {
+    fromMm: span('Front edge behind the engine mounts', { methods: ['tape-shaft'] }),
+    toMm: span('Rear edge behind the engine mounts', { methods: ['tape-shaft'] }),
+    work: word('Shifted by', ['lever on the case', 'rods', 'cables']),
+    mayCut: flag('The opening may be cut longer'),
+  },
+})

@@ -1,0 +1,15 @@
+import { flag, length } from './field.ts'
+import { definePort } from './port.ts'
+
+/** What the engine can tell of its load. */
+export const loadSource = definePort({
+  kind: 'load-source',
+  title: 'Load signal it gives',
+  end: 'engine',
+  fields: {
+    cable: flag('Throttle can pull a cable'),
+    pullMm: length('Cable pull, idle to full', { methods: ['rule', 'caliper'] }),
+    vacuum: flag('Manifold vacuum at a pipe'),
+    bus: flag('Throttle angle as a signal'),
+  },
+})

@@ -1,0 +1,14 @@
+import { span, word } from './field.ts'
+import { definePort } from './port.ts'
+
+/** The outputs of a transaxle: joint centres from its middle line, each side. */
+export const sideOutputs = definePort({
+  kind: 'side-outputs',
+  title: 'Transaxle outputs',
+  end: 'gearbox',
+  fields: {
+    family: word('Inner joint family'),
+    leftMm: span('Left joint centre from the crank axis', { methods: ['rule', 'tape-shaft'] }),
+    rightMm: span('Right joint centre from the crank axis', { methods: ['rule', 'tape-shaft'] }),
+  },
+})

@@ -1,0 +1,13 @@
+import { exact, word } from './field.ts'
+import { definePort } from './port.ts'
+
+/** What a gearbox or transfer case tells of road speed. */
+export const speedDrive = definePort({
+  kind: 'speed-drive',
+  title: 'Speedometer drive',
+  end: 'gearbox',
+  fields: {
+    type: word('Speed is told by', ['cable', 'pulses', 'none']),
+    perTurn: exact('Cable turns or pulses for a turn of the output', ''),
+  },
+})

@@ -1,0 +1,16 @@
+import { exact, word } from './field.ts'
+import { definePort } from './port.ts'
+
+/** A transfer case: front output and shift. */
+export const transfer = definePort({
+  kind: 'transfer',
+  title: 'Transfer case',
+  end: 'gearbox',
+  fields: {
+    frontSide: word('Front output, seen from behind', ['left', 'right']),
+    frontTurns: word('Front output turns', ['as the rear', 'against the rear']),
+    frontRatio: exact('Front over rear output speed, locked', ''),
+    low: exact('Low ratio', ''),
+    shift: word('Shifted by', ['lever', 'cable', 'motor', 'vacuum']),
+  },
+})

@@ -8,7 +8,7 @@ import { api } from '../../api/client.ts'
 import { act, usePart, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
 import type { PartDetail } from '../../api/types.ts'
-import { Button, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { PatternDrawing } from '../../drawing/pattern.tsx'
 
 const input = 'rounded border border-steel bg-ground px-2 py-1.5'
@@ -41,6 +41,17 @@ function Faces({ part }: { part: PartDetail }) {
               {port.slot}
             </Button>
           ))}
+        <ButtonLink to={`/catalogue/parts/${encodeURIComponent(part.id)}/trace?port=${encodeURIComponent(face.id)}`}>Trace a picture</ButtonLink>
+        {holes && (
+          <a
+            className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench print:hidden"
+            href={`/api/parts/${encodeURIComponent(part.id)}/faces/${face.slot}/pattern.pdf?paper=A4`}
+            target="_blank"
+            rel="noreferrer"
+          >
+            1:1 template
+          </a>
+        )}
         {holes && (
           <a
             className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench print:hidden"

@@ -226,7 +226,12 @@ export const sheetInput = z.strictObject({
   answers: z
     .record(
       z.string().min(1).max(200),
-      z.strictObject({ value: z.string().max(2000), at: z.iso.datetime('Say when it was answered, in UTC.'), by: z.string().max(120).nullable() }),
+      z.strictObject({
+        value: z.string().max(2000),
+        at: z.iso.datetime('Say when it was answered, in UTC.'),
+        by: z.string().max(120).nullable(),
+        method: z.string().max(60).optional(),
+      }),
     )
     .refine((answers) => Object.keys(answers).length <= 300, 'At most 300 answers at once.'),
 })

@@ -14,6 +14,8 @@ export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; t
   // The disc Marlund superseded: the old number stands on the gearbox's own disc, the new one is what is sold.
   doc.part('marlund-4-disc-20', 'disc', 'Marlund clutch disc 200, later')
   doc.port('marlund-4-disc-20', 'disc-hub', 'main', discOf(-6, 18))
+  doc.port('marlund-4-disc-20', 'disc-face', 'main', { outerMm: 225, innerMm: 150, friction: 0.3 })
+  shafts(doc)
   market(doc, 500 * scale, 150 * scale)
   kits(doc)
   donors(doc)
@@ -58,10 +60,71 @@ function recipients(doc: DocumentWriter): void {
     'measured',
     { by: 'Ida', method: 'tape-bay', day: '2026-10-03' },
   )
+  driveline(doc)
   doc.part('lugger', 'vehicle', '1984 Kessarn Lugger pickup', { fromYear: 1984, toYear: 1984 })
   doc.port('lugger', 'axle', 'rear', { ratio: 3.9, ladenKg: 1500 }, { grade: 'catalogue' })
   doc.port('lugger', 'tyre', 'rear', { marking: '195/75R15' }, { grade: 'catalogue' })
   doc.port('lugger', 'outline', 'main', { layout: 'lengthwise' }, { grade: 'catalogue' })
+}
+
+/** What of the Packet meets the gearbox: measured on it, under it, and at its pedals. */
+function driveline(doc: DocumentWriter): void {
+  const tape = { grade: 'measured', by: 'Ida', method: 'tape-shaft' } as const
+  const rule = { grade: 'measured', by: 'Bram', method: 'rule' } as const
+  doc.port('packet', 'starter-room', 'main', { side: 'both' }, { grade: 'measured', by: 'Ida' })
+  doc.port('packet', 'clutch-pedal', 'main', { travelMm: 140, ratio: 5.5, strokeMm: 30 }, rule)
+  doc.claim('packet/clutch-pedal/main', 'masterMm', 19.05, 'maker')
+  doc.port('packet', 'pinion', 'main', { alongMm: 2150, belowMm: 5, rightMm: 0, travelMm: 40 }, tape)
+  doc.claim('packet/pinion/main', 'noseUpDeg', 1.5, 'measured', { by: 'Ida', method: 'level' })
+  doc.port('packet', 'propshaft', 'main', { type: 'slip', splines: 24, lengthMm: 1199, slipMm: 90 }, tape)
+  for (const [field, mm] of [
+    ['majorMm', 32.2],
+    ['tubeMm', 76.2],
+    ['wallMm', 1.65],
+    ['yokeDeg', 25],
+  ] as const)
+    doc.claim('packet/propshaft/main', field, mm, 'maker')
+  doc.claim('packet/pinion/main', 'flange', 'flange 94', 'maker')
+  doc.port('packet', 'bay', 'main', { lengthMm: 690, widthMm: 640, heightMm: 455 }, { grade: 'measured', by: 'Ida', method: 'tape-bay' })
+  doc.port('packet', 'tunnel', 'main', { bellMm: 352, leverMm: 318, tailMm: 291 }, rule)
+  doc.port('marlund-4', 'tunnel', 'main', { bellMm: 330, leverMm: 296, tailMm: 262 }, rule)
+  doc.port('packet', 'lever-opening', 'main', { fromMm: 710, toMm: 840, work: 'lever on the case', mayCut: true }, tape)
+  doc.port('packet', 'speed-reader', 'main', { type: 'cable', perKm: 620 })
+  doc.port('packet', 'switch-wants', 'main', { reverse: true, interlock: 'clutch switch' })
+}
+
+/** Shaft halves a shop can buy: front yokes and rear halves that make up a propshaft, one of a bar of its own. */
+function shafts(doc: DocumentWriter): void {
+  const halves: readonly (readonly [id: string, name: string, end: string, fits: string, bar: string, length: number, low: number, high: number])[] = [
+    ['half-yoke-24', 'Slip yoke and tube, 24 splines', 'inner', '24 splines', 'tube 76', 640, 0, 120],
+    ['half-yoke-24-long', 'Slip yoke and tube, 24 splines, long', 'inner', '24 splines', 'tube 76', 890, 0, 120],
+    ['half-yoke-26', 'Slip yoke and tube, 26 splines', 'inner', '26 splines', 'tube 76', 700, 0, 120],
+    ['half-yoke-25', 'Slip yoke and tube, 25 splines', 'inner', '25 splines', 'tube 63', 720, 0, 100],
+    ['half-rear-94', 'Rear half, flange 94', 'outer', 'flange 94', 'tube 76', 620, 30, 120],
+    ['half-rear-94-short', 'Rear half, flange 94, short', 'outer', 'flange 94', 'tube 76', 410, 30, 120],
+    ['half-rear-88', 'Rear half, flange 88', 'outer', 'flange 88', 'tube 76', 600, 30, 120],
+  ]
+  for (const [id, name, end, fits, bar, lengthMm, overlapLowMm, overlapHighMm] of halves) {
+    doc.part(id, 'shaft-half', name)
+    doc.port(id, 'shaft-half', 'main', { end, fits, bar, lengthMm, overlapLowMm, overlapHighMm }, { grade: 'catalogue' })
+    if (id !== 'half-rear-88')
+      doc.add('offer', {
+        id: `offer-${id}`,
+        partId: id,
+        supplierId: 'harbour',
+        issuerId: 'issuer-HBP',
+        number: `HBP ${id.slice(5).toUpperCase()}`,
+        normalised: `HBP${id.slice(5).toUpperCase().replaceAll('-', '')}`,
+        description: name,
+        priceMinor: end === 'inner' ? 8900 + lengthMm * 4 : 7200 + lengthMm * 4,
+        currency: 'EUR',
+        taxIncluded: true,
+        pack: 1,
+        stock: 2,
+        leadDays: 4,
+        condition: 'new',
+      })
+  }
 }
 
 function numbers(doc: DocumentWriter): void {

@@ -24,6 +24,8 @@ interface EngineOf {
   readonly automatic?: boolean
   /** Pilot bore, mounts and sump left unmeasured. */
   readonly unmeasured?: boolean
+  /** Where its crank sensor reads, and the teeth; a carburettor engine has none. */
+  readonly sensor?: readonly [readsAt: string, teeth: number]
   /** Its mount pads: from the block face, below the crank, across. */
   readonly pads?: readonly [along: number, below: number, spread: number]
   /** Where its deep part starts and ends behind the block face, and how deep it is. */
@@ -40,12 +42,16 @@ const OIL = { wanted: 4, held: 4.2 }
 /** Splines of every invented clutch and its shaft, as a shop says them; the disc's carrier and the bolt heads clear. */
 const DISC = { splines: 23, hub: 25.65, shaft: 25.4, form: 'involute', carrier: 8, boltHead: 7 }
 
+/** One starter pitch in every invented train. */
+const RING = { teeth: 109, module: 2.54, pinionTeeth: 9, axis: 150.4 }
+const LINING = { circle: 265, friction: 0.3, releaseLow: 5, releaseHigh: 9 }
+
 const even = (count: number): number[] => Array.from({ length: count }, (_, i) => (360 / count) * i)
 
 /** Makes an engine with the coupling parts that came with it. */
 function engine(doc: DocumentWriter, e: EngineOf): void {
   doc.part(e.id, 'engine', e.name, { fromYear: e.years[0], toYear: e.years[1], ownerId: e.ownerId })
-  doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2], oilL: OIL.wanted })
+  doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2], oilL: OIL.wanted, turns: 'counter-clockwise' })
   doc.port(e.id, 'face', 'rear', { ...tapped(e.pattern), outline: outlineOf(e.pattern) }, { looks: 'rearward' })
   doc.port(e.id, 'crank-flange', 'main', {
     proudMm: e.flange,
@@ -56,6 +62,15 @@ function engine(doc: DocumentWriter, e: EngineOf): void {
     registerMm: e.crank.registerMm,
     balance: 'zero',
   })
+  doc.port(e.id, 'crank-sensor', 'main', { readsAt: e.sensor?.[0] ?? 'none', ...(e.sensor ? { teeth: e.sensor[1] } : {}) })
+  doc.port(e.id, 'front-drive', 'main', {
+    pumpWants: 'with the crank',
+    pumpBelt: 'ribs',
+    ...(e.sensor ? { fanWants: 'electric', fanBelt: 'motor' } : { fanWants: 'with the crank', fanBelt: 'ribs' }),
+    alternatorWants: 'either',
+    alternatorBelt: 'ribs',
+  })
+  doc.port(e.id, 'load-source', 'main', { cable: true, pullMm: e.automatic ? 42 : 36, vacuum: true, bus: false })
   doc.port(e.id, 'outline', 'main', { layout: 'lengthwise', lengthMm: e.size[0], heightMm: e.size[1] }, { grade: 'catalogue' })
   const bore = doc.port(e.id, 'pilot-bore', 'crank', e.automatic ? { finished: false } : { boreMm: 25, mouthMm: e.flange })
   if (!e.unmeasured && !e.automatic) {
@@ -74,7 +89,12 @@ function engine(doc: DocumentWriter, e: EngineOf): void {
     ...(e.automatic ? {} : { clutchFaceMm: WHEEL.clutchFace }),
   })
   doc.port(`${e.id}-${wheel}`, 'flange-bolts', 'main', { thread: e.crank.thread, lengthMm: 25, clampedMm: 12, headMm: 17, headTallMm: DISC.boltHead })
-  doc.port(`${e.id}-${wheel}`, 'ring', 'main', { nearMm: WHEEL.ringRear, widthMm: WHEEL.ringWidth })
+  doc.port(`${e.id}-${wheel}`, 'ring', 'main', { nearMm: WHEEL.ringRear, widthMm: WHEEL.ringWidth, teeth: RING.teeth, outerMm: RING.module * (RING.teeth + 2) })
+  doc.port(`${e.id}-${wheel}`, 'trigger', 'main', { teeth: e.sensor?.[0].startsWith('wheel') ? e.sensor[1] : 0 })
+  if (!e.automatic) {
+    const circleMm = LINING.circle
+    doc.port(`${e.id}-${wheel}`, 'clutch-seat', 'main', { circleMm, bolts: 6, thread: 'M8x1.25', dowelMm: 8, stepMm: 0, outerMm: circleMm - 33, innerMm: circleMm - 120 })
+  }
   doc.port(`${e.id}-${wheel}`, 'ratings', 'speed', { speedRpm: e.torque[2] + 1200 })
   if (e.automatic) {
     doc.port(e.id, 'converter-bore', 'main', { boreMm: 42.05, depthMm: 20 })
@@ -129,6 +149,12 @@ interface BoxOf {
   readonly automatic?: boolean
   /** Its mount pad: behind the bell face, below the shaft. */
   readonly mount?: readonly [along: number, below: number]
+  /** Output joint and gear lever behind the bell face; splines of its slip yoke, with their Ø. */
+  readonly output?: readonly [along: number, splines: number, major: number]
+  readonly lever?: number
+  /** Side of its starter, and whether a crank sensor has its seat in the bell. */
+  readonly bell?: readonly [starter: 'left' | 'right', sensor: boolean]
+  readonly perTurn?: number
 }
 
 /** A disc hub from the clutch face, with the splines of its shaft. */
@@ -148,7 +174,7 @@ function gearbox(doc: DocumentWriter, g: BoxOf): void {
   const behind = (place: number): number => Number((flange - plates + place).toFixed(2))
   doc.part(g.id, 'transmission', g.name, { ownerId: g.ownerId })
   doc.port(g.id, 'face', 'front', { ...drilled(g.pattern), mayTurn: false, outline: outlineOf(g.pattern) }, { looks: 'forward' })
-  doc.port(g.id, 'ratios', 'main', { type: g.automatic ? 'automatic' : 'manual', gears: g.gears, ...(g.automatic ? { stall: 2.1 } : {}) })
+  doc.port(g.id, 'ratios', 'main', { type: g.automatic ? 'automatic' : 'manual', gears: g.gears, turns: 'counter-clockwise', ...(g.automatic ? { stall: 2.1 } : {}) })
   doc.port(g.id, 'ratings', 'torque', { torqueNm: g.torqueNm, reference: g.automatic ? 'turbine' : 'engine', basis: 'nominal' })
   doc.port(g.id, 'ratings', 'speed', { speedRpm: g.speedRpm })
   doc.port(g.id, 'original-stack', 'main', { flangeMm: flange, platesMm: plates, spacersMm: 0 })
@@ -156,7 +182,16 @@ function gearbox(doc: DocumentWriter, g: BoxOf): void {
   if (g.mount)
     doc.port(g.id, 'mount-pad', 'main', { alongMm: g.mount[0], belowMm: g.mount[1], spacingMm: 80, thread: 'M10x1.5' }, { grade: 'measured', by: 'Bram', method: 'rule' })
   doc.part(`${g.id}-starter`, 'starter', `${g.name} starter`, { ownerId: g.id })
-  doc.port(`${g.id}-starter`, 'starter', 'main', { mount: 'bell', pinionMm: behind(SHAFT.pinion), throwMm: 12, way: 'forward' })
+  doc.port(`${g.id}-starter`, 'starter', 'main', {
+    mount: 'bell',
+    pinionMm: behind(SHAFT.pinion),
+    throwMm: 12,
+    way: 'forward',
+    turns: 'counter-clockwise',
+    teeth: RING.pinionTeeth,
+    moduleMm: RING.module,
+  })
+  behindBell(doc, g)
   if (g.automatic) {
     doc.part(`${g.id}-converter`, 'converter', `${g.name} converter`, { ownerId: g.id })
     doc.port(`${g.id}-converter`, 'converter', 'main', {
@@ -186,12 +221,35 @@ function gearbox(doc: DocumentWriter, g: BoxOf): void {
     splineEndMm: behind(SHAFT.splineEnd),
   })
   doc.part(`${g.id}-cover`, 'cover', `${g.name} clutch cover`, { ownerId: g.id })
-  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: g.clutch[0] })
+  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: g.clutch[0], travelLowMm: LINING.releaseLow, travelHighMm: LINING.releaseHigh })
+  const { circle } = LINING
+  const lining = { outerMm: circle - 40, innerMm: circle - 115, friction: LINING.friction }
+  // Clamps for a fifth more than the gearbox is rated for.
+  const clampN = Math.round((g.torqueNm * 1.25) / (2 * LINING.friction * ((lining.outerMm + lining.innerMm) / 4000)))
+  doc.port(`${g.id}-cover`, 'cover-mount', 'main', { circleMm: circle, bolts: 6, holeMm: 8.4, dowelMm: 8, stepMm: 0, clampN })
   doc.port(`${g.id}-cover`, 'ratings', 'torque', { torqueNm: Math.round(g.torqueNm * 1.15), reference: 'engine', basis: 'nominal', speedRpm: 7500 })
   doc.part(`${g.id}-disc`, 'disc', `${g.name} clutch disc`, { ownerId: g.id })
   doc.port(`${g.id}-disc`, 'disc-hub', 'main', discOf(g.clutch[1], g.clutch[2]))
+  doc.port(`${g.id}-disc`, 'disc-face', 'main', lining)
   doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, { ownerId: g.id })
   doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', { restMm: behind(WHEEL.clutchFace + g.clutch[0] + SHAFT.bearingGap), gapLowMm: 1.5, gapHighMm: 4 })
+}
+
+/** What stands on and behind the bell: starter seat, release, output, lever, speedometer drive, switches. */
+function behindBell(doc: DocumentWriter, g: BoxOf): void {
+  if (g.bell) {
+    doc.port(g.id, 'starter-seat', 'bell', { side: g.bell[0], axisMm: RING.axis }, { looks: 'forward' })
+    doc.port(g.id, 'sensor-seat', 'main', { drilled: g.bell[1] })
+  }
+  if (g.output) {
+    const [alongMm, splines, majorMm] = g.output
+    doc.port(g.id, 'output', 'main', { type: 'slip', splines, majorMm, alongMm, belowMm: 0, rightMm: 0 }, { grade: 'measured', by: 'Bram', method: 'tape-shaft' })
+  }
+  if (g.lever) doc.port(g.id, 'lever', 'main', { alongMm: g.lever, work: 'lever on the case', gate: 'as the vehicle' }, { grade: 'measured', by: 'Bram', method: 'rule' })
+  if (g.perTurn) doc.port(g.id, 'speed-drive', 'main', { type: 'cable', perTurn: g.perTurn })
+  doc.port(g.id, 'switches', 'main', { reverse: true, interlock: g.automatic ? 'neutral or park switch' : 'nothing' })
+  if (g.automatic) doc.port(g.id, 'load-signal', 'main', { wants: 'cable', pullMm: 42 })
+  else doc.port(g.id, 'release-gear', 'main', { type: 'fork', slaveMm: 20.64, innerMm: 0, strokeMm: 28, forkRatio: 1.8 })
 }
 
 /** Four engines in six year groups, four transmissions: each engine fits its own gearbox by its own numbers. */
@@ -236,6 +294,7 @@ export function trains(doc: DocumentWriter): void {
     nose: 15,
     pads: [-265, 46, 500],
     pan: [-185, -30, 195],
+    sensor: ['crank nose', 36],
   })
   engine(doc, {
     id: 'quill-early',
@@ -247,6 +306,7 @@ export function trains(doc: DocumentWriter): void {
     torque: [151, 4000, 6400],
     size: [490, 600],
     nose: 17,
+    sensor: ['wheel', 36],
     pads: [-238, 52, 520],
     pan: [-180, -25, 180],
   })
@@ -260,6 +320,7 @@ export function trains(doc: DocumentWriter): void {
     torque: [163, 4200, 6600],
     size: [495, 620],
     nose: 17,
+    sensor: ['wheel, from the bell', 60],
     unmeasured: true,
   })
   engine(doc, {
@@ -289,6 +350,10 @@ export function trains(doc: DocumentWriter): void {
     size: [165, 515, 310],
     ownerId: 'packet',
     mount: [500, 125],
+    output: [700, 24, 32],
+    lever: 520,
+    bell: ['left', false],
+    perTurn: 0.3,
   })
   gearbox(doc, {
     id: 'kessarn-5',
@@ -302,6 +367,10 @@ export function trains(doc: DocumentWriter): void {
     speedRpm: 7000,
     size: [170, 590, 320],
     mount: [560, 128],
+    output: [780, 26, 34],
+    lever: 590,
+    bell: ['left', false],
+    perTurn: 0.28,
   })
   gearbox(doc, {
     id: 'sunagi-5',
@@ -315,6 +384,10 @@ export function trains(doc: DocumentWriter): void {
     speedRpm: 7200,
     size: [158, 560, 305],
     mount: [540, 120],
+    output: [740, 25, 33],
+    lever: 690,
+    bell: ['right', true],
+    perTurn: 0.31,
   })
   gearbox(doc, {
     id: 'dovrek-4a',
@@ -329,6 +402,8 @@ export function trains(doc: DocumentWriter): void {
     size: [190, 690, 390],
     automatic: true,
     mount: [640, 150],
+    output: [900, 30, 38],
+    bell: ['right', false],
   })
 }
 

@@ -80,9 +80,18 @@ test('the interface and the stateless endpoint read one core: the demo pairing c
     ['depth', 'bridge', 'fits'],
     ['pilot', 'fits', 'fits'],
     ['clutch-disc', 'fits', 'fits'],
+    ['clutch-cover', 'fits', 'fits'],
+    ['release', 'fits', 'fits'],
+    ['starter-ring', 'fits', 'fits'],
     ['torque', 'fits', 'fits'],
+    ['crank-sensor', 'fits', 'fits'],
+    ['rotation', 'fits', 'fits'],
+    ['propshaft', 'fits', 'fits'],
     ['gearbox-mount', 'fits', 'fits'],
     ['engine-mounts', 'bridge', 'bridge'],
+    ['lever', 'fits', 'fits'],
+    ['speedometer', 'fits', 'fits'],
+    ['switches', 'fits', 'fits'],
     ['sump-clearance', 'fits', 'fits'],
   ])
   expect(detail.chosen).toEqual(['plate-w2-12'])

@@ -13,6 +13,7 @@ import { type Guard, TooManyTriesError } from './guard.ts'
 import { type Problem, problem } from './problem.ts'
 import { RestoreGate } from './restore-gate.ts'
 import { type App, newRouter, type Services } from './router.ts'
+import { briefRoutes } from './routes/brief.ts'
 import { buildRoutes } from './routes/builds.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { checkRoutes } from './routes/check.ts'
@@ -47,7 +48,20 @@ export function createApp(services: Services): App {
     await services.store.revision()
     return c.json({ status: 'ready' })
   })
-  for (const routes of [checkRoutes, planRoutes, catalogueRoutes, marketRoutes, buildRoutes, jobRoutes, documentRoutes, settingRoutes, historyRoutes, sessionRoutes, patternRoutes])
+  for (const routes of [
+    checkRoutes,
+    planRoutes,
+    catalogueRoutes,
+    marketRoutes,
+    buildRoutes,
+    jobRoutes,
+    documentRoutes,
+    settingRoutes,
+    historyRoutes,
+    sessionRoutes,
+    patternRoutes,
+    briefRoutes,
+  ])
     app.route('/api', routes(services))
   app.doc31('/api/openapi.json', {
     openapi: '3.1.0',

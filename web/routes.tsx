@@ -10,6 +10,9 @@ export const router = createBrowserRouter([
     children: [
       { path: '/', lazy: () => import('./stages/builds/builds-page.tsx'), errorElement: <RouteError /> },
       { path: '/builds/:build/brief', lazy: () => import('./stages/brief/brief-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/recipient', lazy: () => import('./stages/recipient/recipient-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/recipient/card', lazy: () => import('./stages/recipient/card-page.tsx'), errorElement: <RouteError /> },
+      { path: '/catalogue/parts/:part/trace', lazy: () => import('./stages/catalogue/trace-page.tsx'), errorElement: <RouteError /> },
       { path: '/builds/:build/pairing', lazy: () => import('./stages/pairing/pairing-page.tsx'), errorElement: <RouteError /> },
       { path: '/builds/:build/parts', lazy: () => import('./stages/parts/parts-page.tsx'), errorElement: <RouteError /> },
       { path: '/builds/:build/sourcing', lazy: () => import('./stages/sourcing/sourcing-page.tsx'), errorElement: <RouteError /> },

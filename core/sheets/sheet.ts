@@ -4,8 +4,9 @@ import type { StoredUnit } from '../quantity/units.ts'
 export interface SheetQuestion {
   readonly id: string
   readonly words: string
-  readonly type: 'yes-no' | 'hit' | 'text' | 'quantity'
+  readonly type: 'yes-no' | 'hit' | 'text' | 'quantity' | 'choice' | 'date'
   readonly unit?: StoredUnit
+  readonly choices?: readonly string[]
   /** What a bad answer puts at risk: a no, or a hit. */
   readonly risk?: string
 }
@@ -24,6 +25,8 @@ export interface SheetAnswer {
   /** ISO time at which it was given, by the clock of who gave it. */
   readonly at: string
   readonly by: string | null
+  /** How it was measured, where it is a measurement. */
+  readonly method?: string | undefined
 }
 export type SheetAnswers = Readonly<Record<string, SheetAnswer>>
 

@@ -40,6 +40,7 @@ export const TABLES = {
       ['jointClaim', 'buildId'],
       ['donorSheet', 'buildId'],
       ['matingCard', 'buildId'],
+      ['buildSheet', 'buildId'],
     ],
   },
   specimen: { refs: { partId: 'part', buildId: 'build' } },
@@ -56,6 +57,7 @@ export const TABLES = {
   offer: { flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' } },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
   matingCard: { json: ['answers'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' } },
+  buildSheet: { json: ['answers'], refs: { buildId: 'build' } },
   jointClaim: { refs: { buildId: 'build', engineId: 'part', transmissionId: 'part', kitId: 'kit' } },
   pairing: { flags: ['chosen'], json: ['inserted'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' }, owns: [['couplingChoice', 'pairingId']] },
   couplingChoice: { refs: { pairingId: 'pairing', partId: 'part' } },
@@ -86,6 +88,7 @@ export type TableName =
   | 'donorSheet'
   | 'jointClaim'
   | 'matingCard'
+  | 'buildSheet'
   | 'pairing'
   | 'couplingChoice'
   | 'decision'

@@ -20,6 +20,7 @@ import { answerMating, matingCard } from '../services/mating.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
 import { chooseCoupling, chooseKit, choosePairing, listPairings, viewBuild } from '../services/pairings.ts'
 import { budgetView, buildHeader, decide, partsList } from '../services/planning.ts'
+import { findShafts } from '../services/shafts.ts'
 import { addLock, sourcingView, startSolve } from '../services/sourcing.ts'
 import { startBuild } from '../services/start.ts'
 import { route } from './route.ts'
@@ -89,6 +90,17 @@ export function buildRoutes({ store, jobs }: Services): App {
       query: z.object({ engine: z.string(), transmission: z.string() }),
     },
     async ({ params, query }) => pairingDetail(await viewBuild(store, params.id!), query.engine, query.transmission),
+  )
+  route(
+    app,
+    {
+      method: 'get',
+      path: `${id}/shafts`,
+      summary: 'Propshaft or drive shafts of a pairing: halves off the shelf against one made to order, priced',
+      tag,
+      query: z.object({ engine: z.string(), transmission: z.string() }),
+    },
+    async ({ params, query }) => findShafts(store, params.id!, query.engine, query.transmission),
   )
   route(app, { method: 'post', path: `${id}/pairing`, summary: 'Choose a pairing, or another closing set on it', tag, body: pairingChoice }, async ({ params, body }) =>
     choosePairing(store, params.id!, body),

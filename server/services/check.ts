@@ -37,7 +37,14 @@ export function checkOnePairing(body: z.infer<typeof checkPairingRequest>): { jo
   const { parts, notes } = couplingSet(transmission, [], [], coupling)
   // Pieces sent beyond the usual kinds still count: they were named.
   const others = coupling.filter((part) => !parts.includes(part))
-  const train = { engine: compile(body.engine), transmission, recipient: body.recipient ? compile(body.recipient) : null, coupling: [...parts, ...others], inserted: [] }
+  const train = {
+    engine: compile(body.engine),
+    transmission,
+    recipient: body.recipient ? compile(body.recipient) : null,
+    coupling: [...parts, ...others],
+    transfer: body.transfer ? compile(body.transfer) : null,
+    inserted: [],
+  }
   const result = runPairing(train, { tolerances: tolerances(body.tolerances), use: body.limits?.use, placement: body.placement }, (body.parts ?? []).map(compile))
-  return { joints: [...result.joints], closedBy: [...result.closedBy], notes: body.transfer ? [...notes, 'Transfer cases are not judged yet.'] : notes }
+  return { joints: [...result.joints], closedBy: [...result.closedBy], notes }
 }

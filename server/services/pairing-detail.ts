@@ -4,6 +4,7 @@ import { COUPLING_SETS } from '../../core/pairing/coupling.ts'
 import { stripOf } from '../../core/pairing/strip.ts'
 import { portOf } from '../../core/ports/index.ts'
 import { type BuildView, runBuildPairing } from './pairings.ts'
+import { plateOf } from './plate.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
 export function pairingDetail(view: BuildView, engineId: string, transmissionId: string) {
@@ -34,6 +35,11 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
         ? [{ kind, words: kindWords(kind), partId: part?.id ?? null, name: part?.name ?? null, choices: others.map((one) => ({ id: one.id, name: one.name })) }]
         : []
     }),
+    plate: plateOf(train.engine, train.transmission, result),
+    transfer: {
+      partId: train.transfer?.id ?? null,
+      choices: [...view.catalogue.parts.values()].filter((one) => one.kind === 'transfer-case').map((one) => ({ id: one.id, name: one.name })),
+    },
     strip: stripOf({ ...train, inserted }),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
   }

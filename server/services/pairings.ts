@@ -71,7 +71,16 @@ export function trainOf(view: BuildView, engine: CompiledPart, transmission: Com
   const chosen = row ? view.choices.filter((choice) => choice.pairingId === row.id).flatMap((choice) => catalogue.parts.get(String(choice.partId)) ?? []) : []
   const { parts, notes } = couplingSet(transmission, ownedBy(catalogue, engine.id), ownedBy(catalogue, transmission.id), chosen)
   const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
-  return { train: { engine, transmission, recipient, coupling: parts, inserted: [] }, notes, row }
+  return { train: { engine, transmission, recipient, transfer: transferOf(catalogue, chosen, transmission.id, recipient?.id), coupling: parts, inserted: [] }, notes, row }
+}
+
+/** The transfer case behind a gearbox: the one chosen on the pairing, the gearbox's own, or the recipient's. */
+function transferOf(catalogue: Catalogue, chosen: readonly CompiledPart[], transmissionId: string, recipientId: string | undefined): CompiledPart | null {
+  const picked = chosen.find((part) => part.kind === 'transfer-case')
+  if (picked) return picked
+  const cases = ofKind(catalogue, 'transfer-case')
+  const owned = (owner: string | undefined): CompiledPart | undefined => (owner ? cases.find((part) => catalogue.rows.get(part.id)?.ownerId === owner) : undefined)
+  return owned(transmissionId) ?? owned(recipientId) ?? null
 }
 
 export function contextOf(view: BuildView): PairingContext {
@@ -91,7 +100,7 @@ function insertableOf(catalogue: Catalogue): readonly CompiledPart[] {
 const costs = new WeakMap<BuildView, (partId: string) => number>()
 
 /** Cheapest known price of each part, for ranking sets that are otherwise equal. */
-function costOf(view: BuildView): (partId: string) => number {
+export function costOf(view: BuildView): (partId: string) => number {
   const held = costs.get(view) ?? cheapest(view)
   costs.set(view, held)
   return held
@@ -121,7 +130,7 @@ export function runBuildPairing(view: BuildView, engineId: string, transmissionI
   const prefer = kept && kept.length > 0 ? kept : undefined
   const context = contextOf(view)
   const cost = costOf(view)
-  const leansOn = [train.engine, train.transmission, train.recipient, ...train.coupling, context.tolerances, ...insertable]
+  const leansOn = [train.engine, train.transmission, train.recipient, train.transfer ?? null, ...train.coupling, context.tolerances, ...insertable]
   const words = JSON.stringify([context.use, context.placement, prefer, notes, insertable.map((part) => cost(part.id))])
   const result = pairingMemory.recall(leansOn, words, () => runPairing(train, context, insertable, { notes, cost, ...(prefer ? { prefer } : {}) }))
   return { train, result, insertable, row, heard: hear(view, train, result) }

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { claimInput, partInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
+import { typedPorts } from '../../core/identity/part-kinds.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import type { Field, FieldWords } from '../../core/ports/field.ts'
@@ -180,14 +181,14 @@ export async function addSupersession(
 export async function addClaim(store: Store, input: z.infer<typeof claimInput>): Promise<Row> {
   return store.transaction(async (tx) => {
     const { partId, kind, slot } = splitPort(input.portId)
-    await tx.get('part', partId)
+    const part = await tx.get('part', partId)
     const words = fieldWords(kind, input.field)
     if (!words) throw new UnprocessableError(`A ${kind} has no field "${input.field}".`)
     const values = await readValues(tx, kind, words, input)
     if (input.method && !Object.hasOwn(METHODS, input.method)) throw new UnprocessableError(`"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`)
     const port =
       (await tx.find('port', input.portId)) ??
-      (await tx.insert('port', { id: input.portId, partId, kind, slot, looks: slot.endsWith('rearward') ? 'rearward' : slot.endsWith('forward') ? 'forward' : null }))
+      (await tx.insert('port', { id: input.portId, partId, kind, slot, looks: typedPorts(String(part.kind)).find((one) => one.kind === kind && one.slot === slot)?.looks ?? null }))
     let specimenId: string | null = null
     if (input.thisVeryPart) {
       if (!input.build) throw new UnprocessableError('Say in which build this very part is.')

@@ -52,7 +52,7 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
   return { view, run, needs, dropped: all.filter(isDropped), decisions, locks, gathered, madeFrom, plan: plans.at(-1) ?? null }
 }
 
-function briefFacts({ build, catalogue, stoppers }: BuildView): Parameters<typeof pairingFacts>[3] {
+export function briefFacts({ build, catalogue, stoppers }: BuildView): Parameters<typeof pairingFacts>[3] {
   const recipients = new Set([...catalogue.rows.values()].filter((row) => row.ownerId !== null && row.ownerId === build.recipientId).map((row) => row.id))
   return { mustWork: (build.mustWork ?? []) as string[], inspection: build.inspection as boolean | null, recipients, stoppers }
 }

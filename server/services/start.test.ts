@@ -49,7 +49,7 @@ test('from empty data a start gives verdicts with leaning, ranges, thirteen thin
   expect(answer.measure.length).toBeGreaterThan(4)
 })
 
-test('answers are kept as claims: one decides a joint, the rest are asked, not judged', async () => {
+test('answers are kept as claims, and decide the fields they can', async () => {
   const build = await start()
   const stoppers = await listStoppers(store, build.id)
   expect(stoppers.filter((one) => one.says !== null).map(({ id, says }) => [id, says])).toEqual([
@@ -57,7 +57,18 @@ test('answers are kept as claims: one decides a joint, the rest are asked, not j
     ['rotation', 'no'],
     ['papers', 'unknown'],
   ])
-  expect(stoppers.filter((one) => one.joint !== null).map((one) => one.id)).toEqual(['pilot-bore', 'sump-end'])
+  expect(stoppers.filter((one) => one.joint !== null).map((one) => one.id)).toEqual([
+    'pilot-bore',
+    'crank-sensor',
+    'sump-end',
+    'front-output',
+    'rotation',
+    'starter-side',
+    'load-signal',
+    'belt-sense',
+  ])
+  // The type says which way its crank turns; a no to rotation then says the gearbox wants the other way.
+  expect((await pairingRows(await viewBuild(store, build.id)))[0]!.joints.find((joint) => joint.joint === 'rotation')!.code).toBe('clash')
   const engine = (await store.list('part', { kind: 'engine' }))[0]!
   const bore = (await partDetail(store, engine.id)).ports.find((port) => port.kind === 'pilot-bore')!
   expect(bore.fields.find((field) => field.name === 'finished')).toMatchObject({ value: true, grade: 'heard' })

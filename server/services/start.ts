@@ -3,13 +3,15 @@ import type { z } from 'zod'
 import type { startInput } from '../../contract/rows.ts'
 import { kindWords, typedPorts } from '../../core/identity/part-kinds.ts'
 import { COUPLING_SETS, isCouplingKind } from '../../core/pairing/coupling.ts'
+import { fieldsOfAnswer } from '../../core/pairing/stopper-fields.ts'
+import type { StopperSays } from '../../core/pairing/stoppers.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
 import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
 import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/index.ts'
 import type { Row, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { answerStopper } from './joint-claims.ts'
-import { choosePairing } from './pairings.ts'
+import { chooseCoupling, choosePairing, trainOf, viewBuild } from './pairings.ts'
 import { addClaim, rebuildPortValues } from './parts.ts'
 
 type Start = z.infer<typeof startInput>
@@ -32,7 +34,7 @@ export async function startBuild(store: Store, input: Start): Promise<Row> {
     }
     const engine = await pick(tx, input.engine, 'engine', null)
     const transmission = await pick(tx, input.transmission, 'transmission', input.transmission?.isRecipients ? recipient : null)
-    if (input.transfer) await pick(tx, input.transfer, 'transfer-case', input.transfer.isRecipients ? recipient : null)
+    const transfer = input.transfer ? await pick(tx, input.transfer, 'transfer-case', input.transfer.isRecipients ? recipient : null) : null
     const { name, currency, labourRateMinor, use, mustWork, stoppers } = input
     const build = await tx.insert('build', {
       name,
@@ -47,11 +49,22 @@ export async function startBuild(store: Store, input: Start): Promise<Row> {
       school: 'keep',
     })
     for (const [question, says] of Object.entries(stoppers)) if (says) await answerStopper(tx, build.id, { question, says, saidBy: input.saidBy ?? null })
-    if (engine && stoppers['pilot-bore'] && stoppers['pilot-bore'] !== 'unknown')
-      await say(tx, engine, 'pilot-bore/crank', 'finished', stoppers['pilot-bore'] === 'yes', input.saidBy)
-    if (engine && transmission) await choosePairing(tx, build.id, { engineId: engine, transmissionId: transmission })
+    if (!engine || !transmission) return build
+    await choosePairing(tx, build.id, { engineId: engine, transmissionId: transmission })
+    if (transfer) await chooseCoupling(tx, build.id, { engineId: engine, transmissionId: transmission, kind: 'transfer-case', partId: transfer })
+    await decideByAnswers(tx, build.id, engine, transmission, stoppers, input.saidBy)
     return build
   })
+}
+
+/** What the answers decide of the pairing is written on its fields, as hearsay. */
+async function decideByAnswers(tx: Store, buildId: string, engineId: string, transmissionId: string, stoppers: Start['stoppers'], by?: string | null): Promise<void> {
+  const view = await viewBuild(tx, buildId)
+  const [engine, transmission] = [view.catalogue.parts.get(engineId)!, view.catalogue.parts.get(transmissionId)!]
+  const { recipient, transfer } = trainOf(view, engine, transmission).train
+  for (const [question, says] of Object.entries(stoppers))
+    for (const { part, port, field, value } of fieldsOfAnswer(question, says as StopperSays, { engine, transmission, recipient, transfer: transfer ?? null }))
+      await say(tx, part, port, field, value, by)
 }
 
 /** The part of a choice: one of the catalogue, or made from its template or its pattern family. */

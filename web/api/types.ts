@@ -4,6 +4,8 @@ import type { BuildTotals } from '../../core/money/budget.ts'
 import type { Range } from '../../core/money/range.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { Strip } from '../../core/pairing/strip.ts'
+import type { PlateDesign } from '../../core/patterns/plate.ts'
+import type { Dowel, Hole, Point } from '../../core/ports/field.ts'
 import type { Grade } from '../../core/quantity/grade.ts'
 import type { SourceInfo } from '../../core/sourcing/candidates.ts'
 
@@ -109,6 +111,8 @@ export interface PairingDetail {
   readonly chosen: readonly string[]
   readonly chosenNames: readonly string[]
   readonly notes: readonly string[]
+  readonly plate: PlateView | null
+  readonly transfer: { readonly partId: string | null; readonly choices: readonly { readonly id: string; readonly name: string }[] }
   readonly coupling: readonly {
     readonly kind: string
     readonly words: string
@@ -117,6 +121,27 @@ export interface PairingDetail {
     readonly choices: readonly { id: string; name: string }[]
   }[]
   readonly strip: Strip
+}
+
+export interface FaceView {
+  readonly name: string
+  readonly holes: readonly Hole[]
+  readonly dowels: readonly Dowel[]
+  readonly outline: readonly Point[]
+}
+export interface PlateView {
+  readonly engine: FaceView
+  readonly gearbox: FaceView
+  readonly match: {
+    readonly met: readonly { readonly a: number; readonly b: number; readonly residual: number; readonly play: number }[]
+    readonly missingA: readonly number[]
+    readonly missingB: readonly number[]
+    readonly offsetMm: number
+    readonly turnDeg: number
+    readonly placement: { readonly turn: number; readonly x: number; readonly y: number }
+    readonly worstMm: number
+  }
+  readonly design: PlateDesign
 }
 
 export interface PartLine extends Need {

@@ -39,6 +39,26 @@ export function SheetQuestionRow({ question, value, onSay }: { question: SheetQu
       </fieldset>
     )
   }
+  if (question.type === 'choice' || question.type === 'date')
+    return (
+      <div className="grid grid-cols-[minmax(0,1fr)_270px] items-start gap-3 border-b border-line py-1.5 max-[560px]:grid-cols-1">
+        <label htmlFor={id} className="pt-1.5">
+          {question.words}
+        </label>
+        {question.type === 'date' ? (
+          <input id={id} type="date" value={value} onChange={(event) => onSay(event.target.value)} className="w-full rounded border border-steel bg-ground px-2 py-1.5" />
+        ) : (
+          <select id={id} value={value} onChange={(event) => onSay(event.target.value)} className="w-full rounded border border-steel bg-ground px-2 py-1.5">
+            <option value="">Not said</option>
+            {question.choices?.map((one) => (
+              <option key={one} value={one}>
+                {one}
+              </option>
+            ))}
+          </select>
+        )}
+      </div>
+    )
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_270px] items-start gap-3 border-b border-line py-1.5">
       <label htmlFor={id} className="pt-1.5">

@@ -48,23 +48,26 @@ export function Shell() {
   if (asksPasscode) return <SignIn />
   if (pathname.endsWith('/shop')) return <Outlet />
   return (
-    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] print:block print:h-auto">
-      <header className="col-span-2 flex items-center border-b border-ink bg-paper print:hidden">
+    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[56px_auto_minmax(0,1fr)] print:block print:h-auto">
+      <header className="col-span-2 flex max-[560px]:col-span-1 items-center border-b border-ink bg-paper print:hidden">
         <Link to="/" className="w-[148px] shrink-0 pl-4 text-[19px] font-extrabold tracking-wide [font-stretch:112%] max-[900px]:w-[112px]">
           Junket
         </Link>
         {shown && <BuildTotals header={shown} />}
       </header>
-      <nav aria-label="Stages" className="flex flex-col overflow-y-auto bg-bench py-2.5 print:hidden">
+      <nav
+        aria-label="Stages"
+        className="flex flex-col overflow-y-auto bg-bench py-2.5 print:hidden max-[560px]:flex-row max-[560px]:items-center max-[560px]:overflow-x-auto max-[560px]:py-0"
+      >
         {build &&
           STAGES.map((stage) => (
             <RailLink key={stage.id} to={`/builds/${build}/${stage.id}`} words={stage.words} count={shown?.open[stage.id as 'brief'] ?? 0} digit={stage.digit} />
           ))}
-        {build && <hr className="mx-3 my-4 border-line" />}
+        {build && <hr className="mx-3 my-4 border-line max-[560px]:hidden" />}
         {OUTSIDE.map((item) => (
           <RailLink key={item.to} to={item.to} words={item.words} count={0} end={item.to === '/'} />
         ))}
-        <div className="mt-auto flex flex-col items-start gap-1 px-3 pt-4">
+        <div className="mt-auto flex flex-col items-start gap-1 px-3 pt-4 max-[560px]:m-0 max-[560px]:flex-row max-[560px]:items-center max-[560px]:gap-3 max-[560px]:whitespace-nowrap max-[560px]:pt-0">
           <BenchPerson />
           {build && (
             <Link to={`/builds/${build}/shop`} className="px-1 text-accent underline underline-offset-2">

@@ -94,18 +94,18 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
           <HistoryButton entity="build" id={build} title={header.data?.build.name ?? 'this build'} />
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         </PageHead>
-        <div className="min-h-0 overflow-y-auto">
+        <div className="min-h-0 overflow-auto">
           <table ref={table} className="w-full">
             <thead>
               <tr className="border-b border-ink align-bottom">
-                <th className="py-1.5 pl-4">
+                <th className="sticky left-0 bg-paper py-1.5 pl-4">
                   Engine
                   <br />
                   Transmission
                 </th>
                 {columns.map(({ id, short }) => (
-                  <th key={id} className="px-0.5 text-center">
-                    {short}
+                  <th key={id} className="px-0 align-bottom">
+                    <span className="mx-auto block rotate-180 whitespace-nowrap pt-1 [writing-mode:vertical-rl]">{short}</span>
                   </th>
                 ))}
                 <th className="pl-2 text-right">Open</th>
@@ -165,7 +165,7 @@ function Row({
 }) {
   return (
     <tr data-key={keyOf(row)} aria-selected={isSelected} className={clsx('border-b border-line', isSelected ? 'bg-chosen' : 'hover:bg-bench/50')}>
-      <td className={clsx('border-l-[3px] py-1.5 pl-3.5', isSelected ? 'border-accent' : 'border-transparent')}>
+      <td className={clsx('sticky left-0 min-w-[166px] border-l-[3px] py-1.5 pl-3.5', isSelected ? 'border-accent bg-chosen' : 'border-transparent bg-paper')}>
         <button type="button" className="text-left" onClick={() => onSelect(null)}>
           <span className="font-bold">{row.engine}</span>
           {row.chosen && <span className="ml-2 text-steel">chosen</span>}

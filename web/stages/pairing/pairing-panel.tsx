@@ -95,6 +95,25 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
             </select>
           </label>
         )}
+        {detail.transfer.choices.length > 0 && (
+          <label className="grid grid-cols-[112px_minmax(0,1fr)] items-center gap-2 py-0.5">
+            Transfer case
+            <select
+              className="min-w-0 rounded border border-steel bg-ground px-1.5 py-1"
+              value={detail.transfer.partId ?? ''}
+              onChange={(event) =>
+                void act(() => api.post(`/builds/${build}/coupling`, { ...pair, kind: 'transfer-case', partId: event.target.value || null }), 'Transfer case changed.')
+              }
+            >
+              <option value="">{detail.transfer.partId ? 'Back to the default' : 'None: rear drive only'}</option>
+              {detail.transfer.choices.map((choice) => (
+                <option key={choice.id} value={choice.id}>
+                  {choice.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        )}
         {detail.coupling.map((piece) => (
           <label key={piece.kind} className="grid grid-cols-[112px_minmax(0,1fr)] items-center gap-2 py-0.5">
             {piece.words}

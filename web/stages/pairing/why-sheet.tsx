@@ -7,8 +7,12 @@ import { useSettings } from '../../api/hooks.ts'
 import type { JointDetail, PairingDetail } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, Caution, GradeWord, SheetHead } from '../../components/ui.tsx'
+import { StackDrawing } from '../../drawing/stack.tsx'
+import { Cautions } from './cautions.tsx'
 import { JointClaims } from './joint-claims.tsx'
 import { MeasureDialog } from './measure-dialog.tsx'
+import { PlateView } from './plate-view.tsx'
+import { Shafts } from './shafts.tsx'
 
 /** Why a joint reads as it does: each limit with its numbers, evidence, what is missing, what would change it. */
 export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetail; build: string; pairing: PairingDetail; onClose: () => void }) {
@@ -70,9 +74,9 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       )}
       {verdict.pieces.length > 0 && !asClosed && closedBy.length === 0 && <p>Nothing in the catalogue closes it: to be made, or add what you found under Catalogue.</p>}
       <Shown verdict={verdict} />
-      {verdict.cautions.map((caution) => (
-        <Caution key={caution}>{caution}</Caution>
-      ))}
+      {(joint.joint === 'propshaft' || joint.joint === 'drive-shafts') && <Shafts build={build} pairing={pairing} />}
+      {joint.joint === 'block-face' && <PlateView pairing={pairing} />}
+      <Cautions build={build} joint={joint.joint} cautions={verdict.cautions} />
       <p className="text-steel">Computed from what is known; not an engineering approval.</p>
       {measuring && <MeasureDialog build={build} title={joint.title} verdict={verdict} onClose={() => setMeasuring(false)} />}
     </aside>
@@ -118,6 +122,7 @@ function Limits({ verdict }: { verdict: Verdict }) {
             <tr>
               <td />
               <td colSpan={3} className="pb-2">
+                <StackDrawing limit={limit} />
                 <Terms limit={limit} />
               </td>
             </tr>

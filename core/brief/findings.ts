@@ -1,0 +1,116 @@
+import type { Task } from '../joints/verdict.ts'
+import type { SheetAnswers } from '../sheets/sheet.ts'
+import type { Tool } from './questions.ts'
+
+/** One thing the brief's limits and the computed build say of each other. */
+export interface Finding {
+  readonly id: string
+  readonly holds: boolean
+  readonly words: string
+}
+
+export interface BuildFigures {
+  /** Tasks of the pairing as it would be built. */
+  readonly tasks: readonly Task[]
+  readonly hours: number
+  readonly likelyMinor: number | null
+  readonly safeMinor: number | null
+  /** Torque margin at the gearbox input, N·m, at today's output and at the target; null where not known. */
+  readonly marginNm: number | null
+  readonly marginAtTargetNm: number | null
+}
+
+const list = (tasks: readonly Task[]): string => tasks.map((task) => task.words.toLowerCase()).join('; ')
+
+/** Money as somebody types it, `3,500` or `3 500.50`, in minor units; NaN when it is none. */
+export function typedMoney(text: string, digits = 2): number {
+  const plain = text.replace(/[^\d.,]/g, '')
+  const match = /^(\d[\d.,]*?)(?:[.,](\d{1,2}))?$/.exec(plain)
+  if (!match) return Number.NaN
+  return Number(match[1]!.replace(/[.,]/g, '')) * 10 ** digits + Math.round(Number(`0.${match[2] ?? 0}`) * 10 ** digits)
+}
+
+/**
+ * The limits of the brief against the build as computed: bolt-in only against tasks that weld or machine, nothing cut
+ * against tasks that cannot be undone, tools against skills, money, hours, and the torque wanted in the end. A limit
+ * nobody set finds nothing.
+ */
+export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Finding[] {
+  const says = (id: string): string | undefined => answers[id]?.value
+  const found: Finding[] = []
+  const find = (id: string, holds: boolean, good: string, bad: string): void => void found.push({ id, holds, words: holds ? good : bad })
+  if (says('bolt-in') === 'yes') {
+    const made = figures.tasks.filter((task) => task.skills.some((skill) => skill === 'weld' || skill === 'machine'))
+    find('bolt-in', made.length === 0, 'Bolt-in only: nothing on the list is welded or machined.', `Bolt-in only, yet: ${list(made)}.`)
+  }
+  if (says('uncut') === 'yes') {
+    const cut = figures.tasks.filter((task) => !task.reversible)
+    find('uncut', cut.length === 0, 'Nothing cut: every task can be undone.', `Nothing cut, yet these cannot be undone: ${list(cut)}.`)
+  }
+  for (const tool of ['weld', 'machine'] as const satisfies readonly Tool[])
+    if (says(`tool:${tool}`) === 'no') {
+      const wants = figures.tasks.filter((task) => task.skills.includes(tool))
+      find(`tool:${tool}`, wants.length === 0, `Nothing on the list asks to ${tool}.`, `We cannot ${tool}: a service for ${list(wants)}.`)
+    }
+  if (says('tool:hoist') === 'no') find('tool:hoist', false, '', 'No hoist or crane: engine and gearbox weigh more than two people may lift. Hire one, for out and for in.')
+  const most = typedMoney(says('most-money') ?? '')
+  if (Number.isFinite(most) && figures.likelyMinor !== null) {
+    const safe = figures.safeMinor ?? figures.likelyMinor
+    find(
+      'money',
+      safe <= most,
+      'Within the money, safe figure included.',
+      figures.likelyMinor <= most ? 'Within the money if nothing goes wrong; the safe figure is over it.' : 'Over the money, even if nothing goes wrong.',
+    )
+  }
+  const hours = Number.parseFloat(says('most-hours') ?? '')
+  if (Number.isFinite(hours))
+    find('hours', figures.hours <= hours, `${figures.hours.toFixed(1)} h of named work, within the hours.`, `${figures.hours.toFixed(1)} h of named work alone, over the hours.`)
+  if (figures.marginNm !== null)
+    find(
+      'today',
+      figures.marginNm >= 0,
+      `At today's output ${Math.round(figures.marginNm)} N·m to spare at the gearbox.`,
+      `At today's output ${Math.round(-figures.marginNm)} N·m too much for the gearbox.`,
+    )
+  if (figures.marginAtTargetNm !== null)
+    find(
+      'target',
+      figures.marginAtTargetNm >= 0,
+      `At the torque wanted ${Math.round(figures.marginAtTargetNm)} N·m to spare.`,
+      `At the torque wanted ${Math.round(-figures.marginAtTargetNm)} N·m too much: a stronger gearbox, or less engine.`,
+    )
+  if (says('reason') === 'The old engine failed' && says('cause') && says('cause-gone') !== 'yes')
+    find('cause', false, '', `What killed the old engine is still there: ${says('cause')}. It would kill the next one.`)
+  return found
+}
+
+/** Uncut or cut, in figures: what each way leaves, whole units of currency as typed; null where a value is missing. */
+export interface UncutSheet {
+  readonly asItStands: number | null
+  readonly repaired: number | null
+  readonly swapped: number | null
+  readonly words: string
+}
+
+/**
+ * The small honest worksheet: value less what it takes to get there, for selling as it stands, repairing like for like and
+ * swapping. It compares three sums, and says when rarity speaks against a cut that the sums do not show.
+ */
+export function uncutSheet(answers: SheetAnswers, repairMinor: number | null, swapMinor: number | null): UncutSheet {
+  const value = (id: string): number | null => {
+    const minor = typedMoney(answers[id]?.value ?? '')
+    return Number.isFinite(minor) ? minor : null
+  }
+  const less = (worth: number | null, cost: number | null): number | null => (worth === null || cost === null ? null : worth - cost)
+  const asItStands = value('value-now')
+  const repaired = less(value('value-repaired'), repairMinor)
+  const swapped = less(value('value-after'), swapMinor)
+  const others = [asItStands, repaired].filter((one) => one !== null)
+  const rare = answers.rarity?.value === 'Rare' || answers.rarity?.value === 'Getting rare'
+  const words =
+    swapped === null || others.length === 0
+      ? 'Type what it would sell for, and this compares the ways.'
+      : `${swapped >= Math.max(...others) ? 'In money alone the swap is no worse.' : 'In money alone it is worth more without the swap.'}${rare ? ' Few are left as made: a cut one does not come back. Ask a buyer of originals before the first cut.' : ''}`
+  return { asItStands, repaired, swapped, words }
+}

@@ -1,0 +1,196 @@
+import { useId } from 'react'
+import useSWR from 'swr'
+import type { Finding, UncutSheet } from '../../../core/brief/findings.ts'
+import { BRIEF_STEPS, LAW_ITEMS, LAW_STEPS, UNCUT_STEPS } from '../../../core/brief/questions.ts'
+import type { Range } from '../../../core/money/range.ts'
+import { useBuildSheet } from '../../api/build-sheet.ts'
+import { api } from '../../api/client.ts'
+import { act, refresh, saveBuild } from '../../api/hooks.ts'
+import type { Build, BuildHeader } from '../../api/types.ts'
+import { SheetQuestionRow } from '../../components/sheet-question.tsx'
+import { Folded, Money } from '../../components/ui.tsx'
+
+export interface BriefView {
+  readonly keeps: readonly {
+    readonly kind: string
+    readonly words: string
+    readonly isKept: boolean
+    readonly adds: readonly string[]
+    readonly price: Range | null
+    readonly hours: Range
+  }[]
+  readonly findings: readonly Finding[]
+  readonly uncut: UncutSheet
+  readonly toAsk: number
+}
+
+export const useBrief = (build: string) => useSWR<BriefView>(`/builds/${build}/brief`)
+
+/** What limits and the computed build say of each other, live. */
+export function Findings({ build }: { build: string }) {
+  const { data } = useBrief(build)
+  return (
+    <section aria-label="Limits against the build" className="mb-5">
+      <h2 className="font-bold">Your limits against the build as computed</h2>
+      {data?.findings.length === 0 && <p className="text-steel">Set a limit, or choose a pairing, and it is checked here.</p>}
+      {data?.findings
+        .toSorted((p, q) => Number(p.holds) - Number(q.holds))
+        .map((finding) => (
+          <p key={finding.id} className={`my-1 border-l-[3px] pl-2.5 ${finding.holds ? 'border-fits' : 'border-clash'}`}>
+            <span className="sr-only">{finding.holds ? 'Holds: ' : 'Does not hold: '}</span>
+            {finding.words}
+          </p>
+        ))}
+    </section>
+  )
+}
+
+/** Each yes with what it adds to the list, its price as a range and its hours, as the build stands. */
+export function MustWork({ build }: { build: Build }) {
+  const brief = useBrief(build.id)
+  const toggle = async (kind: string, on: boolean): Promise<void> => {
+    // What was just ticked shows at once; the stored list follows.
+    await brief.mutate((held) => held && { ...held, keeps: held.keeps.map((one) => (one.kind === kind ? { ...one, isKept: on } : one)) }, { revalidate: false })
+    await act(async () => {
+      const { build: newest } = await api.get<BuildHeader>(`/builds/${build.id}`)
+      await saveBuild(newest, { mustWork: [...newest.mustWork.filter((one) => one !== kind), ...(on ? [kind] : [])].sort() })
+    })
+    await refresh()
+  }
+  const kept = brief.data?.keeps.filter((one) => one.isKept) ?? []
+  const sum = (of: (one: BriefView['keeps'][number]) => number): number => kept.reduce((total, one) => total + of(one), 0)
+  return (
+    <section aria-label="Must still work afterwards">
+      <h2 className="font-bold">Must still work afterwards</h2>
+      <p className="mb-2 text-steel">Each yes brings parts: cheap to drop now, dear to add late. Prices are what its parts usually cost, used to new.</p>
+      <ul>
+        {brief.data?.keeps.map((one) => (
+          <li key={one.kind} className="border-b border-line py-1">
+            <label className="flex items-center gap-2">
+              <input type="checkbox" className="size-4 accent-(--color-accent)" checked={one.isKept} onChange={(event) => void toggle(one.kind, event.target.checked)} />
+              <span className={one.isKept ? 'font-semibold' : ''}>{one.words}</span>
+              <span className="figure ml-auto text-right text-steel">
+                {one.price ? (
+                  <>
+                    <Money minor={one.price.low} currency={build.currency} whole /> to <Money minor={one.price.high} currency={build.currency} whole />
+                  </>
+                ) : one.adds.length === 0 ? (
+                  'on the list anyway'
+                ) : (
+                  'no price yet'
+                )}
+              </span>
+            </label>
+            {one.adds.length > 0 && (
+              <p className="pl-6 text-steel">
+                {one.adds.join(', ')} · {one.hours.low} to {one.hours.high} h
+              </p>
+            )}
+          </li>
+        ))}
+      </ul>
+      {kept.length > 0 && (
+        <p className="figure mt-2 text-right font-semibold">
+          Kept: <Money minor={sum((one) => one.price?.low ?? 0)} currency={build.currency} whole /> to{' '}
+          <Money minor={sum((one) => one.price?.high ?? 0)} currency={build.currency} whole />, {sum((one) => one.hours.low)} to {sum((one) => one.hours.high)} h
+        </p>
+      )}
+    </section>
+  )
+}
+
+/** Why, limits, how much is enough. */
+export function BriefQuestions({ build }: { build: string }) {
+  const brief = useBrief(build)
+  const sheet = useBuildSheet(build, 'brief', () => brief.mutate())
+  return (
+    <>
+      {BRIEF_STEPS.map((step) => (
+        <section key={step.id} className="mb-5">
+          <h2 className="border-b border-ink pb-1 font-bold">{step.title}</h2>
+          {step.questions.map((question) => (
+            <SheetQuestionRow key={question.id} question={question} value={sheet.answers[question.id]?.value ?? ''} onSay={(value) => sheet.say(question.id, value)} />
+          ))}
+        </section>
+      ))}
+    </>
+  )
+}
+
+/** The law and the papers: who said what, when, on which paper. */
+export function Law({ build }: { build: string }) {
+  const brief = useBrief(build)
+  const sheet = useBuildSheet(build, 'law', () => brief.mutate())
+  const id = useId()
+  return (
+    <section aria-label="Law and papers" className="mb-5">
+      <h2 className="border-b border-ink pb-1 font-bold">Law and papers</h2>
+      <p className="py-1 text-steel">Rules differ by place and date. This reminds and records; the local authority decides, and an engineer signs.</p>
+      {LAW_ITEMS.map(([item, words], index) => (
+        <fieldset key={item} className="border-b border-line py-1.5">
+          <legend className="float-left w-full font-semibold">{words}</legend>
+          <div className="clear-both grid grid-cols-[130px_135px_minmax(0,1fr)_minmax(0,1fr)] gap-2 pt-1 max-[700px]:grid-cols-2">
+            {LAW_STEPS[index]!.questions.map((question) => (
+              <label key={question.id} htmlFor={`${id}-${question.id}`} className="block">
+                <span className="sr-only">
+                  {words}: {question.words}
+                </span>
+                <Small id={`${id}-${question.id}`} question={question} value={sheet.answers[question.id]?.value ?? ''} onSay={(value) => sheet.say(question.id, value)} />
+              </label>
+            ))}
+          </div>
+        </fieldset>
+      ))}
+    </section>
+  )
+}
+
+function Small({ id, question, value, onSay }: { id: string; question: (typeof LAW_STEPS)[number]['questions'][number]; value: string; onSay: (value: string) => void }) {
+  const look = 'w-full rounded border border-steel bg-ground px-1.5 py-1'
+  if (question.type === 'choice')
+    return (
+      <select id={id} value={value} onChange={(event) => onSay(event.target.value)} className={look}>
+        <option value="">Not looked at</option>
+        {question.choices?.map((one) => (
+          <option key={one}>{one}</option>
+        ))}
+      </select>
+    )
+  if (question.type === 'date') return <input id={id} type="date" value={value} onChange={(event) => onSay(event.target.value)} className={look} />
+  return (
+    <input key={value} id={id} defaultValue={value} placeholder={question.words} onBlur={(event) => event.target.value !== value && onSay(event.target.value)} className={look} />
+  )
+}
+
+/** Worth more uncut: three sums side by side. */
+export function Uncut({ build }: { build: Build }) {
+  const brief = useBrief(build.id)
+  const sheet = useBuildSheet(build.id, 'uncut', () => brief.mutate())
+  const data = brief.data?.uncut
+  return (
+    <Folded words="Is it worth more uncut?">
+      {UNCUT_STEPS[0]!.questions.map((question) => (
+        <SheetQuestionRow key={question.id} question={question} value={sheet.answers[question.id]?.value ?? ''} onSay={(value) => sheet.say(question.id, value)} />
+      ))}
+      {data && (
+        <>
+          <dl className="grid grid-cols-[1fr_auto] gap-x-4 py-2">
+            {(
+              [
+                ['Sold as it stands', data.asItStands],
+                ['Repaired like for like, less the repair', data.repaired],
+                ['With the swap, less the likely cost', data.swapped],
+              ] as const
+            ).map(([words, minor]) => (
+              <div key={words} className="contents">
+                <dt>{words}</dt>
+                <dd className="figure text-right">{minor === null ? '?' : <Money minor={minor} currency={build.currency} whole />}</dd>
+              </div>
+            ))}
+          </dl>
+          <p className="border-l-[3px] border-line pl-2.5">{data.words}</p>
+        </>
+      )}
+    </Folded>
+  )
+}

@@ -12,7 +12,7 @@ export default {
     only('server-knows-core-and-contract', 'server', ['core', 'contract', 'demo']),
     only('web-knows-core-and-contract', 'web', ['core', 'contract']),
     only('demo-knows-core-and-contract', 'demo', ['core', 'contract']),
-    { name: 'only-main-reads-demo', severity: 'error', from: { path: '^server/', pathNot: '(main|\\.test)\\.ts$' }, to: { path: '^demo/' } },
+    { name: 'only-main-reads-demo', severity: 'error', from: { path: '^server/', pathNot: '(main|\\.test|\\.seed)\\.ts$' }, to: { path: '^demo/' } },
     {
       name: 'core-uses-small-pure-packages',
       severity: 'error',

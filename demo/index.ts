@@ -1,15 +1,20 @@
 import { DocumentWriter } from './document.ts'
+import { moreEngines, moreGearboxes, transferCases } from './families.ts'
 import { donors, kits, market } from './market.ts'
+import { alder, sprat } from './other-builds.ts'
 import { adapters, discOf, trains } from './train.ts'
 
 /**
- * The invented shop Skerry Works and its build Lantern, as one document in the export format. Deterministic.
+ * The invented shop Skerry Works and its builds Lantern, Alder and Sprat, as one document in the export format. Deterministic.
  * `scale` multiplies parts and offers, for benches.
  */
 export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; tables: Record<string, Record<string, unknown>[]> } {
   const doc = new DocumentWriter()
   recipients(doc)
   trains(doc)
+  moreEngines(doc)
+  moreGearboxes(doc)
+  transferCases(doc)
   adapters(doc)
   // The disc Marlund superseded: the old number stands on the gearbox's own disc, the new one is what is sold.
   doc.part('marlund-4-disc-20', 'disc', 'Marlund clutch disc 200, later')
@@ -22,6 +27,8 @@ export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; t
   numbers(doc)
   measurements(doc)
   lantern(doc)
+  alder(doc)
+  sprat(doc)
   people(doc)
   return { format: 'junket-build', version: 1, tables: doc.tables }
 }

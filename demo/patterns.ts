@@ -9,6 +9,18 @@ export interface Pattern {
   readonly dowels: readonly (readonly [radius: number, degrees: number])[]
 }
 
+/** A ring of bolts, each a little off its even place, so that no two families agree by chance. */
+const pattern = (count: number, radius: number, startDeg: number, ...dowels: (readonly [number, number])[]): Pattern => ({
+  bolts: Array.from({ length: count }, (_, i) => [radius + ((i * 7) % 5) - 2, Math.round(startDeg + (360 / count) * i + ((i * 11) % 9) - 4)] as const),
+  dowels,
+})
+
+/** Rear faces of gearboxes that take a transfer case. */
+export const CASE_PATTERNS = {
+  dovrek: pattern(8, 96, 20, [92, 0], [92, 181]),
+  kessarn: pattern(6, 84, 31, [82, 10], [82, 190]),
+}
+
 export const PATTERNS = {
   marlund: {
     bolts: [
@@ -83,6 +95,12 @@ export const PATTERNS = {
       [204, 181],
     ],
   },
+  ember: pattern(7, 186, 24, [181, 4], [181, 177]),
+  nib: pattern(6, 149, 33, [150, 12], [150, 199]),
+  maul: pattern(9, 214, 16, [212, 2], [212, 183]),
+  adze: pattern(10, 228, 12, [226, 1], [226, 179]),
+  tarn: pattern(7, 153, 27, [154, 9], [154, 188]),
+  fen: pattern(6, 164, 38, [163, 17], [163, 201]),
 } as const satisfies Record<string, Pattern>
 
 /** Face as tapped and pinned: a block rear, or the rear of a plate. */

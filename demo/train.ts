@@ -8,7 +8,7 @@ interface Crank {
   readonly thread: string
 }
 
-interface EngineOf {
+export interface EngineOf {
   readonly id: string
   readonly name: string
   readonly years: readonly [number, number]
@@ -22,6 +22,7 @@ interface EngineOf {
   readonly ownerId?: string
   readonly separator?: number
   readonly automatic?: boolean
+  readonly layout?: 'lengthwise' | 'crosswise'
   /** Pilot bore, mounts and sump left unmeasured. */
   readonly unmeasured?: boolean
   /** Where its crank sensor reads, and the teeth; a carburettor engine has none. */
@@ -49,7 +50,7 @@ const LINING = { circle: 265, friction: 0.3, releaseLow: 5, releaseHigh: 9 }
 const even = (count: number): number[] => Array.from({ length: count }, (_, i) => (360 / count) * i)
 
 /** Makes an engine with the coupling parts that came with it. */
-function engine(doc: DocumentWriter, e: EngineOf): void {
+export function engine(doc: DocumentWriter, e: EngineOf): void {
   doc.part(e.id, 'engine', e.name, { fromYear: e.years[0], toYear: e.years[1], ownerId: e.ownerId })
   doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2], oilL: OIL.wanted, turns: 'counter-clockwise' })
   doc.port(e.id, 'face', 'rear', { ...tapped(e.pattern), outline: outlineOf(e.pattern) }, { looks: 'rearward' })
@@ -71,7 +72,7 @@ function engine(doc: DocumentWriter, e: EngineOf): void {
     alternatorBelt: 'ribs',
   })
   doc.port(e.id, 'load-source', 'main', { cable: true, pullMm: e.automatic ? 42 : 36, vacuum: true, bus: false })
-  doc.port(e.id, 'outline', 'main', { layout: 'lengthwise', lengthMm: e.size[0], heightMm: e.size[1] }, { grade: 'catalogue' })
+  doc.port(e.id, 'outline', 'main', { layout: e.layout ?? 'lengthwise', lengthMm: e.size[0], heightMm: e.size[1] }, { grade: 'catalogue' })
   const bore = doc.port(e.id, 'pilot-bore', 'crank', e.automatic ? { finished: false } : { boreMm: 25, mouthMm: e.flange })
   if (!e.unmeasured && !e.automatic) {
     doc.claim(bore, 'finished', true, 'maker')
@@ -132,7 +133,7 @@ function seat(doc: DocumentWriter, { id, size, pads, pan }: EngineOf): void {
   doc.claim(port, 'zones', zones, 'measured', { by: 'Bram', method: 'rule' })
 }
 
-interface BoxOf {
+export interface BoxOf {
   readonly id: string
   readonly name: string
   readonly pattern: Pattern
@@ -155,6 +156,11 @@ interface BoxOf {
   /** Side of its starter, and whether a crank sensor has its seat in the bell. */
   readonly bell?: readonly [starter: 'left' | 'right', sensor: boolean]
   readonly perTurn?: number
+  /** A transaxle: final drive, and its inner joints left and right of the crank axis. */
+  readonly transaxle?: readonly [finalDrive: number, left: number, right: number, family: string]
+  /** What goes into a transfer case: face pattern, splines, Ø, rear face and shaft end behind the bell face. */
+  readonly caseEnd?: readonly [pattern: Pattern, splines: number, major: number, face: number, end: number]
+  readonly takeOff?: { readonly family: string; readonly side: string; readonly moduleMm: number; readonly turns: string }
 }
 
 /** A disc hub from the clutch face, with the splines of its shaft. */
@@ -169,12 +175,18 @@ export const discOf = (startMm: number, endMm: number) => ({
 })
 
 /** Makes a gearbox with the clutch and starter that came with it. */
-function gearbox(doc: DocumentWriter, g: BoxOf): void {
+export function gearbox(doc: DocumentWriter, g: BoxOf): void {
   const [flange, plates] = g.original
   const behind = (place: number): number => Number((flange - plates + place).toFixed(2))
   doc.part(g.id, 'transmission', g.name, { ownerId: g.ownerId })
   doc.port(g.id, 'face', 'front', { ...drilled(g.pattern), mayTurn: false, outline: outlineOf(g.pattern) }, { looks: 'forward' })
-  doc.port(g.id, 'ratios', 'main', { type: g.automatic ? 'automatic' : 'manual', gears: g.gears, turns: 'counter-clockwise', ...(g.automatic ? { stall: 2.1 } : {}) })
+  doc.port(g.id, 'ratios', 'main', {
+    type: g.automatic ? 'automatic' : 'manual',
+    gears: g.gears,
+    turns: 'counter-clockwise',
+    ...(g.automatic ? { stall: 2.1 } : {}),
+    ...(g.transaxle ? { finalDrive: g.transaxle[0] } : {}),
+  })
   doc.port(g.id, 'ratings', 'torque', { torqueNm: g.torqueNm, reference: g.automatic ? 'turbine' : 'engine', basis: 'nominal' })
   doc.port(g.id, 'ratings', 'speed', { speedRpm: g.speedRpm })
   doc.port(g.id, 'original-stack', 'main', { flangeMm: flange, platesMm: plates, spacersMm: 0 })
@@ -245,6 +257,13 @@ function behindBell(doc: DocumentWriter, g: BoxOf): void {
     const [alongMm, splines, majorMm] = g.output
     doc.port(g.id, 'output', 'main', { type: 'slip', splines, majorMm, alongMm, belowMm: 0, rightMm: 0 }, { grade: 'measured', by: 'Bram', method: 'tape-shaft' })
   }
+  if (g.transaxle) doc.port(g.id, 'side-outputs', 'main', { family: g.transaxle[3], leftMm: g.transaxle[1], rightMm: g.transaxle[2] })
+  if (g.caseEnd) {
+    const [rear, splines, majorMm, faceMm, endMm] = g.caseEnd
+    doc.port(g.id, 'face', 'rear', tapped(rear), { looks: 'rearward' })
+    doc.port(g.id, 'case-shaft', 'main', { splines, majorMm, faceMm, endMm })
+  }
+  if (g.takeOff) doc.port(g.id, 'take-off-opening', 'main', g.takeOff)
   if (g.lever) doc.port(g.id, 'lever', 'main', { alongMm: g.lever, work: 'lever on the case', gate: 'as the vehicle' }, { grade: 'measured', by: 'Bram', method: 'rule' })
   if (g.perTurn) doc.port(g.id, 'speed-drive', 'main', { type: 'cable', perTurn: g.perTurn })
   doc.port(g.id, 'switches', 'main', { reverse: true, interlock: g.automatic ? 'neutral or park switch' : 'nothing' })

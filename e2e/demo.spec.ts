@@ -8,7 +8,7 @@ const expectLines = (page: Page, count: number) => expect(page.getByRole('headin
 test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve, lock, budget; a reload loses nothing', async ({ page, demo }) => {
   await page.goto(demo.url)
   await page.getByRole('link', { name: 'Lantern' }).click()
-  await expect(page.getByText('24 pairings')).toBeVisible()
+  await expect(page.getByText('24 of 600 pairings')).toBeVisible()
 
   // The closed pairing's depth: bare it needs a piece, with the plate it mates.
   await page.getByRole('button', { name: 'Depth, Kessarn Wick, 2nd with Marlund 4-speed' }).click()
@@ -80,7 +80,7 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
   for (let i = 0; i < 40 && !(await page.getByRole('link', { name: 'Lantern' }).evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
-  await expect(page.getByText('24 pairings')).toBeVisible()
+  await expect(page.getByText('24 of 600 pairings')).toBeVisible()
   const selected = page.locator('tr[aria-selected=true]')
   await expect(selected).toContainText('Kessarn Wick, 2nd')
   for (let before = await selected.textContent(); !before?.includes('Quill, lateSunagi 5-speed'); before = await selected.textContent()) {

@@ -8,6 +8,7 @@ import { type CompiledPart, compilePart } from '../ports/index.ts'
 import { insertionPlace } from './closing.ts'
 import { couplingSet } from './coupling.ts'
 import { recordTrain, runPairing } from './pairing.ts'
+import { weighTrain } from './rank.ts'
 import { stripOf } from './strip.ts'
 import { assemble, checkAssembly, contextOf, type Train } from './train.ts'
 
@@ -130,4 +131,18 @@ test('the strip draws what is measured, and says what is not', () => {
   expect(strip.blockFace).toEqual({ mm: 640, known: true })
   expect(strip.plates).toEqual([{ mm: 12, known: true, added: true }])
   expect(stripOf({ ...train('wick-2', 'marlund-4'), recipient: parts.get('lugger')! }).blockFace.known).toBe(false)
+})
+
+test('ranked by numbers alone, what was built together comes before strangers, and a clash after both', () => {
+  const weight = (engine: string, box: string): number => weighTrain(train(engine, box), ctx)
+  expect(weight('hob', 'marlund-4')).toBe(0)
+  expect(weight('wick-2', 'marlund-4')).toBeLessThan(weight('anvil', 'marlund-4'))
+  for (const [engine, box] of [
+    ['wick-2', 'marlund-4'],
+    ['quill-late', 'dovrek-4a'],
+  ] as const) {
+    const codes = recordTrain(train(engine, box), ctx).map((verdict) => verdict.code)
+    const count = (code: string): number => codes.filter((one) => one === code).length
+    expect(weight(engine, box)).toBe(count('work') + 4 * count('bridge') + 5 * count('unmeasured') + 100 * count('clash'))
+  }
 })

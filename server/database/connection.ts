@@ -21,12 +21,12 @@ const camel = (name: string): string => name.replace(/_([a-z])/g, (_, letter: st
 const camelRow = (row: unknown): unknown =>
   row !== null && typeof row === 'object' && !Array.isArray(row) ? Object.fromEntries(Object.entries(row).map(([key, value]) => [camel(key), value])) : row
 
-/** Opens (and makes) a database file, `:memory:` for tests, and brings it up to date. */
-export async function openDatabase(file: string, migrations: typeof MIGRATIONS = MIGRATIONS): Promise<Database> {
-  if (file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
+/** Opens (and makes) a database file, `:memory:` or a copy in a buffer for tests, and brings it up to date. */
+export async function openDatabase(file: string | Buffer, migrations: typeof MIGRATIONS = MIGRATIONS): Promise<Database> {
+  if (typeof file === 'string' && file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
   const knex = knexFactory({
     client: 'better-sqlite3',
-    connection: { filename: file },
+    connection: { filename: file as string },
     useNullAsDefault: true,
     pool: {
       min: 1,

@@ -77,9 +77,17 @@ export function buildRoutes({ store, jobs }: Services): App {
   route(app, { method: 'delete', path: id, summary: 'Move a build to the trash', tag }, async ({ params }) => ({
     trash: await store.transaction((tx) => tx.remove('build', params.id!)),
   }))
-  route(app, { method: 'get', path: `${id}/pairings`, summary: 'Every engine with every transmission, a line each', tag }, async ({ params }) => ({
-    items: await listPairings(store, params.id!),
-  }))
+  route(
+    app,
+    {
+      method: 'get',
+      path: `${id}/pairings`,
+      summary: 'The most promising pairings, a line each, of every engine with every transmission',
+      tag,
+      query: z.object({ most: z.coerce.number().int().min(1).max(2000).optional() }),
+    },
+    async ({ params, query }) => listPairings(store, params.id!, query.most),
+  )
   route(
     app,
     {

@@ -1,19 +1,17 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
-import { demoDocument } from '../../demo/index.ts'
 import { createApp } from '../app.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import type { Database } from '../database/connection.ts'
+import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
 import { JobRunner } from '../jobs/runner.ts'
-import { importBuild } from '../services/build-document.ts'
 
 let knex: Database
 let app: ReturnType<typeof createApp>
 const jobs = new JobRunner()
 beforeEach(async () => {
   await knex?.destroy()
-  knex = await openDatabase(':memory:')
+  knex = await demoDatabase()
   const store = new Store(knex)
-  await importBuild(store, demoDocument())
   app = createApp({ store, jobs })
 })
 afterAll(async () => {
@@ -182,7 +180,7 @@ test('what is said of two families answers for every engine and gearbox that car
     grade: 'fitted',
     sentence: 'Every one of them went together.',
   })
-  const { json } = await call('GET', '/builds/lantern/pairings')
+  const { json } = await call('GET', '/builds/lantern/pairings?most=2000')
   const claimed = json.items
     .filter((row: { joints: { claimed: boolean }[] }) => row.joints.some((joint) => joint.claimed))
     .map((row: { engineId: string; transmissionId: string }) => [row.engineId, row.transmissionId])

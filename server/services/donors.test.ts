@@ -1,8 +1,7 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
-import { demoDocument } from '../../demo/index.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import type { Database } from '../database/connection.ts'
+import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
-import { importBuild } from './build-document.ts'
 import { answerSheet, donorSheet, donorsOf } from './donors.ts'
 import { listHistory } from './history.ts'
 import { planBuild } from './planning.ts'
@@ -11,9 +10,8 @@ let knex: Database
 let store: Store
 beforeEach(async () => {
   await knex?.destroy()
-  knex = await openDatabase(':memory:')
+  knex = await demoDatabase()
   store = new Store(knex)
-  await importBuild(store, demoDocument())
 })
 afterAll(() => knex.destroy())
 

@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { startInput } from '../../contract/rows.ts'
-import { demoDocument } from '../../demo/index.ts'
 import { type Database, MIGRATIONS, openDatabase } from '../database/connection.ts'
+import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
 import { exportBuild, importBuild } from './build-document.ts'
 import { answerMating, matingCard } from './mating.ts'
@@ -12,9 +12,8 @@ let knex: Database
 let store: Store
 beforeEach(async () => {
   await knex?.destroy()
-  knex = await openDatabase(':memory:')
+  knex = await demoDatabase()
   store = new Store(knex)
-  await importBuild(store, demoDocument())
 })
 afterAll(() => knex.destroy())
 

@@ -6,6 +6,7 @@ import { insertionPlace } from '../../core/pairing/closing.ts'
 import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { type Heard, hearClaims, type JointClaim } from '../../core/pairing/joint-claims.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
+import { weighTrain } from '../../core/pairing/rank.ts'
 import type { PairingContext, Train } from '../../core/pairing/train.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { Row, Store } from '../database/store.ts'
@@ -57,11 +58,20 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
 
 const ofKind = (catalogue: Catalogue, kind: PartKind): CompiledPart[] => [...catalogue.parts.values()].filter((part) => part.kind === kind)
 
-function ownedBy(catalogue: Catalogue, owner: string): CompiledPart[] {
-  return [...catalogue.parts.values()].filter((part) => {
-    const row = catalogue.rows.get(part.id)
-    return row?.ownerId === owner && row.isDefault === true && isCouplingKind(part.kind)
-  })
+const owners = new WeakMap<Catalogue, ReadonlyMap<string, readonly CompiledPart[]>>()
+
+/** Coupling parts that came with an engine or a transmission, found once a catalogue. */
+function ownedBy(catalogue: Catalogue, owner: string): readonly CompiledPart[] {
+  let held = owners.get(catalogue)
+  if (!held) {
+    const found = new Map<string, CompiledPart[]>()
+    for (const part of catalogue.parts.values()) {
+      const row = catalogue.rows.get(part.id)
+      if (row?.ownerId && row.isDefault === true && isCouplingKind(part.kind)) found.set(String(row.ownerId), [...(found.get(String(row.ownerId)) ?? []), part])
+    }
+    owners.set(catalogue, (held = found))
+  }
+  return held.get(owner) ?? []
 }
 
 /** The train of one pairing as the build has it: default coupling, its own choices, the recipient. */
@@ -158,30 +168,52 @@ function hear(view: BuildView, train: Train, result: PairingResult): PairingRun[
 
 const rowsMemory = new RevisionMemory<ReturnType<typeof pairingRows>>()
 
-/** Every engine with every transmission of a build, a line each. */
-export const listPairings = (store: Store, buildId: string): Promise<ReturnType<typeof pairingRows>> =>
-  rowsMemory.recall(store, buildId, async () => pairingRows(await viewBuild(store, buildId)))
+/** Pairings shown in full unless more are asked for. */
+const SHOWN = 24
 
-export function pairingRows(view: BuildView) {
-  return ofKind(view.catalogue, 'engine').flatMap((engine) =>
-    ofKind(view.catalogue, 'transmission').map((transmission) => {
-      const { result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
-      return {
-        engineId: engine.id,
-        engine: engine.name,
-        transmissionId: transmission.id,
-        transmission: transmission.name,
-        recipients: [engine, transmission].filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId).map((part) => part.id),
-        chosen: row?.chosen === true,
-        joints: result.joints.map((joint) => shownCode(joint, heard.get(joint.joint))),
-        open: result.joints.filter(({ joint, bare, closed }) => (closed ?? bare).code === 'unmeasured' && !heard.get(joint)?.answer).length,
-        minutes: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).minutes, 0),
-        hours: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).tasks.reduce((total, task) => total + task.hours, 0), 0),
-        closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
-        marginNm: marginOf(result),
-      }
+/** The most promising pairings of a build, a line each; `of` counts every engine with every transmission. */
+export const listPairings = (store: Store, buildId: string, most = SHOWN): Promise<ReturnType<typeof pairingRows>> =>
+  rowsMemory.recall(store, `${buildId}|${most}`, async () => pairingRows(await viewBuild(store, buildId), most))
+
+/**
+ * Every engine with every transmission is swept with the tally; only the most promising, those the build has touched, and
+ * the recipient's own train are then recorded in full.
+ */
+function inPlay(view: BuildView, most: number): { pairs: [CompiledPart, CompiledPart][]; of: number } {
+  const context = contextOf(view)
+  const touched = new Set(view.pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
+  const isOwn = (part: CompiledPart): boolean => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId && view.build.recipientId !== null
+  const transmissions = ofKind(view.catalogue, 'transmission')
+  const all = ofKind(view.catalogue, 'engine').flatMap((engine) =>
+    transmissions.map((transmission) => {
+      const kept = touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission))
+      return { pair: [engine, transmission] as [CompiledPart, CompiledPart], weight: kept ? -1 : weighTrain(trainOf(view, engine, transmission).train, context) }
     }),
   )
+  const ranked = all.sort((p, q) => p.weight - q.weight || (`${p.pair[0].name}${p.pair[1].name}` < `${q.pair[0].name}${q.pair[1].name}` ? -1 : 1))
+  return { pairs: ranked.slice(0, most).map(({ pair }) => pair), of: all.length }
+}
+
+export function pairingRows(view: BuildView, most = SHOWN) {
+  const { pairs, of } = inPlay(view, most)
+  const items = pairs.map(([engine, transmission]) => {
+    const { result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
+    return {
+      engineId: engine.id,
+      engine: engine.name,
+      transmissionId: transmission.id,
+      transmission: transmission.name,
+      recipients: [engine, transmission].filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId).map((part) => part.id),
+      chosen: row?.chosen === true,
+      joints: result.joints.map((joint) => shownCode(joint, heard.get(joint.joint))),
+      open: result.joints.filter(({ joint, bare, closed }) => (closed ?? bare).code === 'unmeasured' && !heard.get(joint)?.answer).length,
+      minutes: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).minutes, 0),
+      hours: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).tasks.reduce((total, task) => total + task.hours, 0), 0),
+      closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
+      marginNm: marginOf(result),
+    }
+  })
+  return { items, of }
 }
 
 /** The code shown of a joint: the computed one, or where that is unmeasured the claim's, at its grade. */

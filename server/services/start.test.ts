@@ -68,7 +68,7 @@ test('answers are kept as claims, and decide the fields they can', async () => {
     'belt-sense',
   ])
   // The type says which way its crank turns; a no to rotation then says the gearbox wants the other way.
-  expect((await pairingRows(await viewBuild(store, build.id)))[0]!.joints.find((joint) => joint.joint === 'rotation')!.code).toBe('clash')
+  expect(pairingRows(await viewBuild(store, build.id)).items[0]!.joints.find((joint) => joint.joint === 'rotation')!.code).toBe('clash')
   const engine = (await store.list('part', { kind: 'engine' }))[0]!
   const bore = (await partDetail(store, engine.id)).ports.find((port) => port.kind === 'pilot-bore')!
   expect(bore.fields.find((field) => field.name === 'finished')).toMatchObject({ value: true, grade: 'heard' })
@@ -99,9 +99,9 @@ test('a pattern family on both sides settles the face, at the grade it was said'
 
 test('a claim on a joint answers in the grid where nothing is measured, with its grade; a measured clash would stand', async () => {
   const build = await start()
-  const [row] = pairingRows(await viewBuild(store, build.id))
+  const [row] = pairingRows(await viewBuild(store, build.id)).items
   const flange = () => pairingRowsNow().then((rows) => rows[0]!.joints.find((joint) => joint.joint === 'crank-flange')!)
-  const pairingRowsNow = async () => pairingRows(await viewBuild(store, build.id))
+  const pairingRowsNow = async () => pairingRows(await viewBuild(store, build.id)).items
   expect(await flange()).toMatchObject({ code: 'unmeasured', claimed: false })
   await addJointClaim(store, {
     subject: 'joint',

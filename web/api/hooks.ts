@@ -7,7 +7,7 @@ import type { BudgetPage, Build, BuildHeader, Bundle, PairingDetail, PairingRow,
 
 export const useBuilds = () => useSWR<{ items: BuildHeader[] }>('/builds')
 export const useBuild = (id: string | undefined) => useSWR<BuildHeader>(id ? `/builds/${id}` : null)
-export const usePairings = (id: string) => useSWR<{ items: PairingRow[] }>(`/builds/${id}/pairings`)
+export const usePairings = (id: string, most?: number) => useSWR<{ items: PairingRow[]; of: number }>(`/builds/${id}/pairings${most ? `?most=${most}` : ''}`)
 export const usePairing = (id: string, engine: string | null, transmission: string | null) =>
   useSWR<PairingDetail>(engine && transmission ? `/builds/${id}/pairing?engine=${encodeURIComponent(engine)}&transmission=${encodeURIComponent(transmission)}` : null)
 export const useParts = (id: string) => useSWR<PartsList>(`/builds/${id}/parts`)

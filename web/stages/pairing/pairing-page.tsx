@@ -1,5 +1,5 @@
 import clsx from 'clsx'
-import { useEffect, useRef } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams, useSearchParams } from 'react-router'
 import { JOINTS } from '../../../core/joints/index.ts'
@@ -7,7 +7,7 @@ import { useBuild, usePairing, usePairings } from '../../api/hooks.ts'
 import type { PairingRow } from '../../api/types.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { JointShape, Legend } from '../../components/joint-shape.tsx'
-import { ButtonLink, Empty, Failed, Loaded, Loading, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Empty, Failed, Loaded, Loading, PageHead } from '../../components/ui.tsx'
 import { PairingStrip } from '../build-strip.tsx'
 import { PairingPanel } from './pairing-panel.tsx'
 import { WhySheet } from './why-sheet.tsx'
@@ -24,10 +24,11 @@ function byPromise(p: PairingRow, q: PairingRow): number {
 /** Pairings as rows, joints as columns of shapes; the why sheet beside. */
 export function Component() {
   const { build = '' } = useParams()
-  const pairings = usePairings(build)
+  const [most, setMost] = useState<number | undefined>(undefined)
+  const pairings = usePairings(build, most)
   return (
     <Loaded of={pairings} what="the pairings">
-      {({ items }) =>
+      {({ items, of }) =>
         items.length === 0 ? (
           <Empty
             action={
@@ -42,14 +43,14 @@ export function Component() {
             A pairing is an engine with a transmission. Type at least one of each, with what you know of them; what you leave out is asked for later, where it decides something.
           </Empty>
         ) : (
-          <Pairings build={build} items={[...items].sort(byPromise)} />
+          <Pairings build={build} items={[...items].sort(byPromise)} of={of} onMore={() => setMost(items.length + 48)} />
         )
       }
     </Loaded>
   )
 }
 
-function Pairings({ build, items }: { build: string; items: readonly PairingRow[] }) {
+function Pairings({ build, items, of, onMore }: { build: string; items: readonly PairingRow[]; of: number; onMore: () => void }) {
   const [params, setParams] = useSearchParams()
   const header = useBuild(build)
   const chosen = items.find((row) => row.engineId === params.get('engine') && row.transmissionId === params.get('transmission')) ?? items.find((row) => row.chosen) ?? items[0]!
@@ -87,7 +88,7 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
       <div className={clsx('flex min-h-0 min-w-0 flex-col', open && 'print:hidden')}>
         {data && <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />}
         <PageHead
-          title={`${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
+          title={items.length < of ? `${items.length} of ${of} pairings` : `${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
           detail={header.data?.build.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
         >
           <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
@@ -124,6 +125,14 @@ function Pairings({ build, items }: { build: string; items: readonly PairingRow[
               ))}
             </tbody>
           </table>
+          {items.length < of && (
+            <p className="px-4 py-2 text-steel">
+              The most promising by what is known.{' '}
+              <Button tone="quiet" onClick={onMore}>
+                Show more
+              </Button>
+            </p>
+          )}
         </div>
         <div className="mt-auto">
           <Legend />

@@ -1,0 +1,19 @@
+import { demoDocument } from '../../demo/index.ts'
+import { importBuild } from '../services/build-document.ts'
+import { type Database, openDatabase } from './connection.ts'
+import { Store } from './store.ts'
+
+let seeded: Buffer | null = null
+
+/** A database in memory that holds the demo, for tests: imported once a file, then copied byte for byte. */
+export async function demoDatabase(): Promise<Database> {
+  if (!seeded) {
+    const first = await openDatabase(':memory:')
+    await importBuild(new Store(first), demoDocument())
+    const connection = await first.client.acquireConnection()
+    seeded = connection.serialize() as Buffer
+    await first.client.releaseConnection(connection)
+    await first.destroy()
+  }
+  return openDatabase(Buffer.from(seeded))
+}

@@ -198,6 +198,7 @@ function lantern(doc: DocumentWriter): void {
     school: 'keep',
   })
   doc.add('pairing', { id: 'lantern-pairing', buildId: 'lantern', engineId: 'wick-2', transmissionId: 'marlund-4', chosen: true, inserted: ['plate-w2-12'] })
+  doc.add('pairing', { id: 'lantern-in-play', buildId: 'lantern', engineId: 'quill-late', transmissionId: 'sunagi-5', chosen: false, inserted: [] })
   const price = (needId: string, act: string, priceMinor: number, source: string): void =>
     void doc.add('decision', { id: `decision-${needId.replaceAll('/', '-')}`, buildId: 'lantern', needId, act, priceMinor, source })
   price('propshaft/driveline/main', 'estimate', 38000, 'Last two builds')

@@ -11,7 +11,7 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
   await expect(page.getByText('24 of 600 pairings')).toBeVisible()
 
   // The closed pairing's depth: bare it needs a piece, with the plate it mates.
-  await page.getByRole('button', { name: 'Depth, Kessarn Wick, 2nd with Marlund 4-speed' }).click()
+  await page.getByRole('button', { name: 'Depth, Kessarn Wick, 2nd with Marlund 4-speed', exact: true }).click()
   const why = page.getByRole('complementary', { name: 'Why: Depth' })
   await expect(why.getByRole('heading', { name: 'Depth: mates', exact: true })).toBeVisible()
   await why.getByLabel('Bare, as they meet').check()

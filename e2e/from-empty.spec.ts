@@ -83,7 +83,7 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
     'transmission',
     { Name: 'Pollard 4-speed', 'Fitted in the vehicle': '1981 Skiff van', 'How the values below are known': 'maker' },
     {
-      'Bolted face': { 'Bolt holes': holes('10.6 drilled'), Dowels: dowels('12.03 reamed') },
+      'Bolted face · front': { 'Bolt holes': holes('10.6 drilled'), Dowels: dowels('12.03 reamed') },
       'Input shaft': { 'Nose Ø': '15', 'Tip from bell face': '-12.5', 'Shoulder behind the nose': '7.5', 'Spline start': '21.5', 'Spline end': '3 in' },
       Ratios: { Type: 'manual', 'Gear ratios': '3.9 2.3 1.4 1' },
       'Rating · torque': { 'Torque rating': '210', 'Rated at': 'engine', Basis: 'nominal' },
@@ -180,7 +180,7 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await expect(page.getByText('nothing to work out yet')).toBeVisible()
   await page.getByRole('main').getByRole('link', { name: 'Brief' }).click()
   await page.getByLabel('Recipient').selectOption({ label: '1981 Skiff van' })
-  await page.getByLabel('Use').selectOption('road')
+  await page.getByLabel('Use', { exact: true }).selectOption('road')
   await page.getByLabel('Labour rate').fill('40')
   await page.getByLabel('Tax, %').fill('21')
   await page.getByLabel('Like-for-like').fill('1500')

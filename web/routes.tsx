@@ -30,6 +30,7 @@ export const router = createBrowserRouter([
       { path: '/builds/:build/donors', lazy: () => import('./stages/donors/donors-page.tsx'), errorElement: <RouteError /> },
       { path: '/builds/:build/donors/:donor/sheet', lazy: () => import('./stages/donors/sheet-page.tsx'), errorElement: <RouteError /> },
       { path: '/builds/:build/mating', lazy: () => import('./stages/mating/mating-page.tsx'), errorElement: <RouteError /> },
+      { path: '/builds/:build/bench', lazy: () => import('./stages/mating/bench-page.tsx'), errorElement: <RouteError /> },
       { path: '/safekeeping', lazy: () => import('./stages/safekeeping/safekeeping-page.tsx'), errorElement: <RouteError /> },
       { path: '*', lazy: () => import('./shell/not-found.tsx') },
     ],

@@ -1,4 +1,5 @@
 import { figure, free, type SheetQuestion, type SheetStep } from '../sheets/sheet.ts'
+import { BENCH_STEPS } from './bench-check.ts'
 
 const choice = (id: string, words: string, choices: readonly string[]): SheetQuestion => ({ id, words, type: 'choice', choices })
 const date = (id: string, words: string): SheetQuestion => ({ id, words, type: 'date' })
@@ -15,7 +16,7 @@ export const BRIEF_STEPS: readonly SheetStep[] = [
     title: 'Why, and what of it stays',
     cautions: [],
     questions: [
-      choice('reason', 'Why', ['The old engine failed', 'Too weak', 'Too thirsty', 'Not to be had']),
+      choice('reason', 'Reason for it', ['The old engine failed', 'Too weak', 'Too thirsty', 'Not to be had']),
       free('cause', 'What of the old failure’s cause stays in the vehicle: radiator, tank, hoses, wiring'),
       plain('cause-gone', 'Is that cause dealt with on the list?'),
     ],
@@ -90,5 +91,5 @@ export const UNCUT_STEPS: readonly SheetStep[] = [
   },
 ]
 
-export const SHEET_KINDS = { brief: BRIEF_STEPS, law: LAW_STEPS, uncut: UNCUT_STEPS } as const
+export const SHEET_KINDS = { brief: BRIEF_STEPS, law: LAW_STEPS, uncut: UNCUT_STEPS, bench: BENCH_STEPS } as const
 export type SheetKind = keyof typeof SHEET_KINDS

@@ -6,6 +6,8 @@ import type { Sheet } from './sheet.ts'
 import type { Side } from './side.ts'
 import { CLASH, type Limit } from './verdict.ts'
 
+/** For figures that are drawn and decide nothing. */
+const UNREAD: Pick<Sheet, 'uses'> = { uses: () => undefined }
 const GRAVITY = 9.80665
 const TORQUE: Limit = {
   id: 'torque',
@@ -78,8 +80,15 @@ function torqueLimit(a: Side, b: Side, rating: Compiled<'ratings'>, ctx: JointCo
   sheet.within(TORQUE, 0, Infinity)
 }
 
+/** Torque that arrives at a place with the factor of use unless it is compared with a nominal rating, and whether the tyres cap it there: what is drawn part by part. NaN where a ratio is not known. */
+export function demandAt(a: Side, b: Side, reference: string, isNominal: boolean, ctx: JointContext): { readonly demandNm: number; readonly isCapped: boolean } {
+  const drawn = a.engineOutput.peakTorqueNm.v * ratioTo(b, reference, UNREAD) * (isNominal ? 1 : factorOfUse(ctx))
+  const grip = gripAt(b, reference, ctx)
+  return { demandNm: Math.min(drawn, grip), isCapped: grip < drawn }
+}
+
 /** Engine torque to torque where the rating is stated; NaN when a ratio on the way is unknown. */
-function ratioTo(b: Side, reference: string | null, sheet: Sheet): number {
+function ratioTo(b: Side, reference: string | null, sheet: Pick<Sheet, 'uses'>): number {
   if (reference === 'engine' || reference === null) return 1
   sheet.uses(b.ratios.type)
   const automatic = b.ratios.type.v === 'automatic'

@@ -146,3 +146,9 @@ test('ranked by numbers alone, what was built together comes before strangers, a
     expect(weight(engine, box)).toBe(count('work') + 4 * count('bridge') + 5 * count('unmeasured') + 100 * count('clash'))
   }
 })
+
+test('a bridge behind the gearbox alone asks for no plate: nothing is put between what mates', () => {
+  const result = run('quill-early', 'sunagi-5')
+  expect(result.joints.some((joint) => joint.bare.code === 'bridge')).toBe(true)
+  expect([result.closedBy, result.chosen]).toEqual([[], []])
+})

@@ -1,4 +1,4 @@
-import { JOINTS } from '../joints/index.ts'
+import { JOINTS, jointNamed } from '../joints/index.ts'
 import { RecordSheet } from '../joints/record.ts'
 import { BRIDGE, CODES, type Code, type Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
@@ -54,7 +54,8 @@ export function runPairing(
   options: SearchOptions & { prefer?: readonly string[]; notes?: readonly string[] } = {},
 ): PairingResult {
   const bare = recordTrain(train, ctx)
-  const closedBy = bare.some(sawBridge) ? closingSets(train, bare, ctx, catalogue, options) : []
+  // Mounts, lever and propshaft are bridged by pieces of their own, not by what stands between engine and gearbox.
+  const closedBy = bare.some((verdict) => sawBridge(verdict) && jointNamed(verdict.joint)?.place === 'coupling') ? closingSets(train, bare, ctx, catalogue, options) : []
   const taken = options.prefer ? closedBy.find((set) => sameSet(set.parts, options.prefer!)) : closedBy.find((set) => set.closes === 'yes')
   const inserted = (taken?.parts ?? options.prefer ?? []).map((id) => catalogue.find((part) => part.id === id)).filter((part) => part !== undefined)
   const closed = inserted.length > 0 ? recordTrain({ ...train, inserted }, ctx) : null

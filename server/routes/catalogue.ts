@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { claimInput, donorInput, donorPatch, kitInput, kitPatch, partInput, partPatch } from '../../contract/rows.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { createBundle, getBundle, listBundles, updateBundle } from '../services/bundles.ts'
-import { addClaim, addNumber, addSupersession, createPart, listParts, partDetail } from '../services/parts.ts'
+import { addClaim, addNumber, addSupersession, compareInside, createPart, listParts, partDetail } from '../services/parts.ts'
 import { route } from './route.ts'
 
 const pageQuery = z.object({
@@ -22,6 +22,11 @@ export function catalogueRoutes({ store }: Services): App {
     app,
     { method: 'get', path: '/parts/{id}', summary: 'A part with its ports, claims and numbers', tag, query: z.object({ build: z.string().optional() }) },
     async ({ params, query }) => partDetail(store, params.id!, query.build),
+  )
+  route(
+    app,
+    { method: 'get', path: '/parts/{id}/same-inside/{other}', summary: 'Whether two transmissions are the same inside, proved by measurements, and what remains unproved', tag },
+    async ({ params }) => compareInside(store, params.id!, params.other!),
   )
   route(app, { method: 'patch', path: '/parts/{id}', summary: 'Change a part', tag, body: partPatch }, async ({ params, body: { version, ...patch } }) =>
     store.transaction((tx) => tx.update('part', params.id!, version, patch)),

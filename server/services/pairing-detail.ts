@@ -1,9 +1,12 @@
+import { hardwareOf, type JointHardware } from '../../core/fasteners/joint-hardware.ts'
 import { kindWords } from '../../core/identity/part-kinds.ts'
 import { JOINTS, jointNamed } from '../../core/joints/index.ts'
 import { COUPLING_SETS } from '../../core/pairing/coupling.ts'
 import { stripOf } from '../../core/pairing/strip.ts'
+import { torqueLine } from '../../core/pairing/torque-line.ts'
+import { type Assembly, assemble, contextOf as jointContext } from '../../core/pairing/train.ts'
 import { portOf } from '../../core/ports/index.ts'
-import { type BuildView, runBuildPairing } from './pairings.ts'
+import { type BuildView, contextOf, runBuildPairing } from './pairings.ts'
 import { plateOf } from './plate.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
@@ -11,6 +14,8 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
   const { result, train, insertable, row, heard } = runBuildPairing(view, engineId, transmissionId)
   const name = (id: string): string => view.catalogue.parts.get(id)?.name ?? id
   const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
+  const assembly = assemble({ ...train, inserted })
+  const plateMm = inserted.reduce((sum, part) => sum + (portOf(part, 'plate').thicknessMm.v || 0), 0)
   return {
     ...result,
     engineName: train.engine.name,
@@ -23,6 +28,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
       title: jointNamed(joint.joint)?.title ?? joint.joint,
       decides: jointNamed(joint.joint)?.decides ?? '',
       number: jointNamed(joint.joint)?.number ?? 0,
+      hardware: hardwareAt(assembly, joint.joint, plateMm),
       answer: heard.get(joint.joint)?.answer ?? null,
       conflicts: heard.get(joint.joint)?.conflicts ?? [],
     })),
@@ -35,6 +41,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
         ? [{ kind, words: kindWords(kind), partId: part?.id ?? null, name: part?.name ?? null, choices: others.map((one) => ({ id: one.id, name: one.name })) }]
         : []
     }),
+    torqueLine: torqueLine(assembly.whole[0]!.a, assembly.whole[0]!.b, jointContext(assembly, contextOf(view))),
     plate: plateOf(train.engine, train.transmission, result),
     transfer: {
       partId: train.transfer?.id ?? null,
@@ -43,6 +50,12 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     strip: stripOf({ ...train, inserted }),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
   }
+}
+
+/** Bolts and fits of one joint, at each pair of faces that meet there. */
+function hardwareAt(assembly: Assembly, joint: string, plateMm: number): JointHardware {
+  const all = (assembly.meetings[joint] ?? assembly.whole).map(({ a, b }, index) => hardwareOf(joint, a, b, index === 0 ? plateMm : 0))
+  return { bolts: all.flatMap(({ bolts }) => bolts), fits: all.flatMap(({ fits }) => fits) }
 }
 
 /** Kits that hold every part of a set. */

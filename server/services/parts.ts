@@ -3,6 +3,7 @@ import type { claimInput, partInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
 import { typedPorts } from '../../core/identity/part-kinds.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
+import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import type { Field, FieldWords } from '../../core/ports/field.ts'
 import { compilePart, PORT_KINDS, type PortKindName } from '../../core/ports/index.ts'
@@ -11,8 +12,8 @@ import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
-import { UnprocessableError } from '../errors.ts'
-import { fieldWords, groupBy, toCoreParts } from './catalogue.ts'
+import { MissingError, UnprocessableError } from '../errors.ts'
+import { fieldWords, groupBy, loadCatalogue, toCoreParts } from './catalogue.ts'
 
 export type PartInput = z.infer<typeof partInput>
 
@@ -272,4 +273,12 @@ export async function rebuildPortValues(store: Store, partId: string): Promise<v
     }),
   )
   for (let i = 0; i < rows.length; i += 100) await store.knex('portValue').insert(rows.slice(i, i + 100))
+}
+
+/** Two transmissions compared by what is measured inside them. @throws MissingError where one is not in the catalogue */
+export async function compareInside(store: Store, one: string, other: string): Promise<ReturnType<typeof sameInside>> {
+  const { parts } = await loadCatalogue(store, null)
+  const [a, b] = [parts.get(one), parts.get(other)]
+  if (!a || !b) throw new MissingError(`Part ${a ? other : one} is not in the catalogue any more.`)
+  return sameInside(a, b)
 }

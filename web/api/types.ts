@@ -1,9 +1,11 @@
+import type { JointHardware } from '../../core/fasteners/joint-hardware.ts'
 import type { NumberVerdict } from '../../core/identity/supersession.ts'
 import type { Code, Task, Verdict } from '../../core/joints/verdict.ts'
 import type { BuildTotals } from '../../core/money/budget.ts'
 import type { Range } from '../../core/money/range.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { Strip } from '../../core/pairing/strip.ts'
+import type { TorqueStep } from '../../core/pairing/torque-line.ts'
 import type { PlateDesign } from '../../core/patterns/plate.ts'
 import type { Dowel, Hole, Point } from '../../core/ports/field.ts'
 import type { Grade } from '../../core/quantity/grade.ts'
@@ -81,6 +83,7 @@ export interface JointClaimRow extends Versioned {
 }
 
 export interface JointDetail {
+  readonly hardware: JointHardware
   readonly answer: { readonly run: 'bare' | 'closed'; readonly code: Code; readonly evidence: Grade; readonly claim: JointClaimRow } | null
   readonly conflicts: readonly JointClaimRow[]
   readonly id: string
@@ -111,6 +114,7 @@ export interface PairingDetail {
   readonly chosen: readonly string[]
   readonly chosenNames: readonly string[]
   readonly notes: readonly string[]
+  readonly torqueLine: readonly TorqueStep[]
   readonly plate: PlateView | null
   readonly transfer: { readonly partId: string | null; readonly choices: readonly { readonly id: string; readonly name: string }[] }
   readonly coupling: readonly {

@@ -117,6 +117,7 @@ function actionsOf(build: string | undefined): Action[] {
     ...(build ? [{ words: 'Shop mode', detail: 'Big and plain, one line at a time', to: `/builds/${build}/shop` }] : []),
     ...(build ? [{ words: 'Recipient', detail: 'Measured on its drawings', to: `/builds/${build}/recipient` }] : []),
     ...(build ? [{ words: 'Measuring card', detail: 'To print, or on a phone', to: `/builds/${build}/recipient/card` }] : []),
+    ...(build ? [{ words: 'Loose gearbox', detail: 'Tried on the bench', to: `/builds/${build}/bench` }] : []),
     ...(build ? [{ words: 'Mating card', detail: 'To print or fill beside the floor', to: `/builds/${build}/mating` }] : []),
     { words: 'Start a build', detail: 'Two minutes', to: '/start' },
     { words: 'Builds', detail: 'Page', to: '/' },

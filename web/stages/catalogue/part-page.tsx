@@ -11,6 +11,7 @@ import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Folded, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/measure-dialog.tsx'
+import { SameInside } from './same-inside.tsx'
 
 /** A part whole: its measurements with all claims, numbers, supersessions, offers. */
 export function Component() {
@@ -79,6 +80,7 @@ function Detail({ part }: { part: PartDetail }) {
           <Identity part={part} />
           <Numbers part={part} />
           <Offers part={part} />
+          {part.kind === 'transmission' && <SameInside part={part.id} />}
         </div>
       </div>
       {measuring && (

@@ -48,6 +48,7 @@ function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (ans
     <>
       <PageHead title="Mating card" detail={card.pairing}>
         <Button onClick={() => window.print()}>Print</Button>
+        <ButtonLink to={`/builds/${build}/bench`}>Loose gearbox</ButtonLink>
         <ButtonLink to={`/builds/${build}/pairing`}>Pairing</ButtonLink>
       </PageHead>
       <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the build as it is given." />

@@ -26,6 +26,14 @@ export function Component() {
   const { build = '' } = useParams()
   const [most, setMost] = useState<number | undefined>(undefined)
   const pairings = usePairings(build, most)
+  const [params] = useSearchParams()
+  const [engine, transmission] = [params.get('engine'), params.get('transmission')]
+  // A link may name a pairing that is not among the most promising: then all are read.
+  const isShort = pairings.data !== undefined && pairings.data.items.length < pairings.data.of
+  const isMissing = engine !== null && isShort && !pairings.data!.items.some((row) => row.engineId === engine && row.transmissionId === transmission)
+  useEffect(() => {
+    if (isMissing) setMost(pairings.data!.of)
+  }, [isMissing, pairings.data])
   return (
     <Loaded of={pairings} what="the pairings">
       {({ items, of }) =>

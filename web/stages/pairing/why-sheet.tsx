@@ -8,7 +8,9 @@ import type { JointDetail, PairingDetail } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, Caution, GradeWord, SheetHead } from '../../components/ui.tsx'
 import { StackDrawing } from '../../drawing/stack.tsx'
+import { TorqueLine } from '../../drawing/torque-line.tsx'
 import { Cautions } from './cautions.tsx'
+import { Hardware } from './hardware.tsx'
 import { JointClaims } from './joint-claims.tsx'
 import { MeasureDialog } from './measure-dialog.tsx'
 import { PlateView } from './plate-view.tsx'
@@ -75,6 +77,8 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       {verdict.pieces.length > 0 && !asClosed && closedBy.length === 0 && <p>Nothing in the catalogue closes it: to be made, or add what you found under Catalogue.</p>}
       <Shown verdict={verdict} />
       {(joint.joint === 'propshaft' || joint.joint === 'drive-shafts') && <Shafts build={build} pairing={pairing} />}
+      {joint.joint === 'torque' && <TorqueLine steps={pairing.torqueLine} />}
+      <Hardware hardware={joint.hardware} />
       {joint.joint === 'block-face' && <PlateView pairing={pairing} />}
       <Cautions build={build} joint={joint.joint} cautions={verdict.cautions} />
       <p className="text-steel">Computed from what is known; not an engineering approval.</p>

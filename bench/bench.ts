@@ -2,12 +2,13 @@ import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { benchImport } from './import.ts'
 import { benchPairings } from './pairings.ts'
+import { benchPattern } from './pattern.ts'
 import { benchPeople } from './people.ts'
 import { type Row, saysOf } from './row.ts'
 import { benchSourcing } from './sourcing.ts'
 import { benchStart } from './start.ts'
 
-const BENCHES = { people: benchPeople, pairings: benchPairings, sourcing: benchSourcing, import: benchImport, start: benchStart }
+const BENCHES = { people: benchPeople, pairings: benchPairings, pattern: benchPattern, sourcing: benchSourcing, import: benchImport, start: benchStart }
 
 const only = process.argv.slice(2)
 const rows: Row[] = []

@@ -32,8 +32,8 @@ export const PATTERNS = {
       [173, 322],
     ],
     dowels: [
-      [180, 8],
-      [180, 190],
+      [180, 350],
+      [180, 204],
     ],
   },
   wickFirst: {

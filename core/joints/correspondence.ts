@@ -46,10 +46,17 @@ export function matchPatterns(a: readonly Hole[], b: readonly Hole[], dowelsA: r
   const starts = byDowels ? dowelPlacements(dowelsA, dowelsB) : boltPlacements(a, b)
   let best: PatternMatch | null = null
   for (const start of starts) {
+    if (!byDowels && best !== null && cannotBeat(a, b, start, best)) continue
     const match = evaluate(a, b, dowelsA, dowelsB, start, byDowels, axisMm)
     if (best === null || isBetter(match, best)) best = match
   }
   return best ?? evaluate(a, b, dowelsA, dowelsB, { turn: 0, x: 0, y: 0 }, byDowels, axisMm)
+}
+
+/** Without dowels no more bolts can meet than stand within reach at the start, and the turn stays the start's: what cannot win is not fitted. */
+function cannotBeat(a: readonly Hole[], b: readonly Hole[], start: Placement, best: PatternMatch): boolean {
+  const most = nearest(a, b, start, CAPTURE).length
+  return most < best.met.length || (most === best.met.length && Math.abs(degrees(start.turn)) > Math.abs(best.turnDeg) + 1e-6)
 }
 
 function isBetter(one: PatternMatch, other: PatternMatch): boolean {
@@ -76,20 +83,20 @@ function dowelPlacements(a: readonly Dowel[], b: readonly Dowel[]): Placement[] 
 
 /** Placements suggested by pairs of bolts with equal distances, refined over all holes they bring together; those with most meetings first. */
 function boltPlacements(a: readonly Hole[], b: readonly Hole[]): Placement[] {
-  const rough = new Map<string, { placement: Placement; count: number }>()
+  const rough = new Map<number, { placement: Placement; count: number }>()
   const consider = (placement: Placement): void => {
-    const key = `${Math.round(placement.turn * 500)},${Math.round(placement.x)},${Math.round(placement.y)}`
-    if (rough.has(key)) return
-    const pairs = nearest(a, b, placement, CAPTURE).map(([i, j]) => ({ a: a[i]!, b: b[j]!, play: 0 }))
-    rough.set(key, { placement: pairs.length > 1 ? leastSquares(pairs) : placement, count: pairs.length })
+    // Turn, x and y to a step each, in one number.
+    const key = (Math.round(placement.turn * 500) * KEY_STEP + Math.round(placement.x)) * KEY_STEP + Math.round(placement.y)
+    if (!rough.has(key)) rough.set(key, { placement, count: within(a, b, placement) })
   }
   consider({ turn: 0, x: 0, y: 0 })
+  const chordsB = b.map((one) => b.map((other) => Math.hypot(one.x - other.x, one.y - other.y)))
   for (let i = 0; i < a.length; i++)
     for (let j = i + 1; j < a.length; j++) {
       const chordA = Math.hypot(a[i]!.x - a[j]!.x, a[i]!.y - a[j]!.y)
       for (let k = 0; k < b.length; k++)
         for (let l = 0; l < b.length; l++) {
-          if (k === l || Math.abs(chordA - Math.hypot(b[k]!.x - b[l]!.x, b[k]!.y - b[l]!.y)) > CHORD) continue
+          if (k === l || Math.abs(chordA - chordsB[k]![l]!) > CHORD) continue
           consider(
             leastSquares([
               { a: a[i]!, b: b[k]!, play: 0 },
@@ -99,7 +106,30 @@ function boltPlacements(a: readonly Hole[], b: readonly Hole[]): Placement[] {
         }
     }
   const sorted = [...rough.values()].sort((p, q) => q.count - p.count || Math.abs(p.placement.turn) - Math.abs(q.placement.turn))
-  return sorted.slice(0, 24).map(({ placement }) => placement)
+  return sorted.slice(0, 24).map(({ placement }) => {
+    const pairs = nearest(a, b, placement, CAPTURE).map(([i, j]) => ({ a: a[i]!, b: b[j]!, play: 0 }))
+    return pairs.length > 1 ? leastSquares(pairs) : placement
+  })
+}
+
+const KEY_STEP = 100_003
+
+/** How many holes of a have one of b within reach: a count to order placements by, nothing allocated. */
+function within(a: readonly Hole[], b: readonly Hole[], { turn, x, y }: Placement): number {
+  const [c, s] = [Math.cos(turn), Math.sin(turn)]
+  let count = 0
+  for (let j = 0; j < b.length; j++) {
+    const bx = c * b[j]!.x - s * b[j]!.y + x
+    const by = s * b[j]!.x + c * b[j]!.y + y
+    for (let i = 0; i < a.length; i++) {
+      const [dx, dy] = [a[i]!.x - bx, a[i]!.y - by]
+      if (dx * dx + dy * dy <= CAPTURE * CAPTURE) {
+        count++
+        break
+      }
+    }
+  }
+  return count
 }
 
 /** Pairs each hole of a with the nearest hole of b within reach, each hole used once, nearest first. */

@@ -51,12 +51,12 @@ export function assemble(train: Train): Assembly {
   const plates: CompiledPart[] = []
   const spacers: CompiledPart[] = []
   let wheel: CompiledPart | undefined
-  const a = emptySide()
-  const b = emptySide()
+  const a = copyOf(sideOfEngine(train.engine))
+  const b = copyOf(sideOfGearbox(train.transmission, train.transfer ?? null, train.recipient))
   for (const part of coupling) {
     const index = indexOf(part)
     if (index.hasPlate) plates.push(part)
-    else place(part.kind === 'sump' ? a : b, index)
+    else placeOver(part.kind === 'sump' ? a : b, index)
     if (index.hasSpacer) spacers.push(part)
     if (wheel === undefined && WHEELS.has(part.kind)) wheel = part
   }
@@ -67,14 +67,8 @@ export function assemble(train: Train): Assembly {
   }
 
   const engine = indexOf(train.engine)
-  place(a, engine)
-  a.crankFlange = engine.crankFlange
   a.pilotBore = boreOf(engine, spacers, wheel)
   const box = indexOf(train.transmission)
-  place(b, box)
-  b.face = box.frontFace
-  if (train.transfer) behind(b, indexOf(train.transfer))
-  if (train.recipient) place(b, indexOf(train.recipient))
 
   // Without plates or spacers between, faces and flanges meet directly: one meeting serves every joint.
   const whole: readonly Meeting[] = [{ at: '', a, b }]
@@ -90,6 +84,46 @@ export function assemble(train: Train): Assembly {
 }
 
 const NO_MEETING: readonly Meeting[] = []
+
+const engineSides = new WeakMap<CompiledPart, Side>()
+const gearboxSides = new WeakMap<CompiledPart, { readonly transfer: CompiledPart | null; readonly recipient: CompiledPart | null; readonly side: Side }>()
+const copyOf = (side: Side): Side => ({ ...side })
+
+/** The engine's own side, put together once: many pairings begin with it. */
+function sideOfEngine(part: CompiledPart): Side {
+  let side = engineSides.get(part)
+  if (!side) {
+    side = emptySide()
+    const index = indexOf(part)
+    place(side, index)
+    side.crankFlange = index.crankFlange
+    engineSides.set(part, side)
+  }
+  return side
+}
+
+/** The gearbox's own side with what stands behind and around it, remembered for the vehicle last asked. */
+function sideOfGearbox(part: CompiledPart, transfer: CompiledPart | null, recipient: CompiledPart | null): Side {
+  const held = gearboxSides.get(part)
+  if (held && held.transfer === transfer && held.recipient === recipient) return held.side
+  const side = emptySide()
+  place(side, indexOf(part))
+  side.face = indexOf(part).frontFace
+  if (transfer) behind(side, indexOf(transfer))
+  if (recipient) place(side, indexOf(recipient))
+  gearboxSides.set(part, { transfer, recipient, side })
+  return side
+}
+
+/** Puts a coupling piece over what the train's own parts brought: it is the one in use. A stand-in only fills what nobody named. */
+function placeOver(side: Side, index: PartIndex): void {
+  const slots = side as unknown as Record<string, { readonly present: boolean; readonly part: string }>
+  for (let i = 0; i < index.placed.length; i++) {
+    const { slot, port } = index.placed[i]!
+    if (port.present || slots[slot]!.part === '?') slots[slot] = port
+  }
+  if (index.ratings.length > 0) side.ratings = side.ratings.length === 0 ? index.ratings : [...index.ratings, ...side.ratings]
+}
 
 /** Behind the gearbox stands the transfer case: its output is the train's, and its speedometer drive where it has one. */
 function behind(b: Side, transfer: PartIndex): void {

@@ -1,4 +1,4 @@
-import { exact, length, span, word } from './field.ts'
+import { length, span, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** One half of a shaft off the shelf: an end that fits something, and a bar or tube that joins its other half. */

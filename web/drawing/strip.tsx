@@ -18,7 +18,7 @@ export interface StripJoint {
 }
 
 /** Above and below the crank axis, or left and right of the centre line, mm. */
-const FRAME = { side: { top: -480, bottom: 400 }, plan: { top: -760, bottom: 760 } } as const
+const FRAME = { side: { top: -560, bottom: 400 }, plan: { top: -760, bottom: 760 } } as const
 const SCALE_MM = 70
 /** Drawn height, px. */
 const TALL_PX = 172
@@ -79,7 +79,7 @@ export function Strip({ strip, joints, selected, onSelect }: { strip: StripData;
         </Button>
       </span>
       <div className={open ? 'mx-auto' : 'px-4'} style={open ? { maxWidth: Math.max(720, (TALL_PX * width) / height) } : undefined}>
-        <div className="flex flex-wrap gap-0.5 pr-52 pt-1.5" style={open && view === 'side' ? { paddingLeft: `${(100 * Math.max(0, meet - 5 * SLOT_MM)) / width}%` } : undefined}>
+        <div className="flex flex-wrap gap-0.5 pl-2 pr-52 pt-1.5">
           {joints.map((joint) => (
             <button
               key={joint.joint}

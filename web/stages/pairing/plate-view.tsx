@@ -26,7 +26,12 @@ export function PlateView({ pairing }: { pairing: PairingDetail }) {
         {design.turnDeg === 0 ? '' : `, gearbox pattern turned ${design.turnDeg}°`}. {design.because}.
       </p>
       {design.turnDeg !== 0 && <p className="text-steel">What the turn moves: lever, starter, mount, oil level and breather.</p>}
-      {design.outside.length > 0 && <p className="text-steel">Past the other outline, or near its edge: {design.outside.join(', ')}.</p>}
+      {design.outside.length > 0 && (
+        <p className="text-steel">
+          Past the other outline, or near its edge: {design.outside.slice(0, 3).join(', ')}
+          {design.outside.length > 3 ? ` and ${design.outside.length - 3} more` : ''}.
+        </p>
+      )}
       {design.tasks.length > 0 && (
         <ul className="list-disc pl-5">
           {design.tasks.map((task) => (

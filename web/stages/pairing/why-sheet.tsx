@@ -6,7 +6,7 @@ import { printQuantity } from '../../../core/quantity/units.ts'
 import { useSettings } from '../../api/hooks.ts'
 import type { JointDetail, PairingDetail } from '../../api/types.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
-import { Button, Caution, GradeWord, SheetHead } from '../../components/ui.tsx'
+import { Button, Folded, GradeWord, SheetHead } from '../../components/ui.tsx'
 import { StackDrawing } from '../../drawing/stack.tsx'
 import { TorqueLine } from '../../drawing/torque-line.tsx'
 import { Cautions } from './cautions.tsx'
@@ -63,6 +63,7 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       )}
       <JointClaims joint={joint} pairing={pairing} />
       <Limits verdict={verdict} />
+      {(joint.joint === 'depth' || joint.joint === 'converter') && <Stacks verdict={verdict} />}
       {verdict.tasks.length > 0 && (
         <div>
           <h3 className="font-bold">Work</h3>
@@ -84,6 +85,24 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       <p className="text-steel">Computed from what is known; not an engineering approval.</p>
       {measuring && <MeasureDialog build={build} title={joint.title} verdict={verdict} onClose={() => setMeasuring(false)} />}
     </aside>
+  )
+}
+
+/** Every stack of lengths on one datum, to scale, with what it comes to in words. */
+function Stacks({ verdict }: { verdict: Verdict }) {
+  const stacks = verdict.limits.filter((limit) => limit.value !== null && limit.terms.length > 1)
+  if (stacks.length === 0) return null
+  return (
+    <Folded words={`Draw the ${stacks.length} stacks to scale`}>
+      {stacks.map((limit, index) => (
+        <figure key={index} className="mb-3">
+          <figcaption>
+            <b>{limit.label}</b>: {limit.words.charAt(0).toLowerCase() + limit.words.slice(1)}
+          </figcaption>
+          <StackDrawing limit={limit} />
+        </figure>
+      ))}
+    </Folded>
   )
 }
 

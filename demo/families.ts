@@ -164,7 +164,7 @@ export function transferCases(doc: DocumentWriter): void {
     doc.port(id, 'face', 'front', { ...drilled(pattern), mayTurn: true }, { looks: 'forward' })
     doc.port(id, 'transfer-input', 'main', { splines: 30, majorMm: 38.2, depthMm: 74, mostMm: 82 })
     doc.port(id, 'transfer', 'main', { frontSide: side, frontTurns: 'as the rear', frontRatio: 1, low: 2.6, shift: 'lever' })
-    doc.port(id, 'ratings', 'torque', { torqueNm: 3400, reference: 'output', basis: 'peak' })
+    doc.port(id, 'ratings', 'torque', { torqueNm: 5400, reference: 'transfer output', basis: 'peak' })
     if (rest.isMeasured === false) return
     doc.port(id, 'output', 'main', { type: 'flange', circleMm: 80, alongMm: 320, belowMm: 18, rightMm: 0 }, { grade: 'measured', by: 'Bram', method: 'rule' })
     doc.port(id, 'speed-drive', 'main', { type: 'cable', perTurn: 0.26 })

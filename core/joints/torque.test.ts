@@ -3,8 +3,10 @@ import { checkJoint } from './index.ts'
 import { context, trainPorts } from './samples.property.ts'
 import { torque } from './torque.ts'
 
+/** The agreeing train without its transfer case. */
+const rearDrive = (changes: Parameters<typeof trainPorts>[0]) => trainPorts(changes, 0).filter((port) => port.kind !== 'transfer')
 const check = (ratings: Record<string, unknown>, rest: Parameters<typeof trainPorts>[0] = {}, use?: 'road' | 'towing') =>
-  checkJoint(torque, trainPorts({ ...rest, ratings: { speedRpm: undefined, ...ratings } }, 0), [], context({ use }))!
+  checkJoint(torque, rearDrive({ ...rest, ratings: { speedRpm: undefined, ...ratings } }), [], context({ use }))!
 const margin = (verdict: ReturnType<typeof check>): number => verdict.limits[0]!.margin!
 
 test('nominal at the engine: the margin is the difference', () => {
@@ -48,4 +50,15 @@ test.each([
 test('a rating known only to ± that straddles is unmeasured', () => {
   const verdict = checkJoint(torque, trainPorts({ ratings: { torqueNm: 119, speedRpm: undefined } }, 3), [], context())!
   expect(verdict.code).toBe('unmeasured')
+})
+
+test('behind a transfer case in low range torque grows by its ratio; the gearbox output does not see it', () => {
+  // A light engine, so that the tyres cap nothing.
+  const changes = (reference: string) => ({ 'engine-output': { peakTorqueNm: 20 }, ratings: { reference, basis: 'nominal', torqueNm: 900, speedRpm: undefined } })
+  const spare = (reference: string, isFour: boolean): number =>
+    checkJoint(torque, isFour ? trainPorts(changes(reference), 0) : rearDrive(changes(reference)), [], context())!.limits.find((limit) => limit.id === 'torque')!.value!
+  expect(spare('output', true)).toBeCloseTo(spare('output', false))
+  expect(spare('transfer output', true)).toBeCloseTo(900 / (3.9 * 2.5) - 20)
+  expect(spare('axle', true)).toBeCloseTo(900 / (3.9 * 2.5 * 4.11) - 20)
+  expect(spare('axle', false)).toBeCloseTo(900 / (3.9 * 4.11) - 20)
 })

@@ -35,7 +35,7 @@ export const torque: Joint = {
   title: 'Torque',
   place: 'coupling',
   decides: 'Engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox; redline against speed ratings.',
-  sometimes: ['engine-output.redlineRpm', 'ratings.speedRpm', 'ratios.type', 'ratios.stall', 'ratios.gears', 'ratios.finalDrive', 'axle.ratio'],
+  sometimes: ['transfer.low', 'engine-output.redlineRpm', 'ratings.speedRpm', 'ratios.type', 'ratios.stall', 'ratios.gears', 'ratios.finalDrive', 'axle.ratio'],
   applies: () => true,
   check(a, b, ctx, sheet) {
     let stated = false
@@ -101,6 +101,8 @@ function ratioTo(b: Side, reference: string | null, sheet: Pick<Sheet, 'uses'>):
   sheet.uses(b.ratios.gears)
   ratio *= lowest(b.ratios.gears.v)
   if (reference === 'output') return ratio
+  ratio *= lowOf(b, sheet)
+  if (reference === 'transfer output') return ratio
   const final = b.ratios.finalDrive.claim !== null ? b.ratios.finalDrive : b.axle.ratio
   sheet.uses(final)
   return ratio * final.v
@@ -108,11 +110,19 @@ function ratioTo(b: Side, reference: string | null, sheet: Pick<Sheet, 'uses'>):
 
 /** Torque the tyres can hold, at the output or the axle shafts; Infinity where it does not cap or is not known. */
 function gripAt(b: Side, reference: string | null, ctx: JointContext): number {
-  if (reference !== 'output' && reference !== 'axle') return Infinity
+  if (reference !== 'output' && reference !== 'transfer output' && reference !== 'axle') return Infinity
   const radiusM = loadedRadius(b.tyre.marking.v, ctx.tolerances.rollingFactor) / 1000
   const wheel = ctx.tolerances.friction * b.axle.ladenKg.v * GRAVITY * radiusM
-  const grip = reference === 'axle' ? wheel : wheel / b.axle.ratio.v
+  const low = reference === 'output' ? lowOf(b, UNREAD) : 1
+  const grip = reference === 'axle' ? wheel : wheel / b.axle.ratio.v / low
   return Number.isNaN(grip) ? Infinity : grip
+}
+
+/** Low ratio of the transfer case; 1 without one. */
+function lowOf(b: Side, sheet: Pick<Sheet, 'uses'>): number {
+  if (b.transfer.part === '?') return 1
+  sheet.uses(b.transfer.low)
+  return b.transfer.low.v
 }
 
 function lowest(gears: readonly number[] | null): number {

@@ -12,17 +12,19 @@ export interface TorqueStep {
   readonly ratingNm: number | null
 }
 
-const REFERENCES = ['engine', 'input shaft', 'output', 'axle'] as const
+const REFERENCES = ['engine', 'input shaft', 'output', 'transfer output', 'axle'] as const
 const WORDS: Readonly<Record<(typeof REFERENCES)[number], string>> = {
   engine: 'Engine, clutch',
   'input shaft': 'Gearbox input',
-  output: 'Gearbox output, propshaft',
+  output: 'Gearbox output',
+  'transfer output': 'Transfer case, low range',
   axle: 'Axle shafts, tyres',
 }
 
 /** Torque part by part with the ratings stated at each place: the same figures joint 10 judges by. */
 export function torqueLine(a: Side, b: Side, ctx: JointContext): TorqueStep[] {
-  return REFERENCES.map((reference) => {
+  const places = REFERENCES.filter((reference) => reference !== 'transfer output' || b.transfer.part !== '?')
+  return places.map((reference) => {
     const at = b.ratings.filter((rating) => rating.reference.v === reference || (reference === 'input shaft' && rating.reference.v === 'turbine'))
     // The rating with least to spare is the one drawn, with the demand it is judged against.
     const [worst] = at

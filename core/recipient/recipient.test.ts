@@ -23,7 +23,7 @@ test('every view and every place has something to measure, and no field stands o
 })
 
 const unknown = Number.NaN
-const none = { length: unknown, width: unknown, height: unknown }
+const none = { length: unknown, width: unknown, height: unknown, booster: unknown, column: unknown, tunnel: unknown }
 
 // Design notes: tunnel 254 mm against a gearbox of 279 mm: the train goes down, or the body up, 25 mm; with 20 mm kept for movement, 45.
 test('a gearbox taller than its tunnel: how far the train must drop', () => {
@@ -46,8 +46,11 @@ test('bay: length and width spare, width on each side', () => {
   const { rooms } = roomOf(
     { bell: unknown, lever: unknown, tail: unknown, case: unknown },
     { bell: unknown, lever: unknown, tail: unknown, case: unknown },
-    { length: 700, width: 640, height: 500 },
+    { ...none, length: 700, width: 640, height: 500, booster: 295, tunnel: 420 },
     { length: 540, width: 560, height: 615 },
+    360,
   )
+  const spare = (id: string) => rooms.find((room) => room.id === id)!.spareMm
+  expect([spare('booster'), spare('column'), spare('tunnel-width')]).toEqual([15, null, 30])
   expect(rooms.filter((room) => room.id.startsWith('bay')).map((room) => room.spareMm)).toEqual([160, 40, 90])
 })

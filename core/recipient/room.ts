@@ -1,6 +1,8 @@
 /** What is kept beside what moves in the tunnel, mm: 20 wanted, 15 at the least (common practice, no published source). */
 export const TUNNEL_WANTED_MM = 20
 export const TUNNEL_LEAST_MM = 15
+/** What is kept to what gets hot, mm (common practice, no published source). */
+const HOT_MM = 25
 
 /** One way the vehicle has room for the train, or not. */
 export interface Room {
@@ -21,8 +23,9 @@ export type Stations = Readonly<Record<'bell' | 'lever' | 'tail' | 'case', numbe
 export function roomOf(
   tunnel: Stations,
   gearbox: Stations,
-  bay: { readonly length: number; readonly width: number; readonly height: number },
+  bay: { readonly length: number; readonly width: number; readonly height: number; readonly booster: number; readonly column: number; readonly tunnel: number },
   engine: { readonly length: number; readonly width: number; readonly height: number },
+  gearboxWidth = Number.NaN,
 ): { readonly rooms: Room[]; readonly dropMm: number | null } {
   const spare = (has: number, wants: number): number | null => (Number.isFinite(has - wants) ? has - wants : null)
   const rooms: Room[] = (['bell', 'lever', 'tail', 'case'] as const).map((station) => ({
@@ -36,6 +39,9 @@ export function roomOf(
   rooms.push(
     { id: 'bay-length', words: 'Bay, along, radiator to firewall', spareMm: spare(bay.length, engine.length), wantedMm: 60 },
     { id: 'bay-width', words: 'Bay, across, each side', spareMm: half(spare(bay.width, engine.width)), wantedMm: TUNNEL_WANTED_MM },
+    { id: 'booster', words: 'Brake booster beside the heads', spareMm: spare(bay.booster, engine.width / 2), wantedMm: TUNNEL_WANTED_MM },
+    { id: 'column', words: 'Steering shaft beside the engine', spareMm: spare(bay.column, engine.width / 2), wantedMm: HOT_MM },
+    { id: 'tunnel-width', words: 'Tunnel beside the gearbox, each side', spareMm: half(spare(bay.tunnel, gearboxWidth)), wantedMm: TUNNEL_WANTED_MM },
     // The crank stands about a third up an engine: its height over the crank is not measured, so two thirds stand for it.
     { id: 'bay-height', words: 'Bonnet over the engine, by two thirds of its height', spareMm: spare(bay.height, (engine.height * 2) / 3), wantedMm: TUNNEL_WANTED_MM },
   )

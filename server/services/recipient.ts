@@ -26,7 +26,7 @@ export async function recipientView(store: Store, buildId: string) {
   )
   const train = plan.run?.train
   const vehicle = plan.view.catalogue.parts.get(recipientId)
-  const { rooms, dropMm } = roomOf(stations(vehicle), stations(train?.transmission), bayOf(vehicle), sizeOf(train?.engine))
+  const { rooms, dropMm } = roomOf(stations(vehicle), stations(train?.transmission), bayOf(vehicle), sizeOf(train?.engine), sizeOf(train?.transmission).width)
   const sheets = await store.list('buildSheet', { buildId })
   const answersOf = (kind: string) => (sheets.find((row) => row.kind === kind)?.answers ?? {}) as SheetAnswers
   return {
@@ -44,8 +44,8 @@ function stations(part: CompiledPart | null | undefined) {
   return { bell: bellMm.v, lever: leverMm.v, tail: tailMm.v, case: caseMm.v }
 }
 function bayOf(part: CompiledPart | undefined) {
-  const { lengthMm, widthMm, heightMm } = portOf(part, 'bay')
-  return { length: lengthMm.v, width: widthMm.v, height: heightMm.v }
+  const { lengthMm, widthMm, heightMm, boosterMm, columnMm } = portOf(part, 'bay')
+  return { length: lengthMm.v, width: widthMm.v, height: heightMm.v, booster: boosterMm.v, column: columnMm.v, tunnel: portOf(part, 'tunnel').widthMm.v }
 }
 function sizeOf(part: CompiledPart | undefined) {
   const { lengthMm, widthMm, heightMm } = portOf(part, 'outline')

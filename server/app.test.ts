@@ -1,4 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { JOINTS } from '../core/joints/index.ts'
+import { AGREEING } from '../core/joints/samples.property.ts'
 import { createApp } from './app.ts'
 import { type Database, openDatabase } from './database/connection.ts'
 import { demoDatabase } from './database/demo.seed.ts'
@@ -219,4 +221,30 @@ test('the parts list as CSV is quoted, and no cell runs as a formula', async () 
   const text = await (await app.request('/api/builds/lantern/parts.csv')).text()
   expect(text.split('\r\n')[0]).toBe('place,line,quantity,level,state,waitsFor,source,from,number,numberSays,evidence,cost,currency,why')
   expect(text).toContain(`"'=HYPERLINK(""x"")"`)
+})
+
+test.each(JOINTS.map((joint) => [joint.id, joint] as const))('POST /check/joint takes every port kind and judges %s as the core does', async (id, joint) => {
+  const base = id === 'drive-shafts' ? { ...AGREEING, ratios: { ...AGREEING.ratios, finalDrive: 3.9 } } : AGREEING
+  const automatic = id === 'converter' || id === 'load-signal'
+  const kinds = Object.entries(automatic ? { ...base, ratios: { ...base.ratios, type: 'automatic', stall: 2.1 } } : base)
+  const faces = ['rearward', 'forward'].map((looks) => ({
+    kind: 'face',
+    slot: looks,
+    looks,
+    fields: { family: { value: 'sixth', grade: 'maker' }, dowels: { value: [{ x: 90, y: 0, d: 12, process: 'reamed' }], grade: 'maker' } },
+  }))
+  const ports = [
+    ...kinds.map(([kind, values]) => ({
+      kind,
+      slot: kind === 'pilot-bore' ? 'crank' : 'main',
+      fields: Object.fromEntries(Object.entries(values).map(([field, value]) => [field, { value, plusMinus: 0.02, grade: 'measured' }])),
+    })),
+    ...faces,
+  ]
+  const [a, b] = [ports.filter((_, i) => i % 2 === 0), ports.filter((_, i) => i % 2 === 1)]
+  const { status, body } = await call('POST', '/check/joint', { joint: id, a, b })
+  expect([status, body.applies]).toEqual([200, true])
+  const again = await call('POST', '/check/joint', { joint: joint.number, a: b, b: a })
+  expect(again.body.verdict.code).toBe(body.verdict.code)
+  expect([id, body.verdict.code]).toEqual([id, 'fits'])
 })

@@ -8,23 +8,31 @@ import { ensureChromium } from './chromium.mjs'
 import { ensureBuilt, ensureInstalled } from './run.mjs'
 
 const VIEWS = [
-  ['builds', '/'],
-  ['brief', '/builds/lantern/brief'],
+  ['brief', '/builds/alder/brief'],
+  ['recipient', '/builds/lantern/recipient', (page) => page.getByLabel('Joint centre behind the engine mounts').focus()],
+  ['measuring-card', '/builds/alder/recipient/card', undefined, 390],
   ['pairing', '/builds/lantern/pairing'],
   ['why-sheet', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth'],
+  [
+    'plate',
+    '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=block-face',
+    (page) => page.getByRole('region', { name: 'Both patterns' }).evaluate((one) => one.scrollIntoView()),
+  ],
+  [
+    'propshaft',
+    '/builds/lantern/pairing?engine=wick-2&transmission=kessarn-5&joint=propshaft',
+    (page) => page.getByRole('button', { name: 'Propshaft wanted over the one at hand' }).click(),
+  ],
+  ['trace', '/catalogue/parts/trivet-1/trace', traced],
   ['parts', '/builds/lantern/parts'],
   ['sourcing', '/builds/lantern/sourcing'],
   ['budget', '/builds/lantern/budget'],
-  ['catalogue', '/catalogue?kind=engine'],
   ['part', '/catalogue/parts/wick-2'],
   ['pattern', '/catalogue/parts/quill-late/pattern', distances],
-  ['settings', '/settings'],
   ['start', '/start', startTyped],
   ['first-answer', '/builds/lantern/first'],
   ['donors', '/builds/lantern/donors'],
   ['donor-sheet', '/builds/lantern/donors/donor-1/sheet'],
-  ['conflict', '/builds/lantern/brief', clash],
-  ['history', '/builds/lantern/brief', (page) => page.getByRole('button', { name: 'History' }).click()],
   ['late-bench', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth', (page) => page.getByRole('button', { name: 'Late bench' }).click()],
   ['shop-mode', '/builds/lantern/shop'],
 ]
@@ -34,6 +42,48 @@ async function distances(page) {
   await page.getByLabel('Distances, a line each').fill('1 2 206.4\n2 3 214.1\n3 4 198.7\n4 1 207.9\n1 3 291.3\n2 4 293.6\n1 axis 148.2\n2 axis 145.6\n3 axis 143.8')
   await page.getByRole('button', { name: 'Work out the pattern' }).click()
   await page.getByRole('region', { name: 'What was read' }).waitFor()
+}
+
+/** A drawn face of five holes traced with its bar and three more distances. */
+async function traced(page) {
+  const holes = [
+    [150, 30],
+    [40, 140],
+    [-120, 100],
+    [-130, -80],
+    [70, -120],
+  ]
+  const at = (x, y) => ({ x: 500 + 2 * x, y: 400 - 2 * y })
+  const picture = await page.evaluate((face) => {
+    const canvas = Object.assign(document.createElement('canvas'), { width: 1000, height: 800 })
+    const pen = canvas.getContext('2d')
+    pen.fillStyle = '#c9c5bb'
+    pen.fillRect(0, 0, 1000, 800)
+    pen.fillStyle = '#8d8a83'
+    pen.beginPath()
+    for (const [x, y] of face) pen.lineTo(500 + 2.35 * x, 400 - 2.35 * y)
+    pen.fill()
+    pen.fillStyle = '#2b2b29'
+    for (const [x, y, r] of [...face.map(([x, y]) => [x, y, 12]), [0, 0, 60]]) {
+      pen.beginPath()
+      pen.arc(500 + 2 * x, 400 - 2 * y, r, 0, 7)
+      pen.fill()
+    }
+    pen.fillRect(400, 760, 200, 6)
+    return canvas.toDataURL('image/png').split(',')[1]
+  }, holes)
+  const across = (i, j) => ({ from: at(...holes[i]), to: at(...holes[j]), typed: `${Math.hypot(holes[i][0] - holes[j][0], holes[i][1] - holes[j][1]).toFixed(1)} mm` })
+  const marks = {
+    axis: at(0, 0),
+    holes: holes.map(([x, y]) => ({ centre: at(x, y), edge: at(x + 6, y) })),
+    dowels: [],
+    known: [{ from: at(-50, -181), to: at(50, -181), typed: '100 mm' }, across(0, 2), across(1, 3), across(2, 4)],
+    view: 'looking at the face',
+  }
+  await page.evaluate((held) => localStorage.setItem('trace:trivet-1/face/rear', JSON.stringify(held)), marks)
+  await page.reload()
+  await page.getByLabel('Picture of the face').setInputFiles({ name: 'face.png', mimeType: 'image/png', buffer: Buffer.from(picture, 'base64') })
+  await page.getByRole('region', { name: 'What was traced' }).waitFor()
 }
 
 async function startTyped(page) {
@@ -49,18 +99,6 @@ async function startTyped(page) {
     ['papers and the engine number', 'No'],
   ])
     await page.locator('fieldset').filter({ hasText: question }).getByText(answer, { exact: true }).click()
-}
-
-/** Two people at one field: what is typed here, and what Bram saved meanwhile. */
-async function clash(page) {
-  await page.getByLabel('Like-for-like repair').fill('3100.00')
-  const { build } = await (await fetch(`${base}/api/builds/lantern`)).json()
-  await fetch(`${base}/api/builds/lantern`, {
-    method: 'PATCH',
-    headers: { 'content-type': 'application/json', 'x-junket-person': 'person-bram' },
-    body: JSON.stringify({ version: build.version, likeForLikeMinor: 320000, contingency: 0.25 }),
-  })
-  await page.getByRole('alert', { name: 'Changed by two people' }).waitFor()
 }
 
 ensureInstalled()
@@ -93,7 +131,8 @@ try {
   const job = await (await fetch(`${base}/api/builds/lantern/sourcing`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' })).json()
   for (let state = job; state.status === 'running'; state = await (await fetch(`${base}/api/jobs/${job.id}`)).json()) await new Promise((done) => setTimeout(done, 200))
   await page.goto(`${base}/builds/lantern/pairing`)
-  for (const [name, path, then] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
+  for (const [name, path, then, width] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
+    await page.setViewportSize({ width: width ?? Number(process.env.WIDTH ?? 1280), height: 800 })
     await page.goto(base + path)
     await page.waitForFunction(() => {
       const main = document.querySelector('main')

@@ -6,9 +6,6 @@ import type { Grade } from '../../core/quantity/grade.ts'
 import { JointShape } from '../components/joint-shape.tsx'
 import { Button } from '../components/ui.tsx'
 
-/** Width of one joint shape's place above the drawing, in drawing mm. */
-const SLOT_MM = 90
-
 export interface StripJoint {
   readonly joint: string
   readonly short: string
@@ -57,7 +54,6 @@ export function Strip({ strip, joints, selected, onSelect }: { strip: StripData;
   const width = drawing.toMm + 60
   const height = bottom - top + SCALE_MM
   const place = selected === null ? undefined : drawing.joints[selected]
-  const meet = drawing.joints['block-face']![0]
   const known = drawing.shapes.filter((shape) => shape.tone === 'part' && !shape.known).map((shape) => shape.id)
   return (
     <section aria-label="Strip, to scale" className="relative border-b border-line bg-ground print:hidden">

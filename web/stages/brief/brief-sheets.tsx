@@ -8,6 +8,7 @@ import { api } from '../../api/client.ts'
 import { act, refresh, saveBuild } from '../../api/hooks.ts'
 import type { Build, BuildHeader } from '../../api/types.ts'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
+import { SheetSteps } from '../../components/sheet-steps.tsx'
 import { Folded, Money } from '../../components/ui.tsx'
 
 export interface BriefView {
@@ -103,18 +104,7 @@ export function MustWork({ build }: { build: Build }) {
 export function BriefQuestions({ build }: { build: string }) {
   const brief = useBrief(build)
   const sheet = useBuildSheet(build, 'brief', () => brief.mutate())
-  return (
-    <>
-      {BRIEF_STEPS.map((step) => (
-        <section key={step.id} className="mb-5">
-          <h2 className="border-b border-ink pb-1 font-bold">{step.title}</h2>
-          {step.questions.map((question) => (
-            <SheetQuestionRow key={question.id} question={question} value={sheet.answers[question.id]?.value ?? ''} onSay={(value) => sheet.say(question.id, value)} />
-          ))}
-        </section>
-      ))}
-    </>
-  )
+  return <SheetSteps steps={BRIEF_STEPS} answers={sheet.answers} onSay={sheet.say} />
 }
 
 /** The law and the papers: who said what, when, on which paper. */

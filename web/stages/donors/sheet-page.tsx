@@ -6,7 +6,8 @@ import { useAnswerQueue } from '../../api/answer-queue.ts'
 import { usePerson } from '../../api/person.ts'
 import { QueueState } from '../../components/queue-state.tsx'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
-import { Button, ButtonLink, Caution, Loaded, PageHead } from '../../components/ui.tsx'
+import { SheetSteps } from '../../components/sheet-steps.tsx'
+import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 
 interface Sheet {
   readonly donor: { readonly id: string; readonly name: string; readonly place: string | null }
@@ -40,17 +41,7 @@ function Fill({ build, sheet, onKept }: { build: string; sheet: Sheet; onKept: (
       </PageHead>
       <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the donor as it is given." />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
-        {SHEET_STEPS.map((step) => (
-          <section key={step.id} className="mb-5">
-            <h2 className="border-b border-ink pb-1 font-bold">{step.title}</h2>
-            {step.cautions.map((caution) => (
-              <Caution key={caution}>{caution}</Caution>
-            ))}
-            {step.questions.map((question) => (
-              <SheetQuestionRow key={question.id} question={question} value={answers[question.id]?.value ?? ''} onSay={(value) => say(question.id, value)} />
-            ))}
-          </section>
-        ))}
+        <SheetSteps steps={SHEET_STEPS} answers={answers} onSay={say} />
         <section className="mb-5">
           <h2 className="border-b border-ink pb-1 font-bold">Complete, for this pairing</h2>
           {sheet.pieces.length === 0 && <p className="py-1 text-steel">Choose a pairing, and what it needs from a donor stands here.</p>}

@@ -3,8 +3,8 @@ import { BENCH_STEPS } from '../../../core/brief/bench-check.ts'
 import { risksIn } from '../../../core/sheets/sheet.ts'
 import { useBuildSheet } from '../../api/build-sheet.ts'
 import { QueueState } from '../../components/queue-state.tsx'
-import { SheetQuestionRow } from '../../components/sheet-question.tsx'
-import { Button, ButtonLink, Caution, PageHead } from '../../components/ui.tsx'
+import { SheetSteps } from '../../components/sheet-steps.tsx'
+import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
 
 /** A loose gearbox on the bench: each gear, each shaft, and what a no puts at risk. */
 export function Component() {
@@ -19,17 +19,7 @@ export function Component() {
       </PageHead>
       <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the build as it is given." />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
-        {BENCH_STEPS.map((step) => (
-          <section key={step.id} className="mb-5">
-            <h2 className="border-b border-ink pb-1 font-bold">{step.title}</h2>
-            {step.cautions.map((caution) => (
-              <Caution key={caution}>{caution}</Caution>
-            ))}
-            {step.questions.map((question) => (
-              <SheetQuestionRow key={question.id} question={question} value={answers[question.id]?.value ?? ''} onSay={(value) => say(question.id, value)} />
-            ))}
-          </section>
-        ))}
+        <SheetSteps steps={BENCH_STEPS} answers={answers} onSay={say} />
         {risks.length === 0 ? (
           <p className="text-steel">Nothing at risk by what was found so far.</p>
         ) : (

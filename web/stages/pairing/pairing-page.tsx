@@ -105,7 +105,7 @@ function Pairings({ build, items, of, onMore }: { build: string; items: readonly
         </PageHead>
         <div className="min-h-0 overflow-auto">
           <table ref={table} className="w-full">
-            <thead>
+            <thead className="sticky top-0 z-10 bg-paper">
               <tr className="border-b border-ink align-bottom">
                 <th className="sticky left-0 bg-paper py-1.5 pl-4">
                   Engine

@@ -12,6 +12,7 @@ const OF_A_BUILD = [
   '/builds/lantern/pairing?joint=propshaft',
   '/builds/lantern/pairing?joint=block-face',
   '/builds/lantern/mating',
+  '/builds/lantern/bench',
   '/builds/lantern/parts',
   '/builds/lantern/sourcing',
   '/builds/lantern/budget',
@@ -40,6 +41,8 @@ for (const [words, paths] of [
   ['outside a build', OUTSIDE],
 ] as const)
   test(`axe finds nothing serious on any screen ${words} in either theme, and nothing is cut off at 800 px`, async ({ page, demo }) => {
+    // Every screen twice by axe: minutes on a busy machine.
+    test.setTimeout(600_000)
     const job = await (await page.request.post(`${demo.url}/api/builds/lantern/sourcing`, { data: {} })).json()
     await expect.poll(async () => (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status, { timeout: 120_000 }).toBe('done')
     for (const path of paths) {

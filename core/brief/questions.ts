@@ -1,5 +1,5 @@
+import { BENCH_STEPS } from '../mating/bench-check.ts'
 import { figure, free, type SheetQuestion, type SheetStep } from '../sheets/sheet.ts'
-import { BENCH_STEPS } from './bench-check.ts'
 
 const choice = (id: string, words: string, choices: readonly string[]): SheetQuestion => ({ id, words, type: 'choice', choices })
 const date = (id: string, words: string): SheetQuestion => ({ id, words, type: 'date' })

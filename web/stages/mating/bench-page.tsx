@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { BENCH_STEPS } from '../../../core/brief/bench-check.ts'
+import { BENCH_STEPS } from '../../../core/mating/bench-check.ts'
 import { risksIn } from '../../../core/sheets/sheet.ts'
 import { useBuildSheet } from '../../api/build-sheet.ts'
 import { QueueState } from '../../components/queue-state.tsx'

@@ -9,8 +9,6 @@ const OF_A_BUILD = [
   '/builds/lantern/donors/donor-1/sheet',
   '/builds/lantern/shop',
   '/builds/lantern/pairing?joint=depth',
-  '/builds/lantern/pairing?joint=propshaft',
-  '/builds/lantern/pairing?joint=block-face',
   '/builds/lantern/mating',
   '/builds/lantern/bench',
   '/builds/lantern/parts',

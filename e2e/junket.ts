@@ -78,9 +78,9 @@ export async function settled(page: Page): Promise<void> {
   await page.evaluate(() => document.fonts.ready)
 }
 
-/** Nothing serious by axe on the page as it stands. */
-export async function expectAccessible(page: Page, rules?: string[]): Promise<void> {
-  const axe = new AxeBuilder({ page })
+/** Nothing serious by axe on the page as it stands, or within one part of it. */
+export async function expectAccessible(page: Page, rules?: string[], within?: string): Promise<void> {
+  const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
   expect(

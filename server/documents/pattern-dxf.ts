@@ -9,13 +9,15 @@ export interface PatternFace {
   readonly holes: readonly Hole[]
   readonly dowels: readonly Dowel[]
   readonly outline: readonly Point[]
+  /** Bore or spigot on the axis, where the plate carries one. */
+  readonly registerMm?: number
 }
 
 const SCALE_MM = 100
 const CROSS_MM = 10
 
 /**
- * Writes faces as DXF in millimetres: each face's holes, tapped holes, dowels and outline on layers named for what they
+ * Writes faces as DXF in millimetres: each face's holes, tapped holes, dowels, register and outline on layers named for what they
  * are, the axis as a cross, and a line of 100 mm to check the scale by. What a hole is stands in its layer's name, so
  * that the file comes back to the same pattern.
  */
@@ -37,6 +39,10 @@ export function patternToDxf(faces: readonly PatternFace[]): string {
     for (const dowel of face.dowels) {
       on(layerOf(face.name, 'DOWELS', [dowel.pin ? 'pin' : '', dowel.process ?? '']))
       dxf.addCircle(point3d(dowel.x, dowel.y), dowel.d / 2)
+    }
+    if (face.registerMm) {
+      on(layerOf(face.name, 'REGISTER', []))
+      dxf.addCircle(point3d(0, 0), face.registerMm / 2)
     }
     if (face.outline.length > 0) {
       on(layerOf(face.name, 'OUTLINE', []))
@@ -87,7 +93,7 @@ export function patternFromDxf(text: string): PatternFace[] {
     throw new DxfError(`The file cannot be read as DXF: ${(error as Error).message}. Save it as ASCII DXF.`)
   }
   const scale = UNIT_MM[Number(read?.header?.$INSUNITS ?? 4)] ?? 1
-  const faces = new Map<string, { holes: Hole[]; dowels: Dowel[]; outlines: Point[][] }>()
+  const faces = new Map<string, { holes: Hole[]; dowels: Dowel[]; outlines: Point[][]; registerMm?: number }>()
   for (const entity of read?.entities ?? []) {
     const [face = '', what = '', ...marks] = entity.layer.split('$').map((part) => ESCAPES.reduce((name, [from, to]) => name.replaceAll(to, from), part))
     const name = what === '' ? 'Face' : face
@@ -95,7 +101,8 @@ export function patternFromDxf(text: string): PatternFace[] {
     if (entity.type === 'CIRCLE' && entity.center && entity.radius) {
       const process = PROCESSES.find((one) => marks.includes(one))
       const place = { x: tidy(entity.center.x * scale), y: tidy(entity.center.y * scale), d: tidy(entity.radius * 2 * scale), ...(process ? { process } : {}) }
-      if (what === 'DOWELS' || (what === '' && /dowel/i.test(entity.layer))) held.dowels.push({ ...place, ...(marks.includes('pin') ? { pin: true } : {}) })
+      if (what === 'REGISTER') held.registerMm = place.d
+      else if (what === 'DOWELS' || (what === '' && /dowel/i.test(entity.layer))) held.dowels.push({ ...place, ...(marks.includes('pin') ? { pin: true } : {}) })
       else {
         const thread = marks.find((mark) => mark.startsWith('thread '))?.slice('thread '.length)
         held.holes.push({ ...place, ...(thread ? { thread } : {}), ...(marks.includes('optional') ? { optional: true } : {}) })
@@ -106,7 +113,13 @@ export function patternFromDxf(text: string): PatternFace[] {
   }
   const found = [...faces].filter(([, { holes, dowels }]) => holes.length + dowels.length > 0)
   if (found.length === 0) throw new DxfError('The file holds no circles: holes are read from circles. Check that they are not drawn as arcs or blocks.')
-  return found.map(([name, { holes, dowels, outlines }]) => ({ name, holes, dowels, outline: outlines.sort((p, q) => q.length - p.length)[0] ?? [] }))
+  return found.map(([name, { holes, dowels, outlines, registerMm }]) => ({
+    name,
+    holes,
+    dowels,
+    outline: outlines.sort((p, q) => q.length - p.length)[0] ?? [],
+    ...(registerMm === undefined ? {} : { registerMm }),
+  }))
 }
 
 /** Drawing units of the format, in mm. */

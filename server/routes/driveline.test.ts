@@ -34,7 +34,7 @@ test('a plate goes out with both patterns on named layers, and comes back the sa
   expect(faces.map((face) => face.name).sort()).toEqual(['engine', 'gearbox'])
   const engine = faces.find((face) => face.name === 'engine')!
   expect(engine.holes.map(({ x, y, d }) => [x, y, d])).toEqual(plate.engine.holes.map((hole: any) => [hole.x, hole.y, hole.d]))
-  expect(engine.dowels).toHaveLength(2)
+  expect([engine.dowels.length, engine.registerMm]).toEqual([2, 40])
 })
 
 test.each(['A4', 'A3', 'whole'])('a template comes out as PDF on %s', async (paper) => {

@@ -48,10 +48,11 @@ export async function plateFaces(store: Store, buildId: string, engineId: string
   if (!plate) throw new UnprocessableError('Both patterns must be known before a plate is drawn: measure the holes of both faces first.')
   const [c, s] = [Math.cos((plate.design.turnDeg * Math.PI) / 180), Math.sin((plate.design.turnDeg * Math.PI) / 180)]
   const turn = <T extends Point>(all: readonly T[]): T[] => all.map((one) => ({ ...one, x: c * one.x - s * one.y, y: s * one.x + c * one.y }))
+  const register = portOf(run.train.engine, 'crank-flange').registerMm.v
   return {
     title: `Plate, ${plate.engine.name} to ${plate.gearbox.name}`,
     faces: [
-      { ...plate.engine, name: 'engine' },
+      { ...plate.engine, name: 'engine', ...(Number.isFinite(register) ? { registerMm: register } : {}) },
       { name: 'gearbox', holes: turn(plate.gearbox.holes), dowels: turn(plate.gearbox.dowels), outline: turn(plate.gearbox.outline) },
     ],
   }

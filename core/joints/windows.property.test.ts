@@ -115,7 +115,7 @@ const WINDOWS: readonly Window[] = [
   window('speedometer', 'speed-reads', 'speed-drive', 'perTurn', 1, 0.1),
 ]
 
-const STEPS = 41
+const STEPS = 25
 const nominal = ({ port, field }: Window): number => Number((AGREEING as unknown as Record<string, Record<string, number>>)[port]![field])
 const changed = ({ joint, port, field }: Window, value: number | undefined): Changes => {
   const base = (OF_JOINT[joint] ?? {}) as Record<string, object>

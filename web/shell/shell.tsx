@@ -105,7 +105,7 @@ function RailLink({ to, words, count, digit, end = false }: { to: string; words:
       end={end}
       title={digit === undefined ? words : `${words} (Alt+${digit})`}
       className={({ isActive }) =>
-        clsx('flex items-center border-l-[3px] py-1.5 pl-3 pr-3.5', isActive ? 'border-accent bg-paper font-bold' : 'border-transparent hover:bg-paper/60')
+        clsx('flex items-center gap-1.5 border-l-[3px] py-1.5 pl-3 pr-3.5', isActive ? 'border-accent bg-paper font-bold' : 'border-transparent hover:bg-paper/60')
       }
     >
       {words}

@@ -109,7 +109,7 @@ function Drawings({ build, view, onKept }: { build: string; view: RecipientView;
           <section aria-label="To be kept">
             <h2 className="font-bold">Only this chassis has</h2>
             {keep.length === 0 ? (
-              <p className="text-steel">Nothing named yet. In the brief, name what must be kept: it is never sold or scrapped by mistake.</p>
+              <p className="text-steel">Nothing named yet. Name in the brief what must be kept, and it stands here.</p>
             ) : (
               <ul className="list-disc pl-5">
                 {keep.map((one) => (

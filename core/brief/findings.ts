@@ -1,4 +1,6 @@
 import type { Task } from '../joints/verdict.ts'
+import { type Currency, parseMoney } from '../money/money.ts'
+import { parseQuantity } from '../quantity/units.ts'
 import type { SheetAnswers } from '../sheets/sheet.ts'
 import type { Tool } from './questions.ts'
 
@@ -10,6 +12,7 @@ export interface Finding {
 }
 
 export interface BuildFigures {
+  readonly currency: Currency
   /** Tasks of the pairing as it would be built. */
   readonly tasks: readonly Task[]
   readonly hours: number
@@ -22,13 +25,8 @@ export interface BuildFigures {
 
 const list = (tasks: readonly Task[]): string => tasks.map((task) => task.words.toLowerCase()).join('; ')
 
-/** Money as somebody types it, `3,500` or `3 500.50`, in minor units; NaN when it is none. */
-export function typedMoney(text: string, digits = 2): number {
-  const plain = text.replace(/[^\d.,]/g, '')
-  const match = /^(\d[\d.,]*?)(?:[.,](\d{1,2}))?$/.exec(plain)
-  if (!match) return Number.NaN
-  return Number(match[1]!.replace(/[.,]/g, '')) * 10 ** digits + Math.round(Number(`0.${match[2] ?? 0}`) * 10 ** digits)
-}
+/** The torque wanted in the end, N·m, in whatever unit it was typed. @throws QuantityError */
+export const targetTorque = (typed: string): number => parseQuantity(typed, 'N·m', { decimal: 'point' })
 
 /**
  * The limits of the brief against the build as computed: bolt-in only against tasks that weld or machine, nothing cut
@@ -53,8 +51,19 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
       find(`tool:${tool}`, wants.length === 0, `Nothing on the list asks to ${tool}.`, `We cannot ${tool}: a service for ${list(wants)}.`)
     }
   if (says('tool:hoist') === 'no') find('tool:hoist', false, '', 'No hoist or crane: engine and gearbox weigh more than two people may lift. Hire one, for out and for in.')
-  const most = typedMoney(says('most-money') ?? '')
-  if (Number.isFinite(most) && figures.likelyMinor !== null) {
+  /** A limit as typed; what cannot be read is said as it is, and limits nothing. */
+  const read = (id: string, parse: (typed: string) => number): number | null => {
+    const typed = says(id)
+    if (typed === undefined || typed.trim() === '') return null
+    try {
+      return parse(typed)
+    } catch (error) {
+      find(id, false, '', (error as Error).message)
+      return null
+    }
+  }
+  const most = read('most-money', (typed) => parseMoney(typed, figures.currency))
+  if (most !== null && figures.likelyMinor !== null) {
     const safe = figures.safeMinor ?? figures.likelyMinor
     find(
       'money',
@@ -63,8 +72,8 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
       figures.likelyMinor <= most ? 'Within the money if nothing goes wrong; the safe figure is over it.' : 'Over the money, even if nothing goes wrong.',
     )
   }
-  const hours = Number.parseFloat(says('most-hours') ?? '')
-  if (Number.isFinite(hours))
+  const hours = read('most-hours', (typed) => parseQuantity(typed, 'h'))
+  if (hours !== null)
     find('hours', figures.hours <= hours, `${figures.hours.toFixed(1)} h of named work, within the hours.`, `${figures.hours.toFixed(1)} h of named work alone, over the hours.`)
   if (figures.marginNm !== null)
     find(
@@ -73,6 +82,7 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
       `At today's output ${Math.round(figures.marginNm)} N·m to spare at the gearbox.`,
       `At today's output ${Math.round(-figures.marginNm)} N·m too much for the gearbox.`,
     )
+  read('target-nm', targetTorque)
   if (figures.marginAtTargetNm !== null)
     find(
       'target',
@@ -97,10 +107,17 @@ export interface UncutSheet {
  * The small honest worksheet: value less what it takes to get there, for selling as it stands, repairing like for like and
  * swapping. It compares three sums, and says when rarity speaks against a cut that the sums do not show.
  */
-export function uncutSheet(answers: SheetAnswers, repairMinor: number | null, swapMinor: number | null): UncutSheet {
+export function uncutSheet(answers: SheetAnswers, currency: Currency, repairMinor: number | null, swapMinor: number | null): UncutSheet {
+  let unread: string | null = null
   const value = (id: string): number | null => {
-    const minor = typedMoney(answers[id]?.value ?? '')
-    return Number.isFinite(minor) ? minor : null
+    const typed = answers[id]?.value ?? ''
+    if (typed.trim() === '') return null
+    try {
+      return parseMoney(typed, currency)
+    } catch (error) {
+      unread ??= (error as Error).message
+      return null
+    }
   }
   const less = (worth: number | null, cost: number | null): number | null => (worth === null || cost === null ? null : worth - cost)
   const asItStands = value('value-now')
@@ -109,8 +126,9 @@ export function uncutSheet(answers: SheetAnswers, repairMinor: number | null, sw
   const others = [asItStands, repaired].filter((one) => one !== null)
   const rare = answers.rarity?.value === 'Rare' || answers.rarity?.value === 'Getting rare'
   const words =
-    swapped === null || others.length === 0
+    unread ??
+    (swapped === null || others.length === 0
       ? 'Type what it would sell for, and this compares the ways.'
-      : `${swapped >= Math.max(...others) ? 'In money alone the swap is no worse.' : 'In money alone it is worth more without the swap.'}${rare ? ' Few are left as made: a cut one does not come back. Ask a buyer of originals before the first cut.' : ''}`
+      : `${swapped >= Math.max(...others) ? 'In money alone the swap is no worse.' : 'In money alone it is worth more without the swap.'}${rare ? ' Few are left as made: a cut one does not come back. Ask a buyer of originals before the first cut.' : ''}`)
   return { asItStands, repaired, swapped, words }
 }

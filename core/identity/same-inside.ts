@@ -1,5 +1,5 @@
 import type { Field } from '../ports/field.ts'
-import { type CompiledPart, PORT_KINDS, type PortKindName, portOf } from '../ports/index.ts'
+import { type CompiledPart, type PortKindName, portOf } from '../ports/index.ts'
 
 /** One measurement two transmissions share or do not. */
 export interface InsideField {
@@ -54,7 +54,7 @@ export function sameInside(one: CompiledPart, other: CompiledPart): { readonly f
     }
     const [p, q] = [step(one), step(other)]
     if (!p.known && !q.known) continue
-    fields.push(compare(kind, `${from}-${to}`, label, PORT_KINDS[kind].fields ? 'mm' : '', { ...p, claim: p.known ? 'step' : null }, { ...q, claim: q.known ? 'step' : null }))
+    fields.push(compare(kind, `${from}-${to}`, label, 'mm', { ...p, claim: p.known ? 'step' : null }, { ...q, claim: q.known ? 'step' : null }))
   }
   const differs = fields.some((field) => field.verdict === 'differs')
   const proved = fields.length > 0 && fields.every((field) => field.verdict === 'equal')

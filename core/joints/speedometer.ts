@@ -1,4 +1,4 @@
-import { loadedRadius } from '../mechanics/tyre.ts'
+import { loadedRadius, revsPerKm } from '../mechanics/tyre.ts'
 import { isNamed } from './chassis.ts'
 import type { Joint } from './joint.ts'
 import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
@@ -34,7 +34,7 @@ export const speedometer: Joint = {
     sheet.uses(ratio)
     sheet.uses(b.tyre.marking)
     sheet.uses(reader.perKm)
-    const turns = (1e6 / (2 * Math.PI * loadedRadius(b.tyre.marking.v, tolerances.rollingFactor))) * ratio.v
+    const turns = revsPerKm(2 * loadedRadius(b.tyre.marking.v, tolerances.rollingFactor)) * ratio.v
     sheet.value((turns * drive.perTurn.v) / reader.perKm.v - 1, 0)
     if (sheet.allKnown) sheet.show('Given for a kilometre', turns * drive.perTurn.v, '')
     sheet.within(READS, -tolerances.speedShare, tolerances.speedShare)

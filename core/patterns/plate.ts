@@ -40,7 +40,8 @@ export interface PlateDesign {
 
 const nameOf = (face: string, index: number, isDowel: boolean): string => `${face} ${isDowel ? 'dowel' : 'hole'} ${index + 1}`
 
-function turned<T extends { readonly x: number; readonly y: number }>(all: readonly T[], deg: number): T[] {
+/** Points turned about the axis, degrees counter-clockwise seen from the gearbox. */
+export function turned<T extends { readonly x: number; readonly y: number }>(all: readonly T[], deg: number): T[] {
   const [c, s] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)]
   return all.map((one) => ({ ...one, x: c * one.x - s * one.y, y: s * one.x + c * one.y }))
 }

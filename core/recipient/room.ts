@@ -1,6 +1,5 @@
-/** What is kept beside what moves in the tunnel, mm: 20 wanted, 15 at the least (common practice, no published source). */
+/** What is kept beside what moves in the tunnel, mm, 15 at the least (common practice, no published source). */
 export const TUNNEL_WANTED_MM = 20
-export const TUNNEL_LEAST_MM = 15
 /** What is kept to what gets hot, mm (common practice, no published source). */
 const HOT_MM = 25
 

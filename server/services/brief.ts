@@ -1,15 +1,12 @@
-import { briefFindings, uncutSheet } from '../../core/brief/findings.ts'
+import { briefFindings, targetTorque, uncutSheet } from '../../core/brief/findings.ts'
 import { kindWords } from '../../core/identity/part-kinds.ts'
-import { jointNamed } from '../../core/joints/index.ts'
-import { RecordSheet } from '../../core/joints/record.ts'
 import type { Task } from '../../core/joints/verdict.ts'
 import { addRanges } from '../../core/money/range.ts'
 import { Facts } from '../../core/needs/facts.ts'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
 import { KEPT_ASSEMBLIES, mustStillWork } from '../../core/needs/rules/must-still-work.ts'
-import { assemble, checkAssembly, contextOf as jointContext } from '../../core/pairing/train.ts'
-import type { AnyPort, Compiled, CompiledPart } from '../../core/ports/index.ts'
+import { torqueMargin } from '../../core/pairing/torque-margin.ts'
 import { assumedPrice } from '../../core/templates/first-answer.ts'
 import { RANGES } from '../../core/templates/ranges.ts'
 import type { Store } from '../database/store.ts'
@@ -27,7 +24,10 @@ export async function briefView(store: Store, buildId: string) {
   ])
   const sums = totals(plan)
   const tasks = plan.run ? tasksOf(plan.run) : []
-  const target = Number.parseFloat(brief['target-nm']?.value ?? '')
+  const target = targetOf(brief['target-nm']?.value)
+  const train = plan.run && { ...plan.run.train, inserted: plan.run.result.chosen.flatMap((id) => plan.run!.insertable.find((part) => part.id === id) ?? []) }
+  const context = contextOf(plan.view)
+  const currency = String(plan.view.build.currency)
   return {
     answers: { brief, law, uncut },
     keeps: keepsOf(plan),
@@ -36,10 +36,11 @@ export async function briefView(store: Store, buildId: string) {
       hours: tasks.reduce((sum, task) => sum + task.hours, 0),
       likelyMinor: sums?.likelyMinor ?? null,
       safeMinor: sums?.safeMinor ?? null,
-      marginNm: plan.run ? marginAt(plan, plan.run, null) : null,
-      marginAtTargetNm: plan.run && Number.isFinite(target) ? marginAt(plan, plan.run, target) : null,
+      currency,
+      marginNm: train ? torqueMargin(train, context) : null,
+      marginAtTargetNm: train && target !== null ? torqueMargin(train, context, target) : null,
     }),
-    uncut: uncutSheet(uncut, (plan.view.build.likeForLikeMinor as number | null) ?? null, sums?.likelyMinor ?? null),
+    uncut: uncutSheet(uncut, currency, (plan.view.build.likeForLikeMinor as number | null) ?? null, sums?.likelyMinor ?? null),
     toAsk: Object.entries(law).filter(([id, answer]) => id.endsWith(':state') && (answer.value === 'To ask' || answer.value === 'No')).length,
   }
 }
@@ -50,25 +51,14 @@ const tasksOf = ({ result }: PairingRun): Task[] => {
   return [...tasks.values()]
 }
 
-/** Least torque margin at the gearbox input with the engine as it is, or at another peak, N·m; null where not known. */
-function marginAt(plan: Planned, { train, result, insertable }: PairingRun, peakNm: number | null): number | null {
-  const engine = peakNm === null ? train.engine : withPeak(train.engine, peakNm)
-  const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
-  const assembly = assemble({ ...train, engine, inserted })
-  const sheet = new RecordSheet()
-  checkAssembly(jointNamed('torque')!, assembly, jointContext(assembly, contextOf(plan.view)), sheet)
-  const margins = sheet.verdict('torque').limits.flatMap((limit) => (limit.id === 'torque' ? [limit.margin] : []))
-  return margins.length === 0 || margins.some((margin) => margin === null) ? null : Math.min(...(margins as number[]))
-}
-
-/** The same engine tuned to another peak: its claim on torque is replaced, all else stays. */
-function withPeak(engine: CompiledPart, nm: number): CompiledPart {
-  const ports = engine.ports.map((port) => {
-    if (port.kind !== 'engine-output') return port
-    const { peakTorqueNm } = port as unknown as Compiled<'engine-output'>
-    return { ...port, peakTorqueNm: { ...peakTorqueNm, v: nm, pm: 0, claim: 'target' } } as unknown as AnyPort
-  })
-  return { ...engine, ports }
+/** The torque wanted in the end; null where nobody said, or it cannot be read: the findings say which. */
+function targetOf(typed: string | undefined): number | null {
+  if (!typed?.trim()) return null
+  try {
+    return targetTorque(typed)
+  } catch {
+    return null
+  }
 }
 
 /** Each thing that may have to work still: the lines it adds to the list as the build stands, and what they cost and take. */

@@ -42,7 +42,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
         : []
     }),
     torqueLine: torqueLine(assembly.whole[0]!.a, assembly.whole[0]!.b, jointContext(assembly, contextOf(view))),
-    plate: plateOf(train.engine, train.transmission, result),
+    plate: plateOf(train.engine, train.transmission, result, view.catalogue.tolerances),
     transfer: {
       partId: train.transfer?.id ?? null,
       choices: [...view.catalogue.parts.values()].filter((one) => one.kind === 'transfer-case').map((one) => ({ id: one.id, name: one.name })),

@@ -1,8 +1,8 @@
 import { matchFaces } from '../../core/joints/block-face.ts'
 import type { PatternMatch } from '../../core/joints/correspondence.ts'
-import { tolerances } from '../../core/joints/tolerances.ts'
+import type { Tolerances } from '../../core/joints/tolerances.ts'
 import type { PairingResult } from '../../core/pairing/pairing.ts'
-import { designPlate, type PlateDesign } from '../../core/patterns/plate.ts'
+import { designPlate, type PlateDesign, turned } from '../../core/patterns/plate.ts'
 import type { Dowel, Hole, Point } from '../../core/ports/field.ts'
 import { type Compiled, type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { Store } from '../database/store.ts'
@@ -28,12 +28,12 @@ const viewOf = (part: CompiledPart, face: Compiled<'face'>): FaceView | null =>
   face.holes.v ? { name: part.name, holes: face.holes.v, dowels: face.dowels.v ?? [], outline: face.outline.v ?? [] } : null
 
 /** Both patterns of a pairing on one axis, how far they meet as they are, and the plate that would join them; null until both are known. */
-export function plateOf(engine: CompiledPart, transmission: CompiledPart, result: PairingResult): PlateView | null {
+export function plateOf(engine: CompiledPart, transmission: CompiledPart, result: PairingResult, tolerance: Tolerances): PlateView | null {
   const rear = portOf(engine, 'face', 'rearward')
   const front = portOf(transmission, 'face', 'forward')
   const [a, b] = [viewOf(engine, rear), viewOf(transmission, front)]
   if (!a || !b) return null
-  const match = matchFaces(rear, front, tolerances().axisOffsetFitsMm)
+  const match = matchFaces(rear, front, tolerance.axisOffsetFitsMm)
   const offset = result.joints.find((joint) => joint.joint === 'depth')?.bare.shown.find((one) => one.label.startsWith('e,'))?.value
   // The flywheel too far back by so much is what a plate may be thick.
   const depthMm = typeof offset === 'number' ? -offset : null
@@ -43,17 +43,17 @@ export function plateOf(engine: CompiledPart, transmission: CompiledPart, result
 
 /** The faces of a plate as they go to the cutter: the engine's as it stands, the gearbox's turned as designed. */
 export async function plateFaces(store: Store, buildId: string, engineId: string, transmissionId: string): Promise<{ title: string; faces: PatternFace[] }> {
-  const run = runBuildPairing(await viewBuild(store, buildId), engineId, transmissionId)
-  const plate = plateOf(run.train.engine, run.train.transmission, run.result)
+  const view = await viewBuild(store, buildId)
+  const run = runBuildPairing(view, engineId, transmissionId)
+  const plate = plateOf(run.train.engine, run.train.transmission, run.result, view.catalogue.tolerances)
   if (!plate) throw new UnprocessableError('Both patterns must be known before a plate is drawn: measure the holes of both faces first.')
-  const [c, s] = [Math.cos((plate.design.turnDeg * Math.PI) / 180), Math.sin((plate.design.turnDeg * Math.PI) / 180)]
-  const turn = <T extends Point>(all: readonly T[]): T[] => all.map((one) => ({ ...one, x: c * one.x - s * one.y, y: s * one.x + c * one.y }))
+  const { turnDeg } = plate.design
   const register = portOf(run.train.engine, 'crank-flange').registerMm.v
   return {
     title: `Plate, ${plate.engine.name} to ${plate.gearbox.name}`,
     faces: [
       { ...plate.engine, name: 'engine', ...(Number.isFinite(register) ? { registerMm: register } : {}) },
-      { name: 'gearbox', holes: turn(plate.gearbox.holes), dowels: turn(plate.gearbox.dowels), outline: turn(plate.gearbox.outline) },
+      { name: 'gearbox', holes: turned(plate.gearbox.holes, turnDeg), dowels: turned(plate.gearbox.dowels, turnDeg), outline: turned(plate.gearbox.outline, turnDeg) },
     ],
   }
 }

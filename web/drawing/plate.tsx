@@ -1,15 +1,15 @@
+import { turned } from '../../core/patterns/plate.ts'
 import type { PlateView } from '../api/types.ts'
 
 const MARGIN_MM = 20
 
 /** Two patterns on one axis to scale: the engine's drawn solid, the gearbox's dashed and turned as designed; walls too thin are struck. */
 export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: PlateView }) {
-  const [c, s] = [Math.cos((design.turnDeg * Math.PI) / 180), Math.sin((design.turnDeg * Math.PI) / 180)]
-  const turn = <T extends { x: number; y: number }>(one: T): T => ({ ...one, x: c * one.x - s * one.y, y: s * one.x + c * one.y })
+  const turn = <T extends { readonly x: number; readonly y: number }>(all: readonly T[]): T[] => turned(all, design.turnDeg)
   const faces = [
     { face: engine, name: 'engine', stroke: 'stroke-ink', dash: undefined },
     {
-      face: { ...gearbox, holes: gearbox.holes.map(turn), dowels: gearbox.dowels.map(turn), outline: gearbox.outline.map(turn) },
+      face: { ...gearbox, holes: turn(gearbox.holes), dowels: turn(gearbox.dowels), outline: turn(gearbox.outline) },
       name: 'gearbox',
       stroke: 'stroke-accent',
       dash: '5 3',

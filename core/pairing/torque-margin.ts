@@ -1,0 +1,23 @@
+import { jointNamed } from '../joints/index.ts'
+import { RecordSheet } from '../joints/record.ts'
+import type { AnyPort, Compiled, CompiledPart } from '../ports/index.ts'
+import { assemble, checkAssembly, contextOf, type PairingContext, type Train } from './train.ts'
+
+/** Least torque margin at the gearbox input, N·m, with the engine as it is or tuned to another peak; null where not known. */
+export function torqueMargin(train: Train, ctx: PairingContext, peakNm: number | null = null): number | null {
+  const assembly = assemble(peakNm === null ? train : { ...train, engine: withPeak(train.engine, peakNm) })
+  const sheet = new RecordSheet()
+  checkAssembly(jointNamed('torque')!, assembly, contextOf(assembly, ctx), sheet)
+  const margins = sheet.verdict('torque').limits.flatMap((limit) => (limit.id === 'torque' ? [limit.margin] : []))
+  return margins.length === 0 || margins.some((margin) => margin === null) ? null : Math.min(...(margins as number[]))
+}
+
+/** The same engine tuned to another peak: its claim on torque is replaced, all else stays. */
+function withPeak(engine: CompiledPart, nm: number): CompiledPart {
+  const ports = engine.ports.map((port) => {
+    if (port.kind !== 'engine-output') return port
+    const { peakTorqueNm } = port as unknown as Compiled<'engine-output'>
+    return { ...port, peakTorqueNm: { ...peakTorqueNm, v: nm, pm: 0, claim: 'target' } } as unknown as AnyPort
+  })
+  return { ...engine, ports }
+}

@@ -3,6 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { openDatabase } from '../server/database/connection.ts'
 import { Store } from '../server/database/store.ts'
+import { readOffersCsv } from '../server/documents/offers-csv.ts'
 import { importOffers } from '../server/services/offers.ts'
 import { megabytes, type Row } from './row.ts'
 
@@ -16,7 +17,7 @@ export async function benchImport(): Promise<Row[]> {
   const lines = Array.from({ length: ROWS }, (_, i) => `Bench,BNC,${1000 + i}.${i % 7},Part ${i},${(i % 900) + 1}.50,EUR,yes,1,${i % 40},,new`)
   const csv = ['supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition', ...lines].join('\n')
   const from = performance.now()
-  await importOffers(store, csv)
+  await importOffers(store, readOffersCsv(Buffer.from(csv)))
   const seconds = (performance.now() - from) / 1000
   await knex.destroy()
   return [

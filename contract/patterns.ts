@@ -24,7 +24,7 @@ export const chordsInput = z
       ],
     },
   })
-export const dxfInput = z.strictObject({ dxf: z.string().min(1, 'The file is empty.').max(10_000_000) })
+export const dxfInput = z.strictObject({ dxf: z.string().min(1, 'The file is empty.') })
 
 const pixel = z.strictObject({ x: z.number().finite(), y: z.number().finite() })
 const spot = z.strictObject({ centre: pixel, edge: pixel })

@@ -1,40 +1,30 @@
 import { z } from 'zod'
 import { isPartKind } from '../core/identity/part-kinds.ts'
-import { isCurrency } from '../core/money/money.ts'
 import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
+import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import { GRADES } from '../core/quantity/grade.ts'
+import { answersSchema } from './stored.ts'
+import { amount, count, currencySchema, day, hours, id, name, needId, portId, sourceId, text, typedText, year } from './text.ts'
 import { wirePortSchema } from './wire.ts'
 
-const id = z.string().min(1).max(80)
-const name = z.string().trim().min(1, 'Give it a name.').max(120)
-const text = z.string().max(2000)
-export const currencySchema = z.string().refine(isCurrency, 'Use an ISO 4217 currency code, such as EUR.')
-const minor = z.number().int().min(-1e12).max(1e12)
-const amount = minor.nonnegative('An amount cannot be negative.')
-const day = z.iso.date('Use a date such as 2026-03-14.')
-const year = z.number().int().min(1880).max(2100)
 const version = z.number().int().positive()
+export const numberInput = z.strictObject({ issuer: name, number: name })
+export const supersessionInput = z.strictObject({ issuer: name, old: name, new: name, oneWay: z.boolean().default(false) })
 
 export const partInput = z.strictObject({
   id: id.optional(),
-  kind: z.string().refine(isPartKind, 'Choose a kind of part.'),
+  kind: z.string().max(60).refine(isPartKind, 'Choose a kind of part.'),
   name,
   ownerId: id.nullish(),
   isDefault: z.boolean().optional(),
   fromYear: year.nullish(),
   toYear: year.nullish(),
-  massG: z.number().int().nonnegative().nullish(),
+  massG: z.number().int().nonnegative().max(1e9).nullish(),
   note: text.nullish(),
   ports: z.array(wirePortSchema).max(20).optional(),
-  numbers: z
-    .array(z.strictObject({ issuer: name, number: name }))
-    .max(20)
-    .optional(),
-  supersessions: z
-    .array(z.strictObject({ issuer: name, old: name, new: name, oneWay: z.boolean().default(false) }))
-    .max(50)
-    .optional(),
+  numbers: z.array(numberInput).max(20).optional(),
+  supersessions: z.array(supersessionInput).max(50).optional(),
   said: z.strictObject({ grade: z.enum(GRADES).optional(), by: text.optional(), source: text.optional(), day: day.optional() }).optional(),
 })
 export const partPatch = z.strictObject({
@@ -50,14 +40,14 @@ export const partPatch = z.strictObject({
 })
 
 export const claimInput = z.strictObject({
-  portId: z.string().min(1).max(200),
+  portId,
   field: z.string().min(1).max(60),
-  typed: z.string().min(1, 'Type what was measured.').max(20_000).optional(),
+  typed: typedText.optional(),
   value: z.unknown().optional(),
   /** What a comma in `typed` means to whoever typed it. */
   decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
   plusMinus: z.number().nonnegative().nullish(),
-  method: z.string().nullish(),
+  method: z.string().max(60).nullish(),
   grade: z.enum(GRADES).default('measured'),
   by: text.nullish(),
   source: text.nullish(),
@@ -79,7 +69,7 @@ export const supplierInput = z.strictObject({
   freeOverMinor: amount.nullish(),
 })
 export const issuerInput = z.strictObject({ id: id.optional(), name, upper: z.boolean().default(true), noise: z.string().max(10).default(' .-') })
-export const rateInput = z.strictObject({
+const rateShape = z.strictObject({
   id: id.optional(),
   fromCurrency: currencySchema,
   toCurrency: currencySchema,
@@ -87,6 +77,10 @@ export const rateInput = z.strictObject({
   day,
   source: text.nullish(),
 })
+/** A currency is worth itself: a rate to itself says nothing, or something false. */
+const betweenTwo = (one: { fromCurrency?: string | undefined; toCurrency?: string | undefined }): boolean => one.fromCurrency === undefined || one.fromCurrency !== one.toCurrency
+const BETWEEN_TWO = { path: ['toCurrency'], message: 'A rate is between two different currencies.' }
+export const rateInput = rateShape.refine(betweenTwo, BETWEEN_TWO)
 export const kitInput = z.strictObject({
   id: id.optional(),
   name,
@@ -94,11 +88,11 @@ export const kitInput = z.strictObject({
   priceMinor: amount,
   currency: currencySchema,
   taxIncluded: z.boolean().default(true),
-  weightG: z.number().int().nonnegative().nullish(),
+  weightG: z.number().int().nonnegative().max(1e9).nullish(),
   omits: text.nullish(),
   note: text.nullish(),
   items: z
-    .array(z.strictObject({ partId: id, quantity: z.number().int().positive().default(1) }))
+    .array(z.strictObject({ partId: id, quantity: count.default(1) }))
     .min(1, 'A kit holds at least one part.')
     .max(100),
 })
@@ -124,11 +118,11 @@ export const donorInput = z.strictObject({
     .array(
       z.strictObject({
         partId: id,
-        quantity: z.number().int().positive().default(1),
-        stripHours: z.number().min(0).max(1000).default(0),
+        quantity: count.default(1),
+        stripHours: hours.default(0),
         saleMinor: amount.default(0),
         chance: z.number().min(0).max(1, 'A chance is from 0 to 1.').default(0),
-        sellingHours: z.number().min(0).max(1000).default(0),
+        sellingHours: hours.default(0),
         held: z.boolean().default(false),
       }),
     )
@@ -144,10 +138,10 @@ export const offerInput = z.strictObject({
   priceMinor: amount,
   currency: currencySchema,
   taxIncluded: z.boolean().default(true),
-  pack: z.number().int().positive().default(1),
-  stock: z.number().int().nonnegative().nullish(),
-  leadDays: z.number().int().nonnegative().nullish(),
-  condition: z.string().default('new'),
+  pack: count.default(1),
+  stock: z.number().int().nonnegative().max(1e6).nullish(),
+  leadDays: z.number().int().nonnegative().max(1e6).nullish(),
+  condition: z.string().trim().min(1).max(40).default('new'),
 })
 
 export const buildInput = z.strictObject({
@@ -161,11 +155,11 @@ export const buildInput = z.strictObject({
   labourRateMinor: amount.default(0),
   contingency: z.number().min(0).max(5).default(0.2),
   likeForLikeMinor: amount.nullish(),
-  mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).default([]),
+  mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).max(50).default([]),
   inspection: z.boolean().nullish(),
   school: z.enum(['keep', 'set-back']).default('keep'),
-  maxSuppliers: z.number().int().positive().nullish(),
-  maxDonors: z.number().int().nonnegative().nullish(),
+  maxSuppliers: count.nullish(),
+  maxDonors: z.number().int().nonnegative().max(1e6).nullish(),
 })
 const chosenPart = z
   .strictObject({
@@ -179,7 +173,7 @@ const chosenPart = z
   })
   .nullish()
 const stopperSays = z.enum(['yes', 'no', 'unknown'])
-const stopperId = z.string().refine(isStopper, 'Not one of the twelve questions.')
+const stopperId = z.string().max(60).refine(isStopper, 'Not one of the twelve questions.')
 
 export const startInput = z.strictObject({
   name,
@@ -192,7 +186,7 @@ export const startInput = z.strictObject({
   transfer: chosenPart,
   use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).nullish(),
   labourRateMinor: amount.default(0),
-  mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).default([]),
+  mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).max(50).default([]),
   stoppers: z.partialRecord(stopperId, stopperSays).default({}),
   saidBy: text.nullish(),
 })
@@ -214,7 +208,7 @@ export const jointClaimInput = z
     day: day.nullish(),
     distanceKm: z.number().nonnegative().max(5e6).nullish(),
     changes: text.nullish(),
-    known: z.number().int().positive().max(1e6).nullish(),
+    known: count.nullish(),
   })
   .refine(
     (claim) => Boolean(claim.engineId ?? claim.engineFamily) && Boolean(claim.transmissionId ?? claim.transmissionFamily),
@@ -223,17 +217,13 @@ export const jointClaimInput = z
   .refine((claim) => (claim.subject === 'kit') === Boolean(claim.kitId), { path: ['kitId'], message: 'A claim on a kit names the kit; others do not.' })
 
 export const sheetInput = z.strictObject({
-  answers: z
-    .record(
-      z.string().min(1).max(200),
-      z.strictObject({
-        value: z.string().max(2000),
-        at: z.iso.datetime('Say when it was answered, in UTC.'),
-        by: z.string().max(120).nullable(),
-        method: z.string().max(60).optional(),
-      }),
-    )
-    .refine((answers) => Object.keys(answers).length <= 300, 'At most 300 answers at once.'),
+  answers: answersSchema.refine((answers) => Object.keys(answers).length <= 300, 'At most 300 answers at once.'),
+})
+
+export const offersInput = z.strictObject({
+  csv: z.string().min(1, 'The file is empty.'),
+  /** What a comma in a price means in this file. */
+  decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
 })
 
 /** Every field optional, without defaults: what is absent stays as it is. */
@@ -246,25 +236,30 @@ const patchOf = <S extends z.ZodRawShape>(shape: S) =>
         .map(([key, schema]) => [key, (schema instanceof z.ZodDefault ? (schema.unwrap() as z.ZodType) : (schema as z.ZodType)).optional()]),
     ),
   })
+/** A row that cannot be read, its fields as typed. */
+export const mendInput = z.strictObject({ version, fields: z.record(z.string().max(60), z.string().max(20_000)) })
 export const buildPatch = patchOf(buildInput.shape)
 export const supplierPatch = patchOf(supplierInput.shape)
 export const issuerPatch = patchOf(issuerInput.shape)
 export const personPatch = z.strictObject({ version, name: name.optional(), decimal: z.enum(['ask', 'point', 'comma']).optional() })
-export const ratePatch = patchOf(rateInput.shape)
+export const ratePatch = patchOf(rateShape.shape).refine(betweenTwo as never, BETWEEN_TWO)
 export const kitPatch = patchOf(kitInput.shape)
 export const donorPatch = patchOf(donorInput.shape)
 
-export const pairingChoice = z.strictObject({ engineId: id, transmissionId: id, inserted: z.array(id).nullish() })
-export const couplingChoiceInput = z.strictObject({ engineId: id, transmissionId: id, kind: z.string(), partId: id.nullable() })
+export const pairingChoice = z.strictObject({ engineId: id, transmissionId: id, inserted: z.array(id).max(20).nullish() })
+export const couplingChoiceInput = z.strictObject({ engineId: id, transmissionId: id, kind: z.enum([...COUPLING_KINDS, 'transfer-case']), partId: id.nullable() })
 export const couplingKitInput = z.strictObject({ engineId: id, transmissionId: id, kitId: id })
 export const decisionInput = z.strictObject({
-  needId: z.string().min(1),
+  needId,
   act: z.enum(['drop', 'price', 'estimate', 'keep', 'confirm']),
   priceMinor: amount.nullish(),
   source: text.nullish(),
   note: text.nullish(),
 })
 export const lockInput = z
-  .strictObject({ way: z.enum(['in', 'out']), candidate: z.string().nullish(), bundle: z.string().nullish(), supplierId: id.nullish() })
+  .strictObject({ way: z.enum(['in', 'out']), candidate: sourceId.nullish(), bundle: sourceId.nullish(), supplierId: id.nullish() })
   .refine((lock) => [lock.candidate, lock.bundle, lock.supplierId].filter(Boolean).length === 1, 'Lock one offer, bundle or supplier.')
-export const settingsInput = z.strictObject({ units: z.record(z.string(), z.string()).optional(), tolerances: z.record(z.string(), z.number().finite().nullable()).optional() })
+export const settingsInput = z.strictObject({
+  units: z.record(z.string().max(20), z.string().max(20)).optional(),
+  tolerances: z.record(z.string().max(60), z.number().finite().nullable()).optional(),
+})

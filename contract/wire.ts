@@ -1,11 +1,13 @@
 import { z } from 'zod'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
+import { own } from '../core/own.ts'
 import type { FieldWords } from '../core/ports/field.ts'
 import { PORT_KINDS, type PortKindName } from '../core/ports/index.ts'
 import type { Part, Port } from '../core/ports/port.ts'
 import type { Claim } from '../core/quantity/claim.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
+import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 
 const methodIds = Object.keys(METHODS) as [keyof typeof METHODS, ...(keyof typeof METHODS)[]]
 
@@ -25,14 +27,14 @@ const fieldSchema = z.union([statedSchema, z.array(statedSchema).min(1).max(50)]
 export const wirePortSchema = z
   .strictObject({
     kind: z.enum(Object.keys(PORT_KINDS) as [PortKindName, ...PortKindName[]]),
-    slot: z.string().min(1).max(60).default('main'),
+    slot: z.string().trim().min(1).max(60).regex(NO_CONTROLS, CONTROLS_SAID).default('main'),
     looks: z.enum(['forward', 'rearward']).optional(),
-    fields: z.record(z.string(), fieldSchema).default({}),
+    fields: z.record(z.string().max(60), fieldSchema).default({}),
   })
   .superRefine((port, ctx) => {
     const words = PORT_KINDS[port.kind].fields as Record<string, FieldWords<unknown>>
     for (const [name, stated] of Object.entries(port.fields)) {
-      const field = words[name]
+      const field = own(words, name)
       if (!field) {
         ctx.addIssue({ code: 'custom', path: ['fields', name], message: `A ${port.kind} has no field "${name}". It has: ${Object.keys(words).join(', ')}.` })
         continue
@@ -54,7 +56,7 @@ export const wirePortSchema = z
 export type WirePort = z.infer<typeof wirePortSchema>
 
 export const wirePartSchema = z
-  .strictObject({ id: z.string().min(1).max(80), kind: z.string().default('part'), name: z.string().optional(), ports: z.array(wirePortSchema).max(40) })
+  .strictObject({ id: z.string().min(1).max(80), kind: z.string().max(60).default('part'), name: z.string().max(200).optional(), ports: z.array(wirePortSchema).max(40) })
   .meta({ id: 'Part' })
 export type WirePart = z.infer<typeof wirePartSchema>
 

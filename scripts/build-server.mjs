@@ -2,7 +2,12 @@
 import { build } from 'esbuild'
 
 await build({
-  entryPoints: { main: 'server/main.ts', 'solve-worker': 'server/jobs/solve-worker.ts' },
+  entryPoints: {
+    main: 'server/main.ts',
+    'solve-worker': 'server/jobs/solve-worker.ts',
+    'read-worker': 'server/jobs/read-worker.ts',
+    'backup-worker': 'server/jobs/backup-worker.ts',
+  },
   outdir: 'dist/server',
   bundle: true,
   splitting: true,

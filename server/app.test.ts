@@ -6,7 +6,7 @@ import { type Database, openDatabase } from './database/connection.ts'
 import { demoDatabase } from './database/demo.seed.ts'
 import { Store } from './database/store.ts'
 import { JobRunner } from './jobs/runner.ts'
-import { exportBuild, importBuild } from './services/build-document.ts'
+import { exportBuild, importDocument } from './services/build-document.ts'
 
 let knex: Database
 let app: ReturnType<typeof createApp>
@@ -195,7 +195,7 @@ test('the build read into an empty copy exports byte for byte the same, and comp
   const first = JSON.stringify(await exportBuild(store, 'lantern'))
   const other = await openDatabase(':memory:')
   const copy = new Store(other)
-  await importBuild(copy, JSON.parse(first))
+  await importDocument(copy, JSON.parse(first))
   expect(JSON.stringify(await exportBuild(copy, 'lantern'))).toBe(first)
   const pairing = '/api/builds/lantern/pairing?engine=wick-2&transmission=marlund-4'
   const joints = async (one: ReturnType<typeof createApp>): Promise<unknown> => (await (await one.request(pairing)).json()).joints

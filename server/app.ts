@@ -5,13 +5,16 @@ import { bodyLimit } from 'hono/body-limit'
 import { getCookie } from 'hono/cookie'
 import { HTTPException } from 'hono/http-exception'
 import { secureHeaders } from 'hono/secure-headers'
-import type { Logger } from 'pino'
 import { v7 as uuidv7 } from 'uuid'
+import { BODY_BYTES, FILE_LIMITS, FILE_PATHS } from '../contract/files.ts'
 import { actAs } from './database/actor.ts'
+import { brokenRule } from './database/constraint.ts'
+import { storageFault } from './database/storage-fault.ts'
+import { FileFault } from './documents/file-fault.ts'
 import { ProblemError } from './errors.ts'
-import { type Guard, TooManyTriesError } from './guard.ts'
+import { TooManyTriesError } from './guard.ts'
+import { answersAs } from './hosts.ts'
 import { type Problem, problem } from './problem.ts'
-import { RestoreGate } from './restore-gate.ts'
 import { type App, newRouter, type Services } from './router.ts'
 import { briefRoutes } from './routes/brief.ts'
 import { buildRoutes } from './routes/builds.ts'
@@ -25,23 +28,26 @@ import { patternRoutes } from './routes/patterns.ts'
 import { planRoutes } from './routes/plan.ts'
 import { COOKIE, sessionRoutes } from './routes/session.ts'
 import { settingRoutes } from './routes/settings.ts'
+import { isOverTls } from './tls.ts'
 
 /** The application: routes, one error gate, the OpenAPI document, and the interface's files. */
 export function createApp(services: Services): App {
   const app = newRouter()
   app.use(
-    secureHeaders({ contentSecurityPolicy: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], frameAncestors: ["'none'"] } }),
-  )
-  app.use(
-    '/api/*',
-    bodyLimit({
-      maxSize: 40 * 1024 * 1024,
-      onError: () => problem({ status: 413, title: 'Too large', detail: 'More than 40 MB was sent. Split the file and send the parts one by one.' }),
+    secureHeaders({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], frameAncestors: ["'none'"] },
     }),
   )
-  if (services.guard) app.use('/api/*', admit(services.guard))
+  app.use(async (c, next) => {
+    await next()
+    // Said over plain http it would be ignored, or worse: believed of a machine that has no certificate.
+    if (isOverTls(c)) c.header('strict-transport-security', 'max-age=15552000')
+  })
+  app.use('/api/*', receive)
+  app.use('/api/*', admit(services))
   app.use('/api/*', ownPagesOnly)
-  const gate = new RestoreGate()
+  const { gate } = services.jobs
   app.use('/api/*', (c, next) => gate.pass(c, next))
   app.use('/api/*', (c, next) => actAsPerson(services, c, next))
   app.get('/api/health', async (c) => {
@@ -71,33 +77,55 @@ export function createApp(services: Services): App {
     const root = services.web
     app.use('/assets/*', async (c, next) => {
       await next()
-      c.header('cache-control', 'public, max-age=31536000, immutable')
+      if (c.res.ok) c.header('cache-control', 'public, max-age=31536000, immutable')
     })
     app.use('/*', serveStatic({ root: '/', rewriteRequestPath: (path) => `${root}${path}` }))
-    app.get('/*', (c, next) => (c.req.path.startsWith('/api/') ? next() : serveStatic({ root: '/', path: `${root}/index.html` })(c, next)))
+    const page = serveStatic({ root: '/', path: `${root}/index.html` })
+    // A page of the interface has no ending; a file that is not there is not there.
+    app.get('/*', (c, next) => (/^\/(api|assets)\/|\/[^/]*\.\w+$/.test(c.req.path) ? next() : page(c, next)))
   }
   app.notFound((c) => problem({ status: 404, title: 'Not found', detail: `There is nothing at ${c.req.method} ${c.req.path}. The routes are listed at /api/openapi.json.` }))
   app.onError((error) => {
-    const answer = problem(toProblem(error, services.log))
+    const answer = problem(toProblem(error, services))
     if (error instanceof TooManyTriesError) answer.headers.set('retry-after', String(Math.ceil(error.retryAfterS)))
     return answer
   })
   return app
 }
 
-/** Bound to this machine: only its own names are answered. Beyond: only whoever gave the passcode. */
+const tooLarge = (bytes: number) => () =>
+  problem({ status: 413, title: 'Too large', detail: `More than ${Math.round(bytes / 1024 / 1024)} MB was sent. Split the file and send the parts one by one.` })
+const fileBody = bodyLimit({ maxSize: FILE_LIMITS.bytes, onError: tooLarge(FILE_LIMITS.bytes) })
+const plainBody = bodyLimit({ maxSize: BODY_BYTES, onError: tooLarge(BODY_BYTES) })
+const FILES = new Set<string>(FILE_PATHS.map((path) => `/api${path}`))
+
+/** Takes the whole body in before anything waits on it: a restore, or a turn, never waits on an upload that does not end. */
+const receive: MiddlewareHandler = (c, next) =>
+  (FILES.has(c.req.path) ? fileBody : plainBody)(c, async () => {
+    if (!['GET', 'HEAD', 'DELETE'].includes(c.req.method)) await c.req.arrayBuffer()
+    await next()
+  })
+
+/** Who is answered: its own names only, and beyond this machine only who gave the passcode. */
 const admit =
-  (guard: Guard): MiddlewareHandler =>
+  ({ guard, names = [] }: Services): MiddlewareHandler =>
   async (c, next) => {
-    if (!guard.asks) {
-      const host = (c.req.header('host') ?? 'localhost').replace(/:\d+$/, '')
-      if (!LOOPBACK_NAMES.has(host)) return problem({ status: 403, title: 'Not here', detail: `Junket answers as localhost or 127.0.0.1 on this machine, not as ${host}.` })
-    } else if (!OPEN_PATHS.has(c.req.path) && !guard.isSignedIn(getCookie(c, COOKIE)))
+    if (!guard) return next()
+    if (!answersAs(c.req.header('host'), guard.asks, names)) {
+      const host = c.req.header('host')
+      return problem({
+        status: 403,
+        title: 'Not here',
+        detail: guard.asks
+          ? `Junket does not answer as ${host}. Use this machine's address or name, or start it with JUNKET_NAMES=${host?.replace(/:\d+$/, '')}.`
+          : `Junket answers as localhost or 127.0.0.1 on this machine, not as ${host}.`,
+      })
+    }
+    if (guard.asks && !OPEN_PATHS.has(c.req.path) && !guard.isSignedIn(getCookie(c, COOKIE)))
       return problem({ status: 401, title: 'Sign in first', detail: 'Give the passcode of this shop first.' })
     await next()
   }
 
-const LOOPBACK_NAMES = new Set(['localhost', '127.0.0.1', '[::1]'])
 const OPEN_PATHS = new Set(['/api/health', '/api/session'])
 
 /** Writes come from Junket's own pages, or from programs that say no origin, in a form that is read here. */
@@ -107,12 +135,20 @@ const ownPagesOnly: MiddlewareHandler = async (c, next) => {
     return problem({ status: 403, title: 'Other origin', detail: "Writes are taken from this Junket's own pages only." })
   if (['POST', 'PUT', 'PATCH'].includes(c.req.method) && c.req.header('content-length') !== '0') {
     const type = c.req.header('content-type') ?? ''
-    if (type !== '' && !/^(application\/json|text\/csv|text\/plain)/.test(type))
-      return problem({ status: 415, title: 'Wrong content type', detail: `"${type}" is not read here. Send application/json, or text/csv for offers.` })
+    const isFile = FILES.has(c.req.path)
+    if (type !== '' && !(isFile ? READ_FILES : READ_BODIES).test(type))
+      return problem({
+        status: 415,
+        title: 'Wrong content type',
+        detail: `"${type}" is not read here. Send application/json${isFile ? ', or the file as it is as text/csv, image/vnd.dxf or application/octet-stream' : ''}.`,
+      })
     if (type === '' && c.req.header('content-length')) return problem({ status: 415, title: 'No content type', detail: 'Send application/json.' })
   }
   await next()
 }
+
+const READ_BODIES = /^(application\/json|text\/plain)\b/
+const READ_FILES = /^(application\/json|text\/csv|text\/plain|image\/vnd\.dxf|application\/dxf|application\/octet-stream)\b/
 
 const hostOf = (origin: string): string | null => {
   try {
@@ -133,14 +169,24 @@ async function actAsPerson({ store }: Services, c: Context, next: Next): Promise
 }
 
 /** The one gate from errors to answers. */
-function toProblem(error: Error & { code?: string }, log?: Logger): Problem {
+function toProblem(error: Error & { code?: string }, { log, folder = 'the data folder' }: Services): Problem {
   if (error instanceof ProblemError) return { status: error.status, title: TITLES[error.status] ?? 'Not done', detail: error.message, ...error.extra }
+  if (error instanceof FileFault) return { status: error.status, title: TITLES[error.status]!, detail: error.message, ...(error.faults.length > 0 ? { errors: error.faults } : {}) }
   if (error instanceof HTTPException)
     return { status: error.status, title: TITLES[error.status] ?? 'Not done', detail: error.status === 400 ? 'The body is not JSON. Check brackets and quotes.' : error.message }
-  if (error.code === 'SQLITE_CONSTRAINT_FOREIGNKEY')
-    return { status: 409, title: TITLES[409]!, detail: 'Something else still uses it, or it names something that is not here. Nothing was changed.' }
-  if (error.code?.startsWith('SQLITE_CONSTRAINT'))
-    return { status: 409, title: TITLES[409]!, detail: `It clashes with what is here already (${error.message.split(' - ').at(-1)}). Nothing was changed.` }
+  const broken = brokenRule(error)
+  if (broken)
+    return {
+      status: 409,
+      title: TITLES[409]!,
+      detail: `${broken.message} Nothing was changed.`,
+      ...(broken.field ? { errors: [{ path: broken.field, message: broken.message }] } : {}),
+    }
+  const storage = storageFault(error, folder)
+  if (storage) {
+    log?.error({ err: error }, 'the disk refused a write')
+    return { status: 507, title: TITLES[507]!, detail: storage }
+  }
   log?.error({ err: error }, 'request failed')
   return { status: 500, title: 'Something broke here', detail: 'Junket could not finish this. Nothing was half-written; try again, and note what you did if it happens twice.' }
 }
@@ -154,4 +200,6 @@ const TITLES: Record<number, string> = {
   415: 'Wrong content type',
   422: 'Not right yet',
   429: 'Too many tries',
+  503: 'Not just now',
+  507: 'The disk is full or cannot be written to',
 }

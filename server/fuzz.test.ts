@@ -5,7 +5,7 @@ import { createApp } from './app.ts'
 import { type Database, openDatabase } from './database/connection.ts'
 import { Store } from './database/store.ts'
 import { JobRunner } from './jobs/runner.ts'
-import { importBuild } from './services/build-document.ts'
+import { importDocument } from './services/build-document.ts'
 
 let knex: Database
 let app: ReturnType<typeof createApp>
@@ -15,7 +15,7 @@ const jobs = new JobRunner()
 beforeAll(async () => {
   knex = await openDatabase(':memory:')
   store = new Store(knex)
-  await importBuild(store, demoDocument())
+  await importDocument(store, demoDocument())
   app = createApp({ store, jobs })
 })
 afterAll(async () => {

@@ -1,35 +1,35 @@
-import { existsSync, mkdirSync } from 'node:fs'
+import { existsSync } from 'node:fs'
 import { join, resolve } from 'node:path'
 import { fileURLToPath } from 'node:url'
+import { parseArgs } from 'node:util'
 import { serve } from '@hono/node-server'
 import pino from 'pino'
 import { createApp } from './app.ts'
 import { openDatabase } from './database/connection.ts'
+import { storageFault } from './database/storage-fault.ts'
 import { Store } from './database/store.ts'
+import { ProblemError } from './errors.ts'
 import { Guard } from './guard.ts'
 import { JobRunner } from './jobs/runner.ts'
+import { checkPasscode, openData, StartFault } from './opening.ts'
 import { Backups } from './services/backups.ts'
-import { importBuild } from './services/build-document.ts'
+import { importDocument } from './services/build-document.ts'
 
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
 
-/** Starts Junket; `--demo` fills an empty database with the invented shop first. */
+/** Starts Junket; `--demo` fills an empty database with the invented shop first, `--restore NAME` puts a backup in place. */
 async function main(): Promise<void> {
+  const { demo: isDemo, restore, empty: isEmptyWanted } = argumentsOf()
   const host = process.env.JUNKET_HOST ?? '127.0.0.1'
   const port = Number(process.env.JUNKET_PORT ?? 4173)
-  const isDemo = process.argv.includes('--demo')
   const data = resolve(process.env.JUNKET_DATA ?? (isDemo ? 'data/demo' : 'data/shop'))
+  const names = (process.env.JUNKET_NAMES ?? '')
+    .split(',')
+    .map((name) => name.trim())
+    .filter(Boolean)
   const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
-  mkdirSync(data, { recursive: true })
-  const guard = new Guard(join(data, 'passcode'), !LOOPBACK.has(host))
-  if (process.env.JUNKET_PASSCODE) await guard.setPasscode(process.env.JUNKET_PASSCODE)
-  if (guard.asks && !guard.hasPasscode) {
-    console.error(
-      `JUNKET_HOST=${host} is refused: other machines could reach the data and no passcode is set. Start on this machine and set one in Settings, or give JUNKET_PASSCODE once.`,
-    )
-    process.exit(2)
-  }
-  const file = join(data, 'junket.sqlite')
+  const file = await openData({ data, command: isDemo ? 'npm run demo' : 'npm start', isEmptyWanted, ...(restore === undefined ? {} : { restore }) })
+  const guard = await guardOf(data, host)
   const backups = new Backups(file)
   // Before anything touches the file, a migration included.
   const ofDay = existsSync(file) ? await backups.makeOfDay() : null
@@ -38,25 +38,21 @@ async function main(): Promise<void> {
   const store = new Store(knex)
   if (isDemo && (await store.revision()) === 0) {
     const { demoDocument } = await import('../demo/index.ts')
-    await importBuild(store, demoDocument())
+    await importDocument(store, demoDocument())
   }
   const jobs = new JobRunner()
   const web = fileURLToPath(new URL('../web', import.meta.url))
-  const server = serve({ fetch: createApp({ store, jobs, log, web, backups, guard }).fetch, hostname: host, port }, () =>
+  const server = serve({ fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch, hostname: host, port }, () =>
     console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
   )
-  server.on('error', (error: NodeJS.ErrnoException) => {
-    console.error(error.code === 'EADDRINUSE' ? `Port ${port} is taken. Stop what uses it, or set JUNKET_PORT to another.` : error.message)
-    process.exit(1)
-  })
+  server.on('error', (error: NodeJS.ErrnoException) => fail(new StartFault(portFault(error, host, port), 1)))
 
   let stopping = false
   const stop = (): void => {
     if (stopping) return
     stopping = true
     server.close()
-    void jobs
-      .close()
+    void Promise.all([jobs.close(), backups.close()])
       .then(() => knex.destroy())
       .then(() => process.exit(0))
     setTimeout(() => process.exit(0), 4000).unref()
@@ -65,4 +61,47 @@ async function main(): Promise<void> {
   process.on('SIGTERM', stop)
 }
 
-await main()
+function argumentsOf(): { demo: boolean; restore?: string | undefined; empty: boolean } {
+  try {
+    const { values } = parseArgs({ options: { demo: { type: 'boolean', default: false }, restore: { type: 'string' }, empty: { type: 'boolean', default: false } } })
+    return values
+  } catch (error) {
+    throw new StartFault(`${(error as Error).message} Known are --restore NAME and --empty.`, 2)
+  }
+}
+
+async function guardOf(data: string, host: string): Promise<Guard> {
+  const file = join(data, 'passcode')
+  const guard = new Guard(file, !LOOPBACK.has(host))
+  if (process.env.JUNKET_PASSCODE) {
+    try {
+      await guard.setPasscode(process.env.JUNKET_PASSCODE)
+    } catch (error) {
+      if (error instanceof ProblemError) throw new StartFault(`JUNKET_PASSCODE is refused: ${error.message}`, 2)
+      throw error
+    }
+  }
+  checkPasscode(file)
+  if (guard.asks && !guard.hasPasscode)
+    throw new StartFault(
+      `JUNKET_HOST=${host} is refused: other machines could reach the data and no passcode is set. Start on this machine and set one in Settings, or give JUNKET_PASSCODE once.`,
+      2,
+    )
+  return guard
+}
+
+function portFault({ code, message }: NodeJS.ErrnoException, host: string, port: number): string {
+  if (code === 'EADDRINUSE') return `Port ${port} is taken. Stop what uses it, or set JUNKET_PORT to another.`
+  if (code === 'EACCES') return `Port ${port} is not for everybody on this machine. Set JUNKET_PORT to one above 1023.`
+  if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND') return `This machine has no address ${host}. Set JUNKET_HOST to one of its own.`
+  return message
+}
+
+function fail(error: Error & { code?: string }): never {
+  const folder = resolve(process.env.JUNKET_DATA ?? 'data')
+  const words = error instanceof StartFault || error instanceof ProblemError ? error.message : (storageFault(error, folder) ?? `Junket could not start: ${error.stack}`)
+  console.error(words)
+  process.exit(error instanceof StartFault ? error.exitCode : 3)
+}
+
+await main().catch(fail)

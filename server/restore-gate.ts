@@ -1,40 +1,77 @@
 import type { Context, Next } from 'hono'
+import { ProblemError } from './errors.ts'
 
-const isRestore = (c: Context): boolean => c.req.method === 'POST' && /^\/api\/backups\/[^/]+\/restore$/.test(c.req.path)
-/** Streams stay open for hours and read nothing while they wait. */
-const isStream = (c: Context): boolean => c.req.path.endsWith('/events')
+/** Streams stay open for hours and read nothing while they wait; checks and plans of what was sent read no data. */
+const READS_NOTHING = /\/events$|^\/api\/(check|plan|patterns\/(dxf|chords|trace)|session|passcode|backups)(\/|$)/
+
+/** Longest that a restore waits for those under way, and that others wait for a restore, ms. */
+const PATIENCE_MS = 4000
 
 /** While a backup is put back nobody else reads or writes: requests wait for it, and it waits for those under way. */
 export class RestoreGate {
   #active = 0
-  #restoring: Promise<void> | null = null
+  #shut: Promise<void> | null = null
   #idle = (): void => {}
+  readonly #patienceMs: number
 
+  constructor(patienceMs = PATIENCE_MS) {
+    this.#patienceMs = patienceMs
+  }
+
+  /** A request, once its body is here. */
   async pass(c: Context, next: Next): Promise<void> {
-    if (isStream(c)) return next()
-    while (this.#restoring) await this.#restoring
-    if (!isRestore(c)) {
-      this.#active++
-      try {
-        return await next()
-      } finally {
-        this.#active--
-        if (this.#active === 0) this.#idle()
-      }
+    if (READS_NOTHING.test(c.req.path)) return next()
+    return this.enter(next)
+  }
+
+  /** Work that reads or writes the data. @throws ProblemError 503 when a restore takes too long */
+  async enter<T>(work: () => Promise<T>): Promise<T> {
+    const until = Date.now() + this.#patienceMs
+    while (this.#shut) {
+      if (!(await within(this.#shut, until - Date.now()))) throw new ProblemError(503, 'A backup is being put back just now. Try again in some seconds; nothing was changed.')
     }
+    this.#active++
+    try {
+      return await work()
+    } finally {
+      this.#active--
+      if (this.#active === 0) this.#idle()
+    }
+  }
+
+  /** Work that wants the data for itself. @throws ProblemError 503 when others do not get done; nothing was begun */
+  async alone<T>(work: () => Promise<T>): Promise<T> {
+    if (this.#shut) throw new ProblemError(503, 'Another backup is being put back. Try again when it is done.')
     let open = (): void => {}
-    this.#restoring = new Promise((done) => {
+    this.#shut = new Promise((done) => {
       open = done
     })
     try {
-      if (this.#active > 0)
-        await new Promise<void>((done) => {
+      if (this.#active > 0) {
+        const idle = new Promise<void>((done) => {
           this.#idle = done
         })
-      await next()
+        if (!(await within(idle, this.#patienceMs)))
+          throw new ProblemError(503, 'Others are in the middle of something long, an import perhaps. Nothing was changed; try again in a minute.')
+      }
+      return await work()
     } finally {
-      this.#restoring = null
+      this.#shut = null
+      this.#idle = () => {}
       open()
     }
+  }
+}
+
+/** Whether it came in time. */
+async function within(wait: Promise<void>, ms: number): Promise<boolean> {
+  let timer: ReturnType<typeof setTimeout> | undefined
+  const late = new Promise<boolean>((done) => {
+    timer = setTimeout(() => done(false), Math.max(0, ms))
+  })
+  try {
+    return await Promise.race([wait.then(() => true), late])
+  } finally {
+    clearTimeout(timer)
   }
 }

@@ -17,6 +17,10 @@ export interface Services {
   readonly backups?: Backups
   /** Who may come in; absent in tests: everybody. */
   readonly guard?: Guard
+  /** Names it is reached by beyond this machine's own. */
+  readonly names?: readonly string[]
+  /** Where the data is, for sentences about the disk. */
+  readonly folder?: string
 }
 
 export type App = OpenAPIHono

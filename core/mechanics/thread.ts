@@ -49,5 +49,15 @@ export function parseThread(typed: string): string {
   throw new QuantityError(`"${typed}" is not a thread. Write it as M10x1.25, 3/8-16, 1/8 NPT, or "through" for a plain hole.`)
 }
 
+/** Whether a text is a thread, or says that a hole has none. */
+export function isThread(text: string): boolean {
+  try {
+    parseThread(text)
+    return true
+  } catch {
+    return false
+  }
+}
+
 const plain = (figure: string): string => String(Number(figure.replace(',', '.')))
 const size = ([, whole, over, under, decimal]: RegExpExecArray): string => `${whole ? `${whole} ` : ''}${over ? `${over}/${under}` : decimal}`

@@ -1,7 +1,9 @@
 import { z } from 'zod'
+import { isThread } from '../mechanics/thread.ts'
 import { type Claim, chooseClaim } from '../quantity/claim.ts'
 import { type Grade, strength } from '../quantity/grade.ts'
 import { type MethodId, methodPlusMinus } from '../quantity/methods.ts'
+import { CONTROLS_SAID, NO_CONTROLS } from '../quantity/plain-text.ts'
 import type { StoredUnit } from '../quantity/units.ts'
 
 /** Where a field lives: enough to name it and to write a claim on it. */
@@ -83,7 +85,7 @@ export const word = (label: string, choices?: readonly string[], { minutes = 2 }
   label,
   unit: '',
   type: 'word',
-  schema: choices ? z.enum(choices as [string, ...string[]]) : z.string().min(1),
+  schema: choices ? z.enum(choices as [string, ...string[]]) : z.string().min(1).max(200).regex(NO_CONTROLS, CONTROLS_SAID),
   unknown: null,
   methods: [],
   minutes,
@@ -93,7 +95,7 @@ export const word = (label: string, choices?: readonly string[], { minutes = 2 }
 })
 
 /** A thread, kept in one spelling: M10x1.25, 3/8-16, 1/8 NPT. */
-export const thread = (label: string): FieldWords<string | null> => ({ ...word(label), type: 'thread' })
+export const thread = (label: string): FieldWords<string | null> => ({ ...word(label), type: 'thread', schema: threadSchema })
 
 export const flag = (label: string, { minutes = 2 }: Options = {}): FieldWords<boolean | null> => ({
   label,
@@ -112,7 +114,7 @@ export const numbers = (label: string, unit: StoredUnit, { methods = [], minutes
   label,
   unit,
   type: 'numbers',
-  schema: z.array(z.number().finite()).min(1),
+  schema: z.array(z.number().finite()).min(1).max(400),
   unknown: null,
   methods,
   minutes,
@@ -142,8 +144,19 @@ export interface Dowel {
   readonly process?: (typeof PROCESSES)[number] | undefined
 }
 
-const place = { x: z.number().finite(), y: z.number().finite(), d: z.number().positive(), process: z.enum(PROCESSES).optional() }
-const holeSchema = z.object({ ...place, thread: z.string().optional(), optional: z.boolean().optional() })
+/** No face reaches further from its axis, and no hole of one is larger, mm. */
+export const FACE_SPAN_MM = 2000
+export const HOLE_MOST_MM = 500
+
+const within = z.number().min(-FACE_SPAN_MM, `At most ${FACE_SPAN_MM} mm from the axis.`).max(FACE_SPAN_MM, `At most ${FACE_SPAN_MM} mm from the axis.`)
+const place = {
+  x: within,
+  y: within,
+  d: z.number().positive('Ø must be more than 0.').max(HOLE_MOST_MM, `Ø at most ${HOLE_MOST_MM} mm.`),
+  process: z.enum(PROCESSES).optional(),
+}
+const threadSchema = z.string().max(40).refine(isThread, 'Write a thread as M10x1.25, 3/8-16, 1/8 NPT, or "through" for a plain hole.')
+const holeSchema = z.object({ ...place, thread: threadSchema.optional(), optional: z.boolean().optional() })
 const dowelSchema = z.object({ ...place, pin: z.boolean().optional() })
 const isMachined = (list: readonly Dowel[]): boolean => list.every((d) => d.process === 'milled' || d.process === 'reamed')
 
@@ -182,7 +195,7 @@ export const points = (label: string): FieldWords<readonly Point[] | null> => ({
   unit: 'mm',
   type: 'points',
   schema: z
-    .array(z.object({ x: z.number(), y: z.number() }))
+    .array(z.object({ x: within, y: within }))
     .min(3)
     .max(400),
   unknown: null,
@@ -208,7 +221,15 @@ export const zones = (label: string, { methods = ['tape-bay', 'bar-caliper', 'ru
   unit: 'mm',
   type: 'zones',
   schema: z
-    .array(z.object({ fromMm: z.number().finite(), toMm: z.number().finite(), depthMm: z.number().finite(), moving: z.boolean().optional(), name: z.string().max(60).optional() }))
+    .array(
+      z.object({
+        fromMm: z.number().finite(),
+        toMm: z.number().finite(),
+        depthMm: z.number().finite(),
+        moving: z.boolean().optional(),
+        name: z.string().max(60).regex(NO_CONTROLS, CONTROLS_SAID).optional(),
+      }),
+    )
     .max(20),
   unknown: null,
   methods,

@@ -84,9 +84,10 @@ function parseHole(line: string, number: number, reading: Reading): Hole {
   const [x, y, d] = figures(line, 3, number, reading) as [number, number, number]
   if (d <= 0) throw new QuantityError(`Line ${number}: Ø must be more than 0.`)
   const rest = line.split(/\s+/).slice(3)
-  const thread = rest.find((item) => /^M\d|^\d+\/\d+-\d+/i.test(item))
+  const written = rest.find((item) => /^M\d|^\d+\/\d+-\d+/i.test(item))
+  const thread = written && parseThread(written)
   const process = PROCESSES.find((name) => rest.includes(name))
-  const known = rest.filter((item) => item === thread || item === process || /^(optional|pin)$/i.test(item))
+  const known = rest.filter((item) => item === written || item === process || /^(optional|pin)$/i.test(item))
   if (known.length !== rest.length)
     throw new QuantityError(
       `Line ${number}: "${rest.find((item) => !known.includes(item))}" is not understood. After Ø write a thread (M10x1.5), optional, pin, or how it was cut (${PROCESSES.join(', ')}).`,

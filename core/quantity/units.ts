@@ -1,3 +1,5 @@
+import { own } from '../own.ts'
+
 /**
  * Units and how people type them.
  * Factors: NIST SP 811 (2008), appendix B, exact where exact.
@@ -149,10 +151,10 @@ function convertIn(value: number, named: string, unit: StoredUnit, typed: string
     throw new QuantityError(`"${typed}" should be a plain number, without "${named}".`)
   }
   const key = named.toLowerCase().replace('*', '·').replace(/\s+/g, ' ')
-  const asked = ASKED[key]
+  const asked = own(ASKED, key)
   if (asked && UNITS[unit][asked[0]!.toLowerCase()])
     throw new QuantityQuestion(`"${named}" could be of a US gallon (3.785 L) or an imperial one (4.546 L). Write which.`, asked.map(rewrite))
-  const found = UNITS[unit][key]
+  const found = own(UNITS[unit], key)
   if (found === undefined) throw new QuantityError(`"${named}" is not a unit for this. Use ${Object.keys(UNITS[unit]).slice(0, 5).join(', ')}.`)
   if (found.inverse === undefined) return value * found.factor + (found.offset ?? 0)
   if (value === 0) throw new QuantityError(`"${typed}" would be no distance at all. Check the figure.`)

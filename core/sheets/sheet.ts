@@ -35,12 +35,30 @@ export type SheetAnswers = Readonly<Record<string, SheetAnswer>>
  * the order in which they arrive does not matter. Sending the same again changes nothing.
  */
 export function mergeAnswers(stored: SheetAnswers, incoming: SheetAnswers): SheetAnswers {
-  const merged: Record<string, SheetAnswer> = { ...stored }
+  const merged = new Map(Object.entries(stored))
   for (const [id, answer] of Object.entries(incoming)) {
-    const held = merged[id]
-    if (!held || answer.at > held.at || (answer.at === held.at && answer.value > held.value)) merged[id] = answer
+    const held = merged.get(id)
+    if (!held || answer.at > held.at || (answer.at === held.at && answer.value > held.value)) merged.set(id, answer)
   }
-  return merged
+  return Object.fromEntries(merged)
+}
+
+export interface Joined {
+  readonly answers: SheetAnswers
+  /** Questions whose answer sent now does not stand: a later one was there already. */
+  readonly passedOver: readonly string[]
+}
+
+/**
+ * The same where answers arrive. A clock that is ahead must not outvote everybody until its time comes: an answer from the
+ * future counts as given now.
+ *
+ * @param now ISO time of the one clock all answers share
+ */
+export function joinAnswers(stored: SheetAnswers, incoming: SheetAnswers, now: string): Joined {
+  const dated = Object.fromEntries(Object.entries(incoming).map(([id, answer]) => [id, Date.parse(answer.at) > Date.parse(now) ? { ...answer, at: now } : answer]))
+  const answers = mergeAnswers(stored, dated)
+  return { answers, passedOver: Object.keys(dated).filter((id) => answers[id]!.value !== dated[id]!.value) }
 }
 
 /** What the answers put at risk, in the order of the sheet: a hit, or a no. */

@@ -3,6 +3,7 @@ import { type Rate, rateBetween } from '../money/offer-price.ts'
 import { addRanges, type Range } from '../money/range.ts'
 import type { Need } from '../needs/need.ts'
 import { CONFIRM_OR_DROP } from '../needs/rules/confirm-or-drop.ts'
+import { own } from '../own.ts'
 import { RANGE_CURRENCY, RANGES } from './ranges.ts'
 
 /** What a need costs and takes before anything is bought. */
@@ -53,11 +54,11 @@ export function firstAnswer(
   rates: readonly Rate[],
 ): FirstAnswer {
   const lines = needs.map((need): NeedRange => {
-    const known = RANGES[need.kind]
+    const known = own(RANGES, need.kind)
     const hours: Range = need.task ? { low: need.task.hours, high: need.task.hours * FIRST_TIMER } : known ? { low: known.hours[0], high: known.hours[1] } : { low: 0, high: 0 }
     if (need.task || kept.has(need.id)) return { need: need.id, price: { low: 0, high: 0 }, hours: need.task ? hours : { low: 0, high: hours.high }, from: 'kept' }
-    const own = typed.get(need.id)
-    if (own !== undefined) return { need: need.id, price: { low: own, high: own }, hours, from: 'typed' }
+    const said = typed.get(need.id)
+    if (said !== undefined) return { need: need.id, price: { low: said, high: said }, hours, from: 'typed' }
     const offers = priced.filter((one) => one.need === need.id).map((one) => Math.ceil(need.quantity / one.pack) * one.priceMinor)
     if (offers.length > 0) return { need: need.id, price: { low: Math.min(...offers), high: Math.max(...offers) }, hours, from: 'offers' }
     return { need: need.id, price: assumedPrice(need.kind, build.currency, rates), hours, from: 'assumed' }
@@ -78,7 +79,7 @@ export function firstAnswer(
 
 /** What a kind of need costs where nothing better is known, minor units of a currency; null without a range or a rate. Grade assumed. */
 export function assumedPrice(kind: string, currency: string, rates: readonly Rate[]): Range | null {
-  const known = RANGES[kind]
+  const known = own(RANGES, kind)
   const rate = rateBetween(rates, RANGE_CURRENCY, currency)
   if (!known || rate === null) return null
   const inMinor = (whole: number): number => convert(whole * 100, RANGE_CURRENCY, currency, rate)

@@ -1,5 +1,5 @@
 import { demoDocument } from '../../demo/index.ts'
-import { importBuild } from '../services/build-document.ts'
+import { importDocument } from '../services/build-document.ts'
 import { type Database, openDatabase } from './connection.ts'
 import { Store } from './store.ts'
 
@@ -9,7 +9,7 @@ let seeded: Buffer | null = null
 export async function demoDatabase(): Promise<Database> {
   if (!seeded) {
     const first = await openDatabase(':memory:')
-    await importBuild(new Store(first), demoDocument())
+    await importDocument(new Store(first), demoDocument())
     const connection = await first.client.acquireConnection()
     seeded = connection.serialize() as Buffer
     await first.client.releaseConnection(connection)

@@ -1,6 +1,7 @@
 import { onChange } from './changes.ts'
 import type { Row } from './row.ts'
-import type { TableName } from './tables.ts'
+import { asideOf } from './set-aside.ts'
+import { shapeOf, type TableName } from './tables.ts'
 
 /** What a mirror reads from: the database straight, and when its file was replaced. */
 export interface Source {
@@ -8,10 +9,12 @@ export interface Source {
   readonly epoch: number
   read(table: TableName): Promise<Row[]>
   readIn(table: TableName, column: string, values: readonly string[]): Promise<Row[]>
+  isThere(table: TableName, id: string): Promise<boolean>
 }
 
 export interface Mirror {
-  readonly epoch: number
+  /** Of the file it was read from; −1: read it anew. */
+  epoch: number
   readonly rows: Map<string, Row>
   /** Rows written since they were read. */
   readonly stale: Set<string>
@@ -41,6 +44,11 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
   }
   let mirror = held.get(table)
   if (mirror?.epoch !== store.epoch) {
+    // What a row refers to is read first: whether it can be read counts.
+    for (const target of new Set(Object.values(shapeOf(table).refs ?? {}))) if (target !== table && held.get(target)?.epoch !== store.epoch) await mirrored(store, target)
+    mirror = held.get(table)
+  }
+  if (mirror?.epoch !== store.epoch) {
     const made: Mirror = { epoch: store.epoch, rows: new Map(), stale: new Set(), list: [], syncing: Promise.resolve() }
     held.set(table, (mirror = made))
     made.syncing = store.read(table).then((rows) => {
@@ -59,11 +67,16 @@ async function sync(store: Source, table: TableName, mirror: Mirror): Promise<vo
   if (mirror.stale.size === 0) return
   const ids = [...mirror.stale]
   mirror.stale.clear()
+  const aside = asideOf(store.root)
+  const before = ids.map((id) => aside.has(`${table}:${id}`))
   const found = new Map((await store.readIn(table, 'id', ids)).map((row) => [row.id, row]))
   for (const id of ids) {
     const row = found.get(id)
     if (row) mirror.rows.set(id, row)
     else mirror.rows.delete(id)
   }
+  for (const id of ids) if (!found.has(id) && !(await store.isThere(table, id))) aside.delete(`${table}:${id}`)
+  // What hangs on a row that was mended, or can no longer be read, is read anew.
+  if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i])) mirrors.get(store.root)?.forEach((one, name) => name !== table && (one.epoch = -1))
   mirror.list = [...mirror.rows.values()].sort((p, q) => (p.id < q.id ? -1 : 1))
 }

@@ -1,10 +1,11 @@
 import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
-import { ConflictError, MissingError } from '../errors.ts'
+import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
 import { announce } from './changes.ts'
 import { mirrored } from './mirror.ts'
 import type { Row } from './row.ts'
+import { asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
 export type { Row }
@@ -28,12 +29,19 @@ function toRow(table: TableName, values: Record<string, unknown>): Record<string
   return out
 }
 
-function fromRow(table: TableName, row: Record<string, unknown>): Row {
+/** A row as the code reads it, and what of it cannot even be unpacked: that stays as its text. */
+function fromRow(table: TableName, row: Record<string, unknown>): { row: Row; unreadable: RowFault[] } {
   const { json = [], flags = [] } = shapeOf(table)
   const out: Record<string, unknown> = { ...row }
-  for (const key of json) out[key] = unpack(row[key])
-  for (const key of flags) out[key] = row[key] === null ? null : row[key] === 1
-  return out as Row
+  const unreadable: RowFault[] = []
+  for (const key of json)
+    try {
+      out[key] = unpack(row[key])
+    } catch {
+      unreadable.push({ field: key, message: 'What is stored is not JSON.' })
+    }
+  for (const key of flags) out[key] = row[key] === null ? null : row[key] === 0 || row[key] === 1 ? row[key] === 1 : row[key]
+  return { row: out as Row, unreadable }
 }
 
 /**
@@ -79,6 +87,7 @@ export class Store {
   /** Forgets what was computed from the data: the file under it was replaced. */
   replaced(): void {
     epochs.set(this.root, this.epoch + 1)
+    asideOf(this.root).clear()
   }
 
   async list<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
@@ -91,7 +100,7 @@ export class Store {
   /** Rows straight from the database, by id. */
   async read<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
     const rows = await this.knex(table).where(toRow(table, where)).orderBy('id')
-    return rows.map((row) => fromRow(table, row) as T)
+    return this.#sound<T>(table, rows)
   }
 
   async listIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
@@ -103,13 +112,14 @@ export class Store {
     return list.filter((row) => wanted.has(row[column] as string)) as T[]
   }
 
-  async readIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
+  async readIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[], where: Record<string, unknown> = {}): Promise<T[]> {
     const found: T[] = []
     for (let i = 0; i < values.length; i += 500) {
       const rows = await this.knex(table)
+        .where(toRow(table, where))
         .whereIn(column, values.slice(i, i + 500))
         .orderBy('id')
-      for (const row of rows) found.push(fromRow(table, row) as T)
+      found.push(...this.#sound<T>(table, rows))
     }
     return found
   }
@@ -117,19 +127,53 @@ export class Store {
   async find<T extends Row = Row>(table: TableName, id: string): Promise<T | null> {
     if (!this.inTransaction) return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
     const row = await this.knex(table).where({ id }).first()
-    return row ? (fromRow(table, row) as T) : null
+    return row ? (this.#sound<T>(table, [row])[0] ?? null) : null
+  }
+
+  /** Rows that can be read; the others are set aside. */
+  #sound<T extends Row>(table: TableName, rows: readonly Record<string, unknown>[]): T[] {
+    return rows.flatMap((one) => {
+      const { row, unreadable } = fromRow(table, one)
+      return (soundRow(this.root, table, row, unreadable, !this.inTransaction) as T | null) ?? []
+    })
+  }
+
+  async isThere(table: TableName, id: string): Promise<boolean> {
+    return (await this.knex(table).where({ id }).first('id')) !== undefined
+  }
+
+  /** Nothing is written that could not be read again. @throws UnprocessableError: the transaction is undone */
+  async #hold(table: TableName, id: string): Promise<void> {
+    const { row, unreadable } = fromRow(table, (await this.knex(table).where({ id }).first()) as Record<string, unknown>)
+    const faults = unreadable.length > 0 ? unreadable : faultsOf(table, row)
+    if (faults.length > 0)
+      throw new UnprocessableError(
+        `${faults[0]!.field}: ${faults[0]!.message}`,
+        faults.map(({ field, message }) => ({ path: field, message })),
+      )
+  }
+
+  /** A row as it stands, readable or not. @throws MissingError */
+  async raw(table: TableName, id: string): Promise<Row> {
+    const row = await this.knex(table).where({ id }).first()
+    if (!row) throw new MissingError(`There is no ${words(table)} with id ${id}. It may have been moved to the trash.`)
+    return fromRow(table, row).row
   }
 
   /** @throws MissingError */
   async get<T extends Row = Row>(table: TableName, id: string): Promise<T> {
     const row = await this.find<T>(table, id)
+    const aside = row ? undefined : asideOf(this.root).get(`${table}:${id}`)
+    if (aside) throw new ConflictError(`${aside.name} cannot be read (${aside.faults[0]?.field}: ${aside.faults[0]?.message}) and is set aside. Mend it in People and safekeeping.`)
     if (!row) throw new MissingError(`There is no ${words(table)} with id ${id}. It may have been moved to the trash.`)
     return row
   }
 
   async insert<T extends Row = Row>(table: TableName, values: Record<string, unknown>): Promise<T> {
     const row = { id: uuidv7(), ...values }
+    await this.#keepTree(table, String(row.id), row)
     await this.knex(table).insert(toRow(table, row))
+    await this.#hold(table, String(row.id))
     await this.#log(table, String(row.id), 'insert', null, row)
     return this.get<T>(table, String(row.id))
   }
@@ -151,23 +195,34 @@ export class Store {
 
   /** @throws ConflictError when the version is not the one stored: both values are told. */
   async update<T extends Row = Row>(table: TableName, id: string, version: number, patch: Record<string, unknown>): Promise<T> {
-    const before = await this.get<T>(table, id)
+    return (await this.#change(table, await this.get<T>(table, id), version, patch)) as T
+  }
+
+  /** The same for a row that is set aside. @throws ConflictError · MissingError */
+  async mend(table: TableName, id: string, version: number, patch: Record<string, unknown>): Promise<Row> {
+    return this.#change(table, await this.raw(table, id), version, patch)
+  }
+
+  async #change(table: TableName, before: Row, version: number, patch: Record<string, unknown>): Promise<Row> {
+    const { id } = before
     if (before.version !== version)
       throw new ConflictError(`This ${words(table)} was changed meanwhile (version ${before.version}, yours was ${version}). Look at both and save again.`, {
         theirs: before,
         yours: patch,
       })
     const changed = Object.fromEntries(Object.entries(patch).filter(([key, value]) => value !== undefined && key !== 'id' && key !== 'version'))
+    await this.#keepTree(table, id, changed)
     await this.knex(table)
       .where({ id })
       .update({ ...toRow(table, changed), version: version + 1 })
+    await this.#hold(table, id)
     await this.#log(table, id, 'update', Object.fromEntries(Object.keys(changed).map((key) => [key, before[key]])), changed)
-    return this.get<T>(table, id)
+    return this.get(table, id)
   }
 
   /** Moves a row and what it owns to the trash; the trash id undoes it. */
   async remove(table: TableName, id: string, version?: number): Promise<string> {
-    const row = await this.get(table, id)
+    const row = asideOf(this.root).has(`${table}:${id}`) ? await this.raw(table, id) : await this.get(table, id)
     if (version !== undefined && row.version !== version)
       throw new ConflictError(`This ${words(table)} was changed meanwhile. Look at it again before removing it.`, { theirs: row })
     const rows = await this.#gather(table, row)
@@ -188,6 +243,7 @@ export class Store {
 
   /** Puts a removed row back as it was. */
   async reinsert(table: TableName, row: Row): Promise<void> {
+    await this.#keepTree(table, row.id, row)
     await this.knex(table).insert(toRow(table, { ...row, version: row.version + 1 }))
     await this.#log(table, row.id, 'restore', null, row)
   }
@@ -204,10 +260,38 @@ export class Store {
     return this.epoch * 1e12 + Number(row?.id ?? 0)
   }
 
-  async #gather(table: TableName, row: Row): Promise<[TableName, Row][]> {
+  /** A row and all it owns, each once: data that goes round in a circle ends too. */
+  async #gather(table: TableName, row: Row, seen = new Set<string>()): Promise<[TableName, Row][]> {
+    if (seen.has(`${table}:${row.id}`)) return []
+    seen.add(`${table}:${row.id}`)
     const rows: [TableName, Row][] = [[table, row]]
-    for (const [owned, column] of shapeOf(table).owns ?? []) for (const one of await this.list(owned, { [column]: row.id })) rows.push(...(await this.#gather(owned, one)))
+    for (const [owned, column] of shapeOf(table).owns ?? []) for (const one of await this.#rawOf(owned, column, row.id)) rows.push(...(await this.#gather(owned, one, seen)))
     return rows
+  }
+
+  /** Rows of an owner as they stand, those set aside included. */
+  async #rawOf(table: TableName, column: string, owner: string): Promise<Row[]> {
+    return (
+      (await this.knex(table)
+        .where({ [column]: owner })
+        .orderBy('id')) as Record<string, unknown>[]
+    ).map((row) => fromRow(table, row).row)
+  }
+
+  /** What owns rows of its own table must not come to own itself, directly or through others. @throws UnprocessableError */
+  async #keepTree(table: TableName, id: string, values: Record<string, unknown>): Promise<void> {
+    const column = shapeOf(table).owns?.find(([owned]) => owned === table)?.[1]
+    if (!column || typeof values[column] !== 'string') return
+    const seen = new Set<string>()
+    for (let owner: unknown = values[column]; typeof owner === 'string' && !seen.has(owner); ) {
+      if (owner === id)
+        throw new UnprocessableError(`This ${words(table)} would come with itself. Choose another one that it came with.`, [
+          { path: column, message: 'It would come with itself.' },
+        ])
+      seen.add(owner)
+      const above: { owner?: unknown } | undefined = await this.knex(table).where({ id: owner }).first(this.knex.ref(column).as('owner'))
+      owner = above?.owner
+    }
   }
 
   #actor(): { who: string; command: string | null } {

@@ -3,6 +3,8 @@ export interface TableShape {
   readonly json?: readonly string[]
   readonly flags?: readonly string[]
   readonly refs?: Readonly<Record<string, TableName>>
+  /** References it can be read without, where what they lead to cannot be read. */
+  readonly loose?: readonly string[]
   /** Rows of these tables belong to a row of this one, by the column named. */
   readonly owns?: readonly (readonly [TableName, string])[]
 }
@@ -17,6 +19,7 @@ export const TABLES = {
   part: {
     flags: ['isDefault'],
     refs: { ownerId: 'part' },
+    loose: ['ownerId'],
     owns: [
       ['partNumber', 'partId'],
       ['supersession', 'partId'],
@@ -31,6 +34,7 @@ export const TABLES = {
     json: ['mustWork'],
     flags: ['inspection'],
     refs: { recipientId: 'part' },
+    loose: ['recipientId'],
     owns: [
       ['specimen', 'buildId'],
       ['pairing', 'buildId'],
@@ -45,7 +49,7 @@ export const TABLES = {
   },
   specimen: { refs: { partId: 'part', buildId: 'build' } },
   claim: { json: ['value'], refs: { portId: 'port', specimenId: 'specimen' } },
-  kit: { flags: ['taxIncluded'], refs: { supplierId: 'supplier' }, owns: [['kitItem', 'kitId']] },
+  kit: { flags: ['taxIncluded'], refs: { supplierId: 'supplier' }, loose: ['supplierId'], owns: [['kitItem', 'kitId']] },
   kitItem: { refs: { kitId: 'kit', partId: 'part' } },
   donor: {
     owns: [
@@ -54,7 +58,7 @@ export const TABLES = {
     ],
   },
   donorItem: { flags: ['held'], refs: { donorId: 'donor', partId: 'part' } },
-  offer: { flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' } },
+  offer: { flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' }, loose: ['issuerId'] },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
   matingCard: { json: ['answers'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' } },
   buildSheet: { json: ['answers'], refs: { buildId: 'build' } },
@@ -64,7 +68,7 @@ export const TABLES = {
   decision: { refs: { buildId: 'build' } },
   sourcingLock: { refs: { buildId: 'build', supplierId: 'supplier' } },
   plan: { json: ['detail'], refs: { buildId: 'build' }, owns: [['planLine', 'planId']] },
-  planLine: { refs: { planId: 'plan', supplierId: 'supplier', partId: 'part' } },
+  planLine: { refs: { planId: 'plan', supplierId: 'supplier', partId: 'part' }, loose: ['supplierId', 'partId'] },
 } as const satisfies Record<string, TableShape>
 
 export type TableName =

@@ -1,8 +1,14 @@
-import { parse } from 'csv-parse/sync'
+import { Readable } from 'node:stream'
+import { CsvError, parse } from 'csv-parse'
 import { isCurrency, minorDigits } from '../../core/money/money.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
+import { utf8Of } from './text.ts'
 
 export const OFFER_COLUMNS = ['supplier', 'issuer', 'number', 'description', 'price', 'currency', 'taxIncluded', 'pack', 'stock', 'leadDays', 'condition'] as const
+
+/** Largest amount and count of an offer, as where they are typed. */
+const MOST_MINOR = 1e12
+const MOST_WHOLE = 1_000_000
 
 export interface OfferLine {
   readonly line: number
@@ -25,49 +31,112 @@ export interface BadCell {
   readonly message: string
 }
 
-/**
- * Reads offers from CSV (RFC 4180), separated by comma or semicolon; with semicolons decimals may have a comma.
- * Every bad cell is listed by line and column with what to do; nothing is thrown for bad rows.
- *
- * @param decimal what a comma in a price means in this file; `ask`: a price that can be read two ways is asked about
- * @param isSupplier whether a supplier of that name is known
- */
-export function readOffersCsv(text: string, isSupplier: (name: string) => boolean = () => true, decimal: Decimal = 'ask'): { rows: OfferLine[]; bad: BadCell[] } {
-  const first = text.replace(/^\ufeff/, '').split(/\r?\n/, 1)[0] ?? ''
-  const delimiter = first.split(';').length > first.split(',').length ? ';' : ','
-  let records: { record: string[]; info: { lines: number } }[]
-  try {
-    records = parse(text, { bom: true, delimiter, info: true, relax_column_count: true, skip_empty_lines: true }) as never
-  } catch (error) {
-    const { lines = 1, message } = error as { lines?: number; message: string }
-    return { rows: [], bad: [{ line: lines, column: '', message: `The file cannot be read as CSV here: ${message}. Check the quotes.` }] }
-  }
-  const head = records[0]?.record.map((name) => name.trim()) ?? []
-  const missing = OFFER_COLUMNS.filter((name) => !head.includes(name))
-  if (missing.length > 0)
-    return { rows: [], bad: [{ line: 1, column: missing[0]!, message: `The first line lacks ${missing.join(', ')}. It must name: ${OFFER_COLUMNS.join(', ')}.` }] }
-  const bad: BadCell[] = []
-  const rows: OfferLine[] = []
-  for (const { record, info } of records.slice(1)) {
-    const line = info.lines - record.reduce((count, cell) => count + (cell.match(/\n/g)?.length ?? 0), 0)
-    const cell = (name: (typeof OFFER_COLUMNS)[number]): string => (record[head.indexOf(name)] ?? '').trim()
-    const before = bad.length
-    const fault = (column: string, message: string): void => void bad.push({ line, column, message })
-    if (record.length !== head.length) fault('', `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter}".`)
-    if (cell('supplier') !== '' && !isSupplier(cell('supplier'))) fault('supplier', `There is no supplier "${cell('supplier')}". Add it under Suppliers first, or mend the name.`)
-    const row = readRow(cell, line, delimiter, decimal, fault)
-    if (bad.length === before && row) rows.push(row)
-  }
-  return { rows, bad }
+/** Some rows of a file, in its order: those that are right, and every bad cell. */
+export interface OffersRead {
+  readonly rows: readonly OfferLine[]
+  readonly bad: readonly BadCell[]
+  /** Who the rows that are not right name as supplier: looked up too, so that all their faults are told at once. */
+  readonly spoilt: readonly { readonly line: number; readonly supplier: string }[]
 }
 
-function readRow(
-  cell: (name: (typeof OFFER_COLUMNS)[number]) => string,
+/** Rows handed over at once: few enough that nobody waits while they are looked up. */
+const BATCH = 500
+const PIECE = 1 << 16
+
+/**
+ * Reads offers from CSV (RFC 4180), separated by comma, semicolon or tab; with semicolons or tabs decimals may have a
+ * comma. Every bad cell is listed by line and column with what to do; nothing is thrown for bad rows.
+ *
+ * @param bytes UTF-8 or UTF-16
+ * @param decimal what a comma in a price means in this file; `ask`: a price that can be read two ways is asked about
+ * @throws FileFault when the text cannot be decoded
+ */
+export async function* readOffersCsv(bytes: Uint8Array, decimal: Decimal = 'ask'): AsyncGenerator<OffersRead> {
+  const text = utf8Of(bytes)
+  const delimiter = delimiterOf(text)
+  const parser = Readable.from(pieces(text)).pipe(parse({ delimiter, info: true, relax_column_count: true, skip_empty_lines: true }))
+  let head: string[] | null = null
+  let rows: OfferLine[] = []
+  let bad: BadCell[] = []
+  let spoilt: OffersRead['spoilt'][number][] = []
+  try {
+    for await (const { record, info } of parser as AsyncIterable<{ record: string[]; info: { lines: number } }>) {
+      if (!head) {
+        head = record.map((name) => name.trim())
+        const fault = headFault(head)
+        if (fault) return yield { rows, bad: [fault], spoilt }
+        continue
+      }
+      const line = info.lines - record.reduce((count, cell) => count + (cell.includes('\n') ? cell.split('\n').length - 1 : 0), 0)
+      const read = readRecord(record, head, line, delimiter, decimal, (column, message) => void bad.push({ line, column, message }))
+      if (read) rows.push(read)
+      else spoilt.push({ line, supplier: (record[head.indexOf('supplier')] ?? '').trim() })
+      if (rows.length + bad.length >= BATCH) {
+        yield { rows, bad, spoilt }
+        rows = []
+        bad = []
+        spoilt = []
+      }
+    }
+    if (!head) bad.push({ line: 1, column: '', message: `The file is empty. Its first line names the columns: ${OFFER_COLUMNS.join(', ')}.` })
+  } catch (error) {
+    if (!(error instanceof CsvError)) throw error
+    bad.push({ line: Number(error.lines ?? 1), column: '', message: `The file cannot be read as CSV from here on: ${error.message}. Check the quotes.` })
+  }
+  yield { rows, bad, spoilt }
+}
+
+function* pieces(bytes: Uint8Array): Generator<Buffer> {
+  for (let from = 0; from < bytes.length; from += PIECE) yield Buffer.from(bytes.buffer, bytes.byteOffset + from, Math.min(PIECE, bytes.length - from))
+}
+
+/** The mark that splits the first line into the most columns known here; a comma where none does better. */
+function delimiterOf(bytes: Uint8Array): string {
+  const end = bytes.findIndex((byte, i) => byte === 0x0a || i > PIECE)
+  const first = new TextDecoder().decode(bytes.subarray(0, end < 0 ? bytes.length : end))
+  const known = (mark: string): number => first.split(mark).filter((name) => (OFFER_COLUMNS as readonly string[]).includes(name.trim().replace(/^"|"$/g, ''))).length
+  return [',', ';', '\t'].reduce((best, mark) => (known(mark) > known(best) ? mark : best))
+}
+
+function headFault(head: readonly string[]): BadCell | null {
+  const missing = OFFER_COLUMNS.filter((name) => !head.includes(name))
+  if (missing.length > 0) return { line: 1, column: missing[0]!, message: `The first line lacks ${missing.join(', ')}. It must name: ${OFFER_COLUMNS.join(', ')}.` }
+  const twice = OFFER_COLUMNS.find((name) => head.indexOf(name) !== head.lastIndexOf(name))
+  return twice ? { line: 1, column: twice, message: `The first line names ${twice} twice. Take one of the two columns out.` } : null
+}
+
+type Cell = (name: (typeof OFFER_COLUMNS)[number]) => string
+
+/** Longest texts of an offer, as where they are typed. */
+const LONGEST: Partial<Record<(typeof OFFER_COLUMNS)[number], number>> = { supplier: 120, issuer: 120, number: 120, description: 2000, condition: 40 }
+
+function readRecord(
+  record: readonly string[],
+  head: readonly string[],
   line: number,
   delimiter: string,
   decimal: Decimal,
   fault: (column: string, message: string) => void,
 ): OfferLine | null {
+  const cell: Cell = (name) => (record[head.indexOf(name)] ?? '').trim()
+  let isRight = true
+  const tell = (column: string, message: string): void => {
+    isRight = false
+    fault(column, message)
+  }
+  if (record.length !== head.length)
+    tell('', `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`)
+  for (const name of OFFER_COLUMNS) {
+    const mark = (name === 'description' ? /[^\P{Cc}\n\r\t]/u : /\p{Cc}/u).exec(cell(name))
+    if (mark) tell(name, `It holds the control character ${mark[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}. Take it out.`)
+    const longest = LONGEST[name]
+    if (longest !== undefined && cell(name).length > longest) tell(name, `It is ${cell(name).length} characters long, at most ${longest} are kept. Shorten it.`)
+  }
+  const row = readRow(cell, line, delimiter, decimal, tell)
+  return isRight ? row : null
+}
+
+function readRow(cell: Cell, line: number, delimiter: string, decimal: Decimal, fault: (column: string, message: string) => void): OfferLine | null {
   for (const name of ['supplier', 'issuer', 'number'] as const) if (cell(name) === '') fault(name, `Fill in the ${name}.`)
   const currency = cell('currency').toUpperCase()
   if (!isCurrency(currency)) {
@@ -80,7 +149,7 @@ function readRow(
   const whole = (name: 'pack' | 'stock' | 'leadDays', least: number): number | null => {
     const text = cell(name)
     if (text === '') return null
-    if (!/^\d+$/.test(text) || Number(text) < least) fault(name, `"${text}" should be a whole number, ${least} or more, or blank.`)
+    if (!/^\d+$/.test(text) || Number(text) < least || Number(text) > MOST_WHOLE) fault(name, `"${text}" should be a whole number from ${least} to ${MOST_WHOLE}, or blank.`)
     return Number(text)
   }
   const pack = whole('pack', 1) ?? 1
@@ -107,7 +176,7 @@ function readRow(
 function plainFigure(text: string, delimiter: string, decimal: Decimal): string {
   if (decimal === 'comma') return text.replace(/\.(?=\d{3}(\D|$))/g, '').replace(',', '.')
   if (decimal === 'point') return text.replace(/,(?=\d{3}(\D|$))/g, '')
-  return delimiter === ';' ? text.replace(',', '.') : text
+  return delimiter === ',' ? text : text.replace(',', '.')
 }
 
 /** One mark and three figures after it: a thousand, or a thousandth. */
@@ -122,7 +191,7 @@ function readPrice(text: string, currency: string, delimiter: string, decimal: D
   if (!/^\d+(\.\d+)?$/.test(plain)) {
     fault(
       'price',
-      text === '' ? 'Fill in the price.' : `"${text}" is not a price. Write 286.50${delimiter === ';' ? ' or 286,50' : ''}, without a currency sign or thousands mark.`,
+      text === '' ? 'Fill in the price.' : `"${text}" is not a price. Write 286.50${delimiter === ',' ? '' : ' or 286,50'}, without a currency sign or thousands mark.`,
     )
     return null
   }
@@ -132,5 +201,10 @@ function readPrice(text: string, currency: string, delimiter: string, decimal: D
     fault('price', `"${text}" has more decimals than ${currency} has (${digits}).`)
     return null
   }
-  return Number(units) * 10 ** digits + Number((part + '0'.repeat(digits)).slice(0, digits) || '0')
+  const minor = Number(units) * 10 ** digits + Number((part + '0'.repeat(digits)).slice(0, digits) || '0')
+  if (minor > MOST_MINOR) {
+    fault('price', `"${text}" is beyond any price kept here. Check the marks in it.`)
+    return null
+  }
+  return minor
 }

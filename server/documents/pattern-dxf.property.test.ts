@@ -1,7 +1,8 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { PROCESSES } from '../../core/ports/field.ts'
-import { DxfError, patternFromDxf, patternToDxf } from './pattern-dxf.ts'
+import { FileFault } from './file-fault.ts'
+import { patternFromDxf, patternToDxf } from './pattern-dxf.ts'
 
 const mm = fc.integer({ min: -250_000, max: 250_000 }).map((value) => value / 1000)
 const size = fc.integer({ min: 4000, max: 30_000 }).map((value) => value / 1000)
@@ -25,7 +26,7 @@ test('what goes out comes back to the same pattern: every hole with its thread, 
         { name: 'front', ...front },
         { name: 'rear', ...rear },
       ]
-      const back = patternFromDxf(patternToDxf(faces))
+      const back = patternFromDxf(patternToDxf(faces)).faces
       expect(back.map((one) => one.name).sort()).toEqual(['front', 'rear'])
       for (const sent of faces) {
         const read = back.find((one) => one.name === sent.name)!
@@ -71,7 +72,7 @@ const foreign = (units: number, layer = '0'): string =>
     '30',
     '0',
     '40',
-    '0.5',
+    '0.1',
     '0',
     'ENDSEC',
     '0',
@@ -84,11 +85,11 @@ test.each([
   [5, 10],
   [6, 1000],
 ])("another's file in drawing unit %i is read at %d mm", (units, scale) => {
-  expect(patternFromDxf(foreign(units))).toEqual([{ name: 'Face', holes: [{ x: scale, y: 2 * scale, d: scale }], dowels: [], outline: [] }])
+  expect(patternFromDxf(foreign(units)).faces).toEqual([{ name: 'Face', holes: [{ x: scale, y: 2 * scale, d: Number((scale / 5).toFixed(6)) }], dowels: [], outline: [] }])
 })
 
 test('circles on a layer named for dowels are dowels', () => {
-  expect(patternFromDxf(foreign(4, 'Dowel pins'))[0]).toMatchObject({ holes: [], dowels: [{ x: 1, y: 2, d: 1 }] })
+  expect(patternFromDxf(foreign(4, 'Dowel pins')).faces[0]).toMatchObject({ holes: [], dowels: [{ x: 1, y: 2, d: 0.2 }] })
 })
 
 test.each([
@@ -96,5 +97,5 @@ test.each([
   ['nothing', ''],
   ['a drawing without circles', foreign(4).replace('CIRCLE', 'POINT')],
 ])('%s is refused with what to do', (_, text) => {
-  expect(() => patternFromDxf(text)).toThrow(DxfError)
+  expect(() => patternFromDxf(text)).toThrow(FileFault)
 })

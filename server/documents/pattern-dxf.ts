@@ -1,6 +1,7 @@
 import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf'
-import DxfParser from 'dxf-parser'
-import { type Dowel, type Hole, type Point, PROCESSES } from '../../core/ports/field.ts'
+import { type Dowel, FACE_SPAN_MM, HOLE_MOST_MM, type Hole, type Point, PROCESSES } from '../../core/ports/field.ts'
+import { type DxfEntity, readDrawing } from './dxf-entities.ts'
+import { FileFault } from './file-fault.ts'
 
 /** One face of a part as it goes out to a cutter: mm, train frame, the axis at 0, 0. */
 export interface PatternFace {
@@ -61,65 +62,93 @@ export function patternToDxf(faces: readonly PatternFace[]): string {
   return dxf.stringify()
 }
 
-/** Marks that a layer's name may not hold. */
-const ESCAPES: readonly (readonly [string, string])[] = [
+/** Marks that a layer's name may not hold, and those they stand as. */
+const PLAIN: readonly (readonly [string, string])[] = [
   ['/', '~'],
   ['"', '!'],
 ]
-const layerOf = (face: string, what: string, marks: readonly string[]): string =>
-  [face.replace(/[<>/\\":;?*|=,`$]/g, ' '), what, ...marks.filter(Boolean)].map((part) => ESCAPES.reduce((text, [from, to]) => text.replaceAll(from, to), part)).join('$')
+const FORBIDDEN = /[<>/\\":;?*|=,`$~!\p{Cc}]/gu
 
-export class DxfError extends Error {}
+const encode = (part: string): string => {
+  const plain = PLAIN.reduce((text, [from, to]) => text.replaceAll(from, to), part)
+  return !plain.replace(/[~!]/g, '').match(FORBIDDEN) && decode(plain) === part ? plain : part.replace(FORBIDDEN, (mark) => `~${mark.charCodeAt(0).toString(16).toUpperCase()}~`)
+}
+const decode = (part: string): string =>
+  part.replace(/~([0-9A-F]{1,2})~|[~!]/g, (mark, hex: string | undefined) => (hex ? String.fromCharCode(Number.parseInt(hex, 16)) : mark === '~' ? '/' : '"'))
 
-interface Entity {
-  readonly type: string
-  readonly layer: string
-  readonly center?: Point
-  readonly radius?: number
-  readonly vertices?: readonly Point[]
+/** Face, what it is and marks as one layer's name; `layerParts` reads it back, whatever the face is called. */
+const layerOf = (face: string, what: string, marks: readonly string[]): string => [face, what, ...marks.filter(Boolean)].map(encode).join('$')
+const layerParts = (layer: string): string[] => layer.split('$').map(decode)
+
+interface Gathering {
+  readonly holes: Hole[]
+  readonly dowels: Dowel[]
+  readonly outlines: Point[][]
+  registerMm?: number
 }
 
 /**
  * Reads a pattern from DXF. Layers of our own come back as they went; in another's file circles are through holes, those
  * on a layer named for dowels are dowels, and the longest closed line is the outline. Millimetres, or what the file says.
  *
- * @throws DxfError when the file is no DXF, or holds no circle
+ * @returns faces, and a sentence on each circle that can be no hole
+ * @throws FileFault when the file is no DXF, a figure cannot be one of a face, or it holds no circle
  */
-export function patternFromDxf(text: string): PatternFace[] {
-  let read: { entities?: Entity[]; header?: Record<string, unknown> } | null
-  try {
-    read = new DxfParser().parseSync(text) as typeof read
-  } catch (error) {
-    throw new DxfError(`The file cannot be read as DXF: ${(error as Error).message}. Save it as ASCII DXF.`)
-  }
-  const scale = UNIT_MM[Number(read?.header?.$INSUNITS ?? 4)] ?? 1
-  const faces = new Map<string, { holes: Hole[]; dowels: Dowel[]; outlines: Point[][]; registerMm?: number }>()
-  for (const entity of read?.entities ?? []) {
-    const [face = '', what = '', ...marks] = entity.layer.split('$').map((part) => ESCAPES.reduce((name, [from, to]) => name.replaceAll(to, from), part))
+export function patternFromDxf(text: string): { faces: PatternFace[]; notes: string[] } {
+  const { units, entities } = readDrawing(text)
+  const scale = UNIT_MM[units ?? 4] ?? 1
+  const faces = new Map<string, Gathering>()
+  const notes: string[] = []
+  for (const entity of entities) {
+    const [face = '', what = '', ...marks] = layerParts(entity.layer)
     const name = what === '' ? 'Face' : face
     const held = faces.get(name) ?? { holes: [], dowels: [], outlines: [] }
-    if (entity.type === 'CIRCLE' && entity.center && entity.radius) {
-      const process = PROCESSES.find((one) => marks.includes(one))
-      const place = { x: tidy(entity.center.x * scale), y: tidy(entity.center.y * scale), d: tidy(entity.radius * 2 * scale), ...(process ? { process } : {}) }
-      if (what === 'REGISTER') held.registerMm = place.d
-      else if (what === 'DOWELS' || (what === '' && /dowel/i.test(entity.layer))) held.dowels.push({ ...place, ...(marks.includes('pin') ? { pin: true } : {}) })
+    if (entity.type === 'polyline') held.outlines.push(entity.vertices.map((point) => placeMm(point, scale, entity)))
+    else {
+      const { x, y } = placeMm(entity.center, scale, entity)
+      const d = tidy(entity.radius * 2 * scale)
+      if (!(entity.radius > 0) || d > 2 * FACE_SPAN_MM)
+        throw new FileFault(
+          `Line ${entity.line}: a circle of radius ${tidy(entity.radius * scale)} mm. On a face it is more than 0 and at most ${FACE_SPAN_MM} mm: check the units of the drawing.`,
+        )
+      if (what === 'REGISTER') held.registerMm = d
+      else if (d > HOLE_MOST_MM) notes.push(`Line ${entity.line}: a circle of Ø ${d} mm is no hole and was left out.`)
+      else if (what === 'DOWELS' || (what === '' && /dowel/i.test(entity.layer)))
+        held.dowels.push({ x, y, d, ...processOf(marks), ...(marks.includes('pin') ? { pin: true } : {}) })
       else {
         const thread = marks.find((mark) => mark.startsWith('thread '))?.slice('thread '.length)
-        held.holes.push({ ...place, ...(thread ? { thread } : {}), ...(marks.includes('optional') ? { optional: true } : {}) })
+        held.holes.push({ x, y, d, ...processOf(marks), ...(thread ? { thread } : {}), ...(marks.includes('optional') ? { optional: true } : {}) })
       }
-    } else if (/POLYLINE/.test(entity.type) && entity.vertices) held.outlines.push(entity.vertices.map(({ x, y }) => ({ x: tidy(x * scale), y: tidy(y * scale) })))
-    else continue
+    }
     faces.set(name, held)
   }
   const found = [...faces].filter(([, { holes, dowels }]) => holes.length + dowels.length > 0)
-  if (found.length === 0) throw new DxfError('The file holds no circles: holes are read from circles. Check that they are not drawn as arcs or blocks.')
-  return found.map(([name, { holes, dowels, outlines, registerMm }]) => ({
+  if (found.length === 0)
+    throw new FileFault(
+      ['The file holds no circles that can be holes: check that they are not drawn as arcs or blocks, and the units of the drawing.', ...notes.slice(0, 5)].join(' '),
+    )
+  const read = found.map(([name, { holes, dowels, outlines, registerMm }]) => ({
     name,
     holes,
     dowels,
     outline: outlines.sort((p, q) => q.length - p.length)[0] ?? [],
     ...(registerMm === undefined ? {} : { registerMm }),
   }))
+  return { faces: read, notes: notes.slice(0, 50) }
+}
+
+function processOf(marks: readonly string[]): Pick<Hole, 'process'> {
+  const process = PROCESSES.find((one) => marks.includes(one))
+  return process ? { process } : {}
+}
+
+function placeMm({ x, y }: Point, scale: number, { line }: DxfEntity): Point {
+  const place = { x: tidy(x * scale), y: tidy(y * scale) }
+  if (Math.max(Math.abs(place.x), Math.abs(place.y)) > FACE_SPAN_MM)
+    throw new FileFault(
+      `Line ${line}: ${place.x}, ${place.y} mm is further than ${FACE_SPAN_MM} mm from the origin, which is the axis. Move the drawing there, and check its units.`,
+    )
+  return place
 }
 
 /** Drawing units of the format, in mm. */

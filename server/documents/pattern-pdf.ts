@@ -1,5 +1,6 @@
 import PDFDocument from 'pdfkit'
 import type { Point } from '../../core/ports/field.ts'
+import { FileFault } from './file-fault.ts'
 import type { PatternFace } from './pattern-dxf.ts'
 
 export const PAPERS = { A4: [210, 297], A3: [297, 420], whole: null } as const satisfies Record<string, readonly [number, number] | null>
@@ -12,6 +13,9 @@ const OVERLAP_MM = 15
 const FOOT_MM = 24
 const CHECK_MM = 100
 const CROSS_MM = 5
+const MOST_SHEETS = 40
+/** The longest page the format allows is 14,400 points. */
+const LONGEST_MM = 5000
 
 export interface Template {
   readonly title: string
@@ -24,6 +28,8 @@ export interface Template {
 /**
  * A template at 1:1 to lay on a face: holes with their middles, dowels, outline and the axis, on one sheet or on several that
  * overlap, each with a bar of 100 mm both ways to prove the printer by.
+ *
+ * @throws FileFault naming what lies far off, where it would take more sheets than anybody lays out
  */
 export function patternToPdf({ title, faces, isMirrored, paper }: Template): Promise<Buffer> {
   const flip = ({ x, y }: Point): Point => ({ x: isMirrored ? -x : x, y })
@@ -39,6 +45,10 @@ export function patternToPdf({ title, faces, isMirrored, paper }: Template): Pro
   const [roomW, roomH] = [sheetW - 2 * MARGIN_MM, sheetH - 2 * MARGIN_MM - FOOT_MM]
   const count = (extent: number, room: number): number => (extent <= room ? 1 : Math.ceil((extent - OVERLAP_MM) / (room - OVERLAP_MM)))
   const [columns, rows] = [count(width, roomW), count(height, roomH)]
+  if (!(columns * rows <= MOST_SHEETS) || !(Math.max(sheetW, sheetH) <= LONGEST_MM))
+    throw new FileFault(
+      `This template would take ${paper === 'whole' ? `a sheet of ${Math.round(sheetW)} × ${Math.round(sheetH)} mm` : `${columns * rows} sheets of ${paper}; at most ${MOST_SHEETS} are printed`}: ${farthest(faces)}. Measure that place again, or take another paper.`,
+    )
   const doc = new PDFDocument({ size: [sheetW * PT, sheetH * PT], margin: 0, autoFirstPage: false, info: { Title: title, Creator: 'Junket' } })
   const chunks: Buffer[] = []
   doc.on('data', (chunk: Buffer) => chunks.push(chunk))
@@ -66,6 +76,17 @@ export function patternToPdf({ title, faces, isMirrored, paper }: Template): Pro
     }
   doc.end()
   return done
+}
+
+/** What lies furthest from the axis, in words. */
+function farthest(faces: readonly PatternFace[]): string {
+  const places = faces.flatMap(({ name, holes, dowels, outline }) => [
+    ...holes.map((one, i) => ({ ...one, words: `hole ${i + 1} of the ${name} face` })),
+    ...dowels.map((one, i) => ({ ...one, words: `dowel ${i + 1} of the ${name} face` })),
+    ...outline.map((one, i) => ({ ...one, words: `point ${i + 1} of the outline of the ${name} face` })),
+  ])
+  const far = places.reduce((worst, one) => (Math.hypot(one.x, one.y) > Math.hypot(worst.x, worst.y) ? one : worst))
+  return `${far.words} lies ${Math.round(Math.hypot(far.x, far.y))} mm from the axis`
 }
 
 type Pdf = InstanceType<typeof PDFDocument>

@@ -2,6 +2,8 @@ import { Piscina } from 'piscina'
 import { v7 as uuidv7 } from 'uuid'
 import type { Problem } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
+import { RestoreGate } from '../restore-gate.ts'
+import { FileReader } from './file-reader.ts'
 import type { SolveTask } from './solve-worker.ts'
 import { workerUrl } from './worker-url.ts'
 
@@ -36,6 +38,10 @@ export class JobRunner {
   #pool: Piscina | null = null
   #solves = 0
   readonly #jobs = new Map<string, Running>()
+  /** Files people bring, read on threads of their own. */
+  readonly files = new FileReader()
+  /** Shut while a backup is put back: a plan that is ready then lands after it. */
+  readonly gate = new RestoreGate()
 
   /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
   async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal, shared = new SharedArrayBuffer(32)): Promise<Plan> {
@@ -62,7 +68,7 @@ export class JobRunner {
     const state: JobState = { id: uuidv7(), kind, subject, status: 'running', startedAt: Date.now(), endedAt: null, best: null, bound: null, error: null, result: null }
     const finished = this.solve(problem, timeLimitMs, abort.signal, shared)
       .then(async (plan) => {
-        state.result = await land(plan)
+        state.result = await this.gate.enter(() => land(plan))
         state.status = abort.signal.aborted ? 'cancelled' : 'done'
       })
       .catch((error: unknown) => {
@@ -98,7 +104,7 @@ export class JobRunner {
 
   async close(): Promise<void> {
     for (const job of this.#jobs.values()) job.abort.abort()
-    await this.#pool?.destroy()
+    await Promise.all([this.#pool?.destroy(), this.files.close()])
   }
 
   #threads(): Piscina {

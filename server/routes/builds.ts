@@ -19,18 +19,18 @@ import { addJointClaim, answerStopper } from '../services/joint-claims.ts'
 import { answerMating, matingCard } from '../services/mating.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
 import { chooseCoupling, chooseKit, choosePairing, listPairings, viewBuild } from '../services/pairings.ts'
-import { budgetView, buildHeader, decide, partsList } from '../services/planning.ts'
+import { budgetView, buildHeader, decide, headerOrFault, partsList } from '../services/planning.ts'
 import { findShafts } from '../services/shafts.ts'
 import { addLock, sourcingView, startSolve } from '../services/sourcing.ts'
 import { startBuild } from '../services/start.ts'
 import { route } from './route.ts'
 
-export function buildRoutes({ store, jobs }: Services): App {
+export function buildRoutes({ store, jobs, log }: Services): App {
   const app = newRouter()
   const tag = 'Builds'
   const id = '/builds/{id}'
   route(app, { method: 'get', path: '/builds', summary: 'All builds', tag }, async () => ({
-    items: await Promise.all((await store.list('build')).map(async (build) => buildHeader(store, build.id))),
+    items: await Promise.all((await store.list('build')).map((build) => headerOrFault(store, build, log))),
   }))
   route(app, { method: 'post', path: '/builds', summary: 'Start a build', tag, body: buildInput }, async ({ body }) => store.transaction((tx) => tx.insert('build', body)))
   route(

@@ -1,10 +1,12 @@
 import { z } from 'zod'
+import { offersInput } from '../../contract/rows.ts'
+import type { Decimal } from '../../core/quantity/units.ts'
 import { partsCsv } from '../documents/parts-csv.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
 import { importOffers, previewOffers } from '../services/offers.ts'
 import { partsList } from '../services/planning.ts'
-import { route } from './route.ts'
+import { fileRoute, route, type SentFile } from './route.ts'
 
 /** File names as other systems take them: letters, figures and hyphens. */
 const fileName = (name: string, ending: string): string =>
@@ -15,20 +17,15 @@ const fileName = (name: string, ending: string): string =>
       .replace(/^-|-$/g, '') || 'build'
   }.${ending}`
 
-export function documentRoutes({ store }: Services): App {
+export function documentRoutes({ store, jobs }: Services): App {
   const app = newRouter()
   const tag = 'Documents'
-  const csv = z.strictObject({
-    csv: z.string().min(1, 'The file is empty.'),
-    /** What a comma in a price means in this file. */
-    decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
-  })
-  route(app, { method: 'post', path: '/offers/preview', summary: 'What importing these offers would do; every bad row by line and column', tag, body: csv }, async ({ body }) =>
-    previewOffers(store, body.csv, body.decimal),
+  const offers = { tag, json: offersInput, raw: ['text/csv', 'application/octet-stream'], query: offersInput.pick({ decimal: true }) } as const
+  const chunksOf = ({ bytes, isWrapped, query }: SentFile<{ decimal: Decimal }>) => jobs.files.read('offers', bytes, { isWrapped, decimal: query.decimal })
+  fileRoute(app, { ...offers, path: '/offers/preview', summary: 'What importing these offers would do; every bad row by line and column' }, async (file) =>
+    previewOffers(store, chunksOf(file)),
   )
-  route(app, { method: 'post', path: '/offers/import', summary: 'Import offers from CSV, all or nothing', tag, body: csv }, async ({ body }) =>
-    importOffers(store, body.csv, body.decimal),
-  )
+  fileRoute(app, { ...offers, path: '/offers/import', summary: 'Import offers from CSV, all or nothing' }, async (file) => importOffers(store, chunksOf(file)))
   route(app, { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)
     c.header('content-disposition', `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`)
@@ -39,6 +36,10 @@ export function documentRoutes({ store }: Services): App {
     c.header('content-disposition', `attachment; filename="${fileName(String(build.name), 'json')}"`)
     return c.body(`${JSON.stringify(await exportBuild(store, params.id!), null, 1)}\n`, 200, { 'content-type': 'application/json' })
   })
-  route(app, { method: 'post', path: '/builds/import', summary: 'Read a build document, all or nothing', tag, body: z.unknown() }, async ({ body }) => importBuild(store, body))
+  fileRoute(
+    app,
+    { path: '/builds/import', summary: 'Read a build document, all or nothing; every fault by table, id and field', tag, json: z.unknown(), raw: ['application/octet-stream'] },
+    async ({ bytes }) => importBuild(store, jobs.files.read('build', bytes, { isWrapped: false, decimal: 'ask' })),
+  )
   return app
 }

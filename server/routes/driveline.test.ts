@@ -29,7 +29,7 @@ const PAIR = 'engine=wick-2&transmission=marlund-4'
 test('a plate goes out with both patterns on named layers, and comes back the same', async () => {
   const answer = await get(`/builds/lantern/plate.dxf?${PAIR}`)
   expect(answer.headers.get('content-type')).toContain('dxf')
-  const faces = patternFromDxf(await answer.text())
+  const { faces } = patternFromDxf(await answer.text())
   const { plate } = await json(`/builds/lantern/pairing?${PAIR}`)
   expect(faces.map((face) => face.name).sort()).toEqual(['engine', 'gearbox'])
   const engine = faces.find((face) => face.name === 'engine')!

@@ -1,12 +1,13 @@
 import { streamSSE } from 'hono/streaming'
 import { z } from 'zod'
-import { personInput, personPatch } from '../../contract/rows.ts'
+import { mendInput, personInput, personPatch } from '../../contract/rows.ts'
 import { actorNow } from '../database/actor.ts'
 import { type Change, onChange } from '../database/changes.ts'
 import { TABLE_NAMES } from '../database/tables.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { listHistory, listTrash, restoreEntry, undoCommand } from '../services/history.ts'
+import { listAside, mendAside, putBackAside, removeAside } from '../services/set-aside.ts'
 import { route } from './route.ts'
 
 const KEEP_ALIVE_MS = 15_000
@@ -20,7 +21,7 @@ const historyQuery = z.object({
 })
 
 /** People, the history, undo, the trash, backups, and what others change. */
-export function historyRoutes({ store, backups }: Services): App {
+export function historyRoutes({ store, backups, jobs }: Services): App {
   const app = newRouter()
   const tag = 'History'
   route(app, { method: 'get', path: '/people', summary: 'Who works at this bench', tag }, async () => ({ items: await store.list('person') }))
@@ -49,6 +50,25 @@ export function historyRoutes({ store, backups }: Services): App {
     async ({ body }) => ({ ...(await undoCommand(store, body.command)), command: actorNow()?.command ?? null }),
   )
   route(app, { method: 'get', path: '/trash', summary: 'What was removed and can be put back', tag }, async () => ({ items: await listTrash(store) }))
+  route(app, { method: 'get', path: '/set-aside', summary: 'Rows that cannot be read: what is wrong with each, and what stands there', tag }, async () => ({
+    items: await listAside(store),
+  }))
+  const aside = '/set-aside/{table}/{id}'
+  route(app, { method: 'patch', path: aside, summary: 'Mend a row that is set aside, field by field as typed', tag, body: mendInput }, async ({ params, body }) => {
+    await mendAside(store, params.table!, params.id!, body.version, body.fields)
+    return { done: true }
+  })
+  route(
+    app,
+    { method: 'post', path: `${aside}/put-back`, summary: 'Put a row back as it was when it could last be read', tag, body: mendInput.pick({ version: true }) },
+    async ({ params, body }) => {
+      await putBackAside(store, params.table!, params.id!, body.version)
+      return { done: true }
+    },
+  )
+  route(app, { method: 'delete', path: aside, summary: 'Move a row that cannot be read to the trash', tag }, async ({ params }) => ({
+    trash: await removeAside(store, params.table!, params.id!),
+  }))
   route(app, { method: 'get', path: '/backups', summary: 'Backups, newest first', tag }, async () => ({ items: backups?.list() ?? [] }))
   route(app, { method: 'post', path: '/backups', summary: 'Back up now', tag }, async () => {
     if (!backups) throw new UnprocessableError('Data held in memory cannot be backed up.')
@@ -59,7 +79,7 @@ export function historyRoutes({ store, backups }: Services): App {
     { method: 'post', path: '/backups/{name}/restore', summary: 'Put a backup in place of the data; the data as it is now is kept as a backup first', tag },
     async ({ params }) => {
       if (!backups) throw new UnprocessableError('Data held in memory cannot be restored.')
-      return backups.restore(store, params.name!)
+      return backups.restore(store, params.name!, jobs.gate)
     },
   )
   app.get('/events', (c) =>

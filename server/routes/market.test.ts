@@ -59,7 +59,7 @@ test.each([
 test('two suppliers of one name clash plainly', async () => {
   await call('POST', '/suppliers', { name: 'Pier', currency: 'EUR' })
   const twice = await call('POST', '/suppliers', { name: 'Pier', currency: 'EUR' })
-  expect([twice.status, twice.detail]).toEqual([409, expect.stringContaining('clashes with what is here')])
+  expect([twice.status, twice.detail]).toEqual([409, 'Another supplier has the same name. Nothing was changed.'])
 })
 
 test("an offer by hand joins its number in the issuer's spelling; it is listed by part and by supplier", async () => {

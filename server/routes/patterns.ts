@@ -2,16 +2,16 @@ import type { Context } from 'hono'
 import { chordsInput, dxfInput, paperQuery, plateQuery, traceInput } from '../../contract/patterns.ts'
 import { ChordsError, patternFromChords } from '../../core/patterns/from-chords.ts'
 import { patternFromTrace, TraceError } from '../../core/patterns/from-trace.ts'
-import { DxfError, patternFromDxf, patternToDxf } from '../documents/pattern-dxf.ts'
+import { patternToDxf } from '../documents/pattern-dxf.ts'
 import { patternToPdf } from '../documents/pattern-pdf.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { facesOf } from '../services/patterns.ts'
 import { plateFaces } from '../services/plate.ts'
-import { route } from './route.ts'
+import { fileRoute, route } from './route.ts'
 
 /** Bolt patterns in and out: from distances, from and to DXF. What is read here is kept by recording it as a claim. */
-export function patternRoutes({ store }: Services): App {
+export function patternRoutes({ store, jobs }: Services): App {
   const app = newRouter()
   const tag = 'Patterns'
   route(
@@ -19,8 +19,12 @@ export function patternRoutes({ store }: Services): App {
     { method: 'post', path: '/patterns/chords', summary: 'A pattern from distances between its holes and to the axis, with the misfit of each', tag, body: chordsInput },
     async ({ body }) => refused(() => patternFromChords(body)),
   )
-  route(app, { method: 'post', path: '/patterns/dxf', summary: 'Read the faces of a DXF file', tag, body: dxfInput }, async ({ body }) =>
-    refused(() => ({ faces: patternFromDxf(body.dxf) })),
+  fileRoute(
+    app,
+    { path: '/patterns/dxf', summary: 'Read the faces of a DXF file', tag, json: dxfInput, raw: ['image/vnd.dxf', 'application/octet-stream'] },
+    async ({ bytes, isWrapped }) => {
+      for await (const read of jobs.files.read('dxf', bytes, { isWrapped, decimal: 'ask' })) return read
+    },
   )
   route(
     app,
@@ -70,7 +74,7 @@ function refused<T>(work: () => T): T {
   try {
     return work()
   } catch (error) {
-    if (error instanceof ChordsError || error instanceof DxfError || error instanceof TraceError) throw new UnprocessableError(error.message)
+    if (error instanceof ChordsError || error instanceof TraceError) throw new UnprocessableError(error.message)
     throw error
   }
 }

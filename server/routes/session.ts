@@ -4,10 +4,11 @@ import { deleteCookie, getCookie, setCookie } from 'hono/cookie'
 import { z } from 'zod'
 import { ProblemError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { isOverTls } from '../tls.ts'
 import { route } from './route.ts'
 
 export const COOKIE = 'junket_session'
-const passcode = z.strictObject({ passcode: z.string().max(200) })
+const passcode = z.string().max(200)
 
 const addressOf = (c: Context): string => {
   try {
@@ -22,24 +23,33 @@ export function sessionRoutes({ guard }: Services): App {
   const app = newRouter()
   const tag = 'Session'
   const state = (token: string | undefined) => ({ asks: guard?.asks ?? false, signedIn: !guard?.asks || guard.isSignedIn(token), hasPasscode: guard?.hasPasscode ?? false })
-  route(app, { method: 'get', path: '/session', summary: 'Whether a passcode is asked, and given', tag }, async ({ c }) => state(getCookie(c, COOKIE)))
-  route(app, { method: 'post', path: '/session', summary: 'Sign in with the passcode of the shop', tag, body: passcode }, async ({ body, c }) => {
-    if (!guard) throw new ProblemError(404, 'No passcode is asked here.')
-    const token = await guard.signIn(body.passcode, addressOf(c))
-    setCookie(c, COOKIE, token, { httpOnly: true, sameSite: 'Strict', path: '/', maxAge: 30 * 24 * 3600 })
+  const open = (c: Context, token: string) => {
+    setCookie(c, COOKIE, token, { httpOnly: true, sameSite: 'Strict', path: '/', maxAge: 30 * 24 * 3600, secure: isOverTls(c) })
     return state(token)
+  }
+  route(app, { method: 'get', path: '/session', summary: 'Whether a passcode is asked, and given', tag }, async ({ c }) => state(getCookie(c, COOKIE)))
+  route(app, { method: 'post', path: '/session', summary: 'Sign in with the passcode of the shop', tag, body: z.strictObject({ passcode }) }, async ({ body, c }) => {
+    if (!guard) throw new ProblemError(404, 'No passcode is asked here.')
+    return open(c, await guard.signIn(body.passcode, addressOf(c)))
   })
   route(app, { method: 'delete', path: '/session', summary: 'Sign out', tag }, async ({ c }) => {
     guard?.signOut(getCookie(c, COOKIE))
     deleteCookie(c, COOKIE, { path: '/' })
     return state(undefined)
   })
-  route(app, { method: 'put', path: '/passcode', summary: 'Set the passcode; everybody signs in anew', tag, body: passcode }, async ({ body, c }) => {
-    if (!guard) throw new ProblemError(404, 'No passcode is kept here.')
-    await guard.setPasscode(body.passcode)
-    const token = await guard.signIn(body.passcode, addressOf(c))
-    setCookie(c, COOKIE, token, { httpOnly: true, sameSite: 'Strict', path: '/', maxAge: 30 * 24 * 3600 })
-    return state(token)
-  })
+  route(
+    app,
+    {
+      method: 'put',
+      path: '/passcode',
+      summary: 'Set the passcode, with the old one where one is asked; everybody else signs in anew',
+      tag,
+      body: z.strictObject({ passcode, old: passcode.optional() }),
+    },
+    async ({ body, c }) => {
+      if (!guard) throw new ProblemError(404, 'No passcode is kept here.')
+      return open(c, await guard.changePasscode(body.passcode, body.old, getCookie(c, COOKIE)))
+    },
+  )
   return app
 }

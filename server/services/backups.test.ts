@@ -7,8 +7,9 @@ import { createApp } from '../app.ts'
 import { MIGRATIONS, openDatabase } from '../database/connection.ts'
 import { Store } from '../database/store.ts'
 import { JobRunner } from '../jobs/runner.ts'
+import { RestoreGate } from '../restore-gate.ts'
 import { Backups } from './backups.ts'
-import { importBuild } from './build-document.ts'
+import { importDocument } from './build-document.ts'
 import { loadCatalogue } from './catalogue.ts'
 
 const fileIn = (): string => join(mkdtempSync(join(tmpdir(), 'junket-backup-')), 'junket.sqlite')
@@ -22,9 +23,9 @@ test('a backup put back gives the data as it was, keeps the data as it is, and n
   const kept = await backups.make('asked')
   await store.transaction((tx) => tx.update('part', made.id, 1, { name: 'After' }))
   expect((await loadCatalogue(store, null)).parts.get(made.id)!.name).toBe('After')
-  const { kept: undo } = await backups.restore(store, kept.name)
+  const { kept: undo } = await backups.restore(store, kept.name, new RestoreGate())
   expect((await loadCatalogue(store, null)).parts.get(made.id)!.name).toBe('Before')
-  await backups.restore(store, undo)
+  await backups.restore(store, undo, new RestoreGate())
   expect((await store.get('part', made.id)).name).toBe('After')
   await store.transaction((tx) => tx.update('part', made.id, 2, { name: 'Written after two restores' }))
   expect(backups.list().map((one) => one.why)).toEqual(['before-restore', 'before-restore', 'asked'])
@@ -43,8 +44,8 @@ test('the first start of a day makes one backup, the second none; a damaged one 
   expect(await backups.makeOfDay(new Date('2026-03-02T07:00:00Z'))).not.toBeNull()
   const folder = join(file, '..', 'backups')
   writeFileSync(join(folder, day!.name), 'not a database at all')
-  await expect(backups.restore(store, day!.name)).rejects.toThrow(/damaged/)
-  await expect(backups.restore(store, '../junket.sqlite')).rejects.toThrow(/no backup called/)
+  await expect(backups.restore(store, day!.name, new RestoreGate())).rejects.toThrow(/no data file of Junket/)
+  await expect(backups.restore(store, '../junket.sqlite', new RestoreGate())).rejects.toThrow(/no backup called/)
   expect((await store.list('supplier')).map((row) => row.name)).toEqual(['Kept'])
   expect(readdirSync(folder).filter((name) => name.endsWith('.partial'))).toEqual([])
   await knex.destroy()
@@ -65,7 +66,7 @@ test('requests wait while a backup is put back, and none of them fails', async (
   const file = fileIn()
   const knex = await openDatabase(file)
   const store = new Store(knex)
-  await importBuild(store, demoDocument())
+  await importDocument(store, demoDocument())
   const jobs = new JobRunner()
   const backups = new Backups(file)
   const app = createApp({ store, jobs, backups })

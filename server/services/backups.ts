@@ -1,8 +1,12 @@
-import { copyFileSync, existsSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
+import { copyFileSync, existsSync, linkSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { basename, join } from 'node:path'
-import Sqlite from 'better-sqlite3'
+import { Piscina } from 'piscina'
+import type { Inspection } from '../database/inspect.ts'
 import type { Store } from '../database/store.ts'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
+import type { BackupTask } from '../jobs/backup-worker.ts'
+import { workerUrl } from '../jobs/worker-url.ts'
+import type { RestoreGate } from '../restore-gate.ts'
 
 export interface Backup {
   readonly name: string
@@ -11,53 +15,66 @@ export interface Backup {
   readonly why: 'day' | 'asked' | 'before-restore'
 }
 
+export interface Restored {
+  readonly restored: string
+  /** The data as it was when it was replaced. */
+  readonly kept: string
+  /** Changes made while the backup was checked: they are in what was kept. */
+  readonly changesMeanwhile: number
+}
+
 const NAME = /^junket-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3})-(day|asked|before-restore)\.sqlite$/
 /** First-of-the-day backups kept; those that were asked for are never thrown away. */
 const DAYS_KEPT = 60
 
-/** Keeps copies of the database beside it, and puts one back. */
+export const backupFolder = (file: string): string => join(file, '..', 'backups')
+
+/** Newest first. */
+export function listBackups(folder: string): Backup[] {
+  if (!existsSync(folder)) return []
+  return readdirSync(folder)
+    .flatMap((name): Backup[] => {
+      const match = NAME.exec(name)
+      if (!match) return []
+      const [day = '', time = ''] = match[1]!.split('T')
+      return [{ name, at: `${day}T${time.replace(/^(\d+)-(\d+)-(\d+)-(\d+)$/, '$1:$2:$3.$4')}Z`, bytes: statSync(join(folder, name)).size, why: match[2] as Backup['why'] }]
+    })
+    .sort((p, q) => (p.at < q.at ? 1 : -1))
+}
+
+export const backupName = (why: Backup['why'], now: Date): string => `junket-${now.toISOString().replace(/[:.]/g, '-').replace(/Z$/, '')}-${why}.sqlite`
+
+/** Keeps copies of the database beside it, and puts one back. One at a time: each waits for the one before. */
 export class Backups {
   readonly #file: string
   readonly #folder: string
+  #pool: Piscina | null = null
+  #last: Promise<unknown> = Promise.resolve()
 
   constructor(file: string) {
     this.#file = file
-    this.#folder = join(file, '..', 'backups')
+    this.#folder = backupFolder(file)
   }
 
-  /** Newest first. */
   list(): Backup[] {
-    if (!existsSync(this.#folder)) return []
-    return readdirSync(this.#folder)
-      .flatMap((name): Backup[] => {
-        const match = NAME.exec(name)
-        if (!match) return []
-        const [day = '', time = ''] = match[1]!.split('T')
-        return [{ name, at: `${day}T${time.replace(/^(\d+)-(\d+)-(\d+)-(\d+)$/, '$1:$2:$3.$4')}Z`, bytes: statSync(join(this.#folder, name)).size, why: match[2] as Backup['why'] }]
-      })
-      .sort((p, q) => (p.at < q.at ? 1 : -1))
+    return listBackups(this.#folder)
   }
 
-  /** Copies the database with the online backup call, checks the copy, and only then gives it its name. */
-  async make(why: Backup['why'], now: Date = new Date()): Promise<Backup> {
-    if (this.#file === ':memory:') throw new UnprocessableError('Data held in memory cannot be backed up.')
-    mkdirSync(this.#folder, { recursive: true })
-    const name = `junket-${now.toISOString().replace(/[:.]/g, '-').replace(/Z$/, '')}-${why}.sqlite`
-    const partial = join(this.#folder, `${name}.partial`)
-    const source = new Sqlite(this.#file, { readonly: true })
-    try {
-      await source.backup(partial)
-    } finally {
-      source.close()
-    }
-    check(partial)
-    renameSync(partial, join(this.#folder, name))
-    if (why === 'day')
-      for (const old of this.list()
-        .filter((one) => one.why === 'day')
-        .slice(DAYS_KEPT))
-        rmSync(join(this.#folder, old.name))
-    return this.list().find((one) => one.name === name)!
+  /** Copies the database as it is at one moment, checks the copy, and only then gives it its name. */
+  make(why: Backup['why'], now: Date = new Date()): Promise<Backup> {
+    return this.#inTurn(async () => {
+      if (this.#file === ':memory:') throw new UnprocessableError('Data held in memory cannot be backed up.')
+      mkdirSync(this.#folder, { recursive: true })
+      const name = this.#free(why, now)
+      const found = await this.#run({ kind: 'copy', from: this.#file, to: join(this.#folder, name) })
+      if (!found.isSound) throw new ConflictError(`The copy ${found.why}, so it was not kept: the data itself may be damaged. Restore a backup that is sound.`)
+      if (why === 'day')
+        for (const old of this.list()
+          .filter((one) => one.why === 'day')
+          .slice(DAYS_KEPT))
+          rmSync(join(this.#folder, old.name))
+      return this.list().find((one) => one.name === name)!
+    })
   }
 
   /** The backup of the first start of a day; null when today has one. */
@@ -68,36 +85,98 @@ export class Backups {
   }
 
   /**
-   * Puts a backup in place of the data, after keeping the data as it is now; older files are brought up to date.
-   * @throws MissingError · ConflictError when the backup is damaged: nothing is changed
+   * Puts a backup in place of the data, after keeping the data as it is at that moment. The backup is checked whole, copied
+   * and brought up to date while everybody works on; only the change of files shuts the others out.
+   *
+   * @throws MissingError · ConflictError when it is not sound, or could not be put in place: the data is as it was
    */
-  async restore(store: Store, name: string): Promise<{ restored: string; kept: string }> {
-    const found = this.list().find((one) => one.name === basename(name))
-    if (!found) throw new MissingError(`There is no backup called ${name}.`)
-    const from = join(this.#folder, found.name)
-    check(from)
-    const kept = await this.make('before-restore')
+  restore(store: Store, name: string, gate: RestoreGate): Promise<Restored> {
+    return this.#inTurn(async () => {
+      const found = this.list().find((one) => one.name === basename(name))
+      if (!found) throw new MissingError(`There is no backup called ${name}.`)
+      const before = await store.revision()
+      const fresh = `${this.#file}.restoring`
+      try {
+        const ready = await this.#run({ kind: 'ready', from: join(this.#folder, found.name), to: fresh })
+        if (!ready.isSound) throw new ConflictError(`The backup ${found.name} ${ready.why}: nothing was changed. Use another.`)
+        return await gate.alone(async () => {
+          const changesMeanwhile = (await store.revision()) - before
+          return { restored: found.name, kept: await this.#swap(store, fresh), changesMeanwhile }
+        })
+      } finally {
+        rmSync(fresh, { force: true })
+      }
+    })
+  }
+
+  async close(): Promise<void> {
+    await this.#last.catch(() => undefined)
+    await this.#pool?.destroy()
+    this.#pool = null
+  }
+
+  /** Changes the files; where anything fails after the data was let go of, it comes back. */
+  async #swap(store: Store, fresh: string): Promise<string> {
     const { root } = store
-    const fresh = `${this.#file}.restoring`
-    copyFileSync(from, fresh)
+    // Everything acknowledged goes into the one file; what stands beside it then is empty.
+    await root.raw('PRAGMA wal_checkpoint(TRUNCATE)')
+    await root.raw('PRAGMA journal_mode = DELETE')
+    const kept = this.#free('before-restore', new Date())
+    const keptFile = join(this.#folder, kept)
     await root.destroy()
-    for (const ending of ['-wal', '-shm']) rmSync(`${this.#file}${ending}`, { force: true })
-    renameSync(fresh, this.#file)
+    try {
+      keep(this.#file, keptFile)
+      for (const ending of ['-wal', '-shm']) rmSync(`${this.#file}${ending}`, { force: true })
+      renameSync(fresh, this.#file)
+      root.initialize()
+      await root.migrate.latest()
+    } catch (error) {
+      await this.#goBack(store, keptFile, error as Error)
+    } finally {
+      store.replaced()
+    }
+    return kept
+  }
+
+  async #goBack(store: Store, keptFile: string, error: Error): Promise<never> {
+    const { root } = store
+    await root.destroy().catch(() => undefined)
+    if (existsSync(keptFile)) {
+      for (const ending of ['-wal', '-shm', '-journal']) rmSync(`${this.#file}${ending}`, { force: true })
+      renameSync(keptFile, this.#file)
+    }
     root.initialize()
     await root.migrate.latest()
-    store.replaced()
-    return { restored: found.name, kept: kept.name }
+    throw new ConflictError(`The backup could not be put in place (${error.message}). The data is back as it was before; nothing is lost.`)
+  }
+
+  /** A name nobody has: two in one thousandth of a second get two. */
+  #free(why: Backup['why'], now: Date): string {
+    for (let at = now.getTime(); ; at++) {
+      const name = backupName(why, new Date(at))
+      if (!existsSync(join(this.#folder, name))) return name
+    }
+  }
+
+  #inTurn<T>(work: () => Promise<T>): Promise<T> {
+    const turn = this.#last.catch(() => undefined).then(work)
+    this.#last = turn
+    turn.catch(() => undefined)
+    return turn
+  }
+
+  #run(task: BackupTask): Promise<Inspection> {
+    this.#pool ??= new Piscina({ ...workerUrl('backup-worker'), maxThreads: 1, minThreads: 0, idleTimeout: 5000 })
+    return this.#pool.run(task) as Promise<Inspection>
   }
 }
 
-function check(file: string): void {
-  const copy = new Sqlite(file, { readonly: true })
+/** A second name for the file, at once and whatever its size; a copy where the disk knows no second names. */
+export function keep(file: string, as: string): void {
+  mkdirSync(join(as, '..'), { recursive: true })
   try {
-    const [row] = copy.pragma('quick_check') as { quick_check: string }[]
-    if (row?.quick_check !== 'ok') throw new Error(row?.quick_check)
-  } catch (error) {
-    throw new ConflictError(`The backup ${basename(file)} is damaged (${(error as Error).message}): nothing was changed. Use another.`)
-  } finally {
-    copy.close()
+    linkSync(file, as)
+  } catch {
+    copyFileSync(file, as)
   }
 }

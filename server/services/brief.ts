@@ -6,6 +6,7 @@ import { Facts } from '../../core/needs/facts.ts'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
 import { KEPT_ASSEMBLIES, mustStillWork } from '../../core/needs/rules/must-still-work.ts'
+import { own } from '../../core/own.ts'
 import { torqueMargin } from '../../core/pairing/torque-margin.ts'
 import { assumedPrice } from '../../core/templates/first-answer.ts'
 import { RANGES } from '../../core/templates/ranges.ts'
@@ -69,7 +70,7 @@ function keepsOf(plan: Planned) {
   return KEPT_ASSEMBLIES.map((kind) => {
     const lines = plan.run ? addedBy(plan, plan.run, kind) : [...mustStillWork.run({ facts: new Facts([{ key: `keep.${kind}`, value: true }]) } as never)]
     const prices = lines.map((line) => assumedPrice(line.kind, currency, catalogue.market.rates))
-    const hours = lines.map((line) => RANGES[line.kind]?.hours ?? ([0, 0] as const))
+    const hours = lines.map((line) => own(RANGES, line.kind)?.hours ?? ([0, 0] as const))
     return {
       kind,
       words: kindWords(kind),

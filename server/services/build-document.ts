@@ -1,5 +1,7 @@
+import { brokenRule } from '../database/constraint.ts'
 import type { Row, Store } from '../database/store.ts'
 import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
+import { type DocumentRows, readBuildDocument } from '../documents/build-json.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import { rebuildPortValues } from './parts.ts'
 
@@ -73,24 +75,23 @@ function plain(row: Record<string, unknown>): Record<string, unknown> {
 }
 
 /**
- * Reads a document in one transaction: absent rows are added; if any id exists with other content nothing is read.
- * @throws UnprocessableError when it is no such document · ConflictError naming each row that differs
+ * Reads the rows of a document in one transaction: absent rows are added; if any id exists with other content, or names
+ * what is in neither, nothing is read.
+ *
+ * @param batches rows held against the contract, in an order in which they can be inserted
+ * @throws UnprocessableError · ConflictError naming each row by table, id and field
  */
-export async function importBuild(store: Store, document: unknown): Promise<{ builds: string[]; added: number }> {
-  const { tables } = readDocument(document)
+export async function importBuild(store: Store, batches: AsyncIterable<DocumentRows> | Iterable<DocumentRows>): Promise<{ builds: string[]; added: number }> {
+  const tables = new Map<TableName, Record<string, unknown>[]>(TABLE_NAMES.map((table) => [table, []]))
+  for await (const { table, rows } of batches) tables.get(table)!.push(...rows)
   return store.transaction(async (tx) => {
     const differing: { path: string; message: string }[] = []
     const absent: [TableName, Record<string, unknown>[]][] = []
-    for (const table of TABLE_NAMES) {
-      const rows = tables[table] ?? []
-      const held = new Map(
-        (
-          await tx.listIn(
-            table,
-            'id',
-            rows.map((row) => String(row.id)),
-          )
-        ).map((row) => [row.id, row]),
+    for (const [table, rows] of tables) {
+      const held = await heldRows(
+        tx,
+        table,
+        rows.map((row) => String(row.id)),
       )
       absent.push([table, rows.filter((row) => !held.has(String(row.id)))])
       for (const row of rows) {
@@ -101,45 +102,80 @@ export async function importBuild(store: Store, document: unknown): Promise<{ bu
     }
     if (differing.length > 0)
       throw new ConflictError('Some of it is here already with other content: nothing was read. Read it into an empty copy, or make both alike first.', { errors: differing })
-    await insertAll(tx, absent)
-    for (const part of new Set((tables.port ?? []).map((port) => String(port.partId)))) await rebuildPortValues(tx, part)
-    return { builds: (tables.build ?? []).map((row) => String(row.id)), added: absent.reduce((sum, [, rows]) => sum + rows.length, 0) }
+    const loose = await looseEnds(tx, tables)
+    if (loose.length > 0) throw new UnprocessableError(`The document does not hold together: nothing was read. First: ${loose[0]!.path}: ${loose[0]!.message}`, loose)
+    for (const [table, rows] of absent) await insertAll(tx, table, rows)
+    for (const part of new Set(tables.get('port')!.map((port) => String(port.partId)))) await rebuildPortValues(tx, part)
+    return { builds: tables.get('build')!.map((row) => String(row.id)), added: absent.reduce((sum, [, rows]) => sum + rows.length, 0) }
   })
 }
 
-async function insertAll(store: Store, absent: readonly [TableName, Record<string, unknown>[]][]): Promise<void> {
-  try {
-    for (const [table, rows] of absent) {
-      const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
-      const even = table === 'part' ? ownersFirst(rows) : rows
-      await store.insertMany(
-        table,
-        even.map((row) => Object.fromEntries(columns.map((column) => [column, row[column] ?? null]))),
-      )
+/** The same from a document that is in memory: the demo's, an export's. @throws FileFault as well */
+export const importDocument = (store: Store, document: unknown): Promise<{ builds: string[]; added: number }> => importBuild(store, readBuildDocument(document))
+
+const heldRows = async (store: Store, table: TableName, ids: readonly string[]): Promise<Map<string, Row>> =>
+  new Map((await store.listIn(table, 'id', ids)).map((row) => [row.id, row]))
+
+/** References that lead nowhere, and parts that came with themselves, through whatever others. */
+async function looseEnds(store: Store, tables: ReadonlyMap<TableName, readonly Record<string, unknown>[]>): Promise<{ path: string; message: string }[]> {
+  const faults: { path: string; message: string }[] = []
+  for (const [table, rows] of tables)
+    for (const [column, target] of Object.entries(shapeOf(table).refs ?? {})) {
+      const own = new Set(tables.get(target)!.map((row) => row.id))
+      const wanted = rows.filter((row) => typeof row[column] === 'string' && !own.has(row[column]))
+      const held = await heldRows(store, target, [...new Set(wanted.map((row) => String(row[column])))])
+      for (const row of wanted)
+        if (!held.has(String(row[column]))) faults.push({ path: `${table}/${row.id}/${column}`, message: `There is no ${target} "${row[column]}", in the document or here.` })
     }
+  const owner = new Map(tables.get('part')!.map((row) => [row.id, row.ownerId]))
+  for (const row of tables.get('part')!) {
+    const seen = new Set<unknown>([row.id])
+    for (let above = owner.get(row.id); above !== undefined && above !== null; above = owner.get(above)) {
+      if (seen.has(above)) {
+        if (above === row.id) faults.push({ path: `part/${row.id}/ownerId`, message: 'The part came with itself, through others.' })
+        break
+      }
+      seen.add(above)
+    }
+  }
+  return faults.slice(0, 300)
+}
+
+/** Inserts rows of one table; a rule of the database that one breaks is told of that row. */
+async function insertAll(store: Store, table: TableName, rows: readonly Record<string, unknown>[]): Promise<void> {
+  const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
+  const even = (table === 'part' ? ownersFirst(rows) : rows).map((row) => Object.fromEntries(columns.map((column) => [column, row[column] ?? null])))
+  try {
+    await store.insertMany(table, even)
   } catch (error) {
-    const { code = '', message } = error as { code?: string; message: string }
-    if (code.startsWith('SQLITE_')) throw new UnprocessableError(`The document does not hold together: ${message.split(' - ').at(-1)}. Export it again from where it came.`)
-    throw error
+    if (!brokenRule(error as Error)) throw error
+    // Which of them it was, the batch does not say: one at a time it does.
+    for (const row of even) {
+      if (await store.knex(table).where({ id: row.id }).first('id')) continue
+      try {
+        await store.insertMany(table, [row])
+      } catch (fault) {
+        const broken = brokenRule(fault as Error)
+        if (!broken) throw fault
+        const path = [table, row.id, broken.field].filter(Boolean).join('/')
+        throw new UnprocessableError(`The document does not go together with what is here: nothing was read. ${path}: ${broken.message}`, [{ path, message: broken.message }])
+      }
+    }
   }
 }
 
 /** Parts after the part they came with. */
 function ownersFirst(rows: readonly Record<string, unknown>[]): Record<string, unknown>[] {
   const byId = new Map(rows.map((row) => [row.id, row]))
-  const depth = (row: Record<string, unknown>, seen = 0): number => (row.ownerId && byId.has(row.ownerId) && seen < 10 ? 1 + depth(byId.get(row.ownerId)!, seen + 1) : 0)
-  return [...rows].sort((p, q) => depth(p) - depth(q))
-}
-
-function readDocument(document: unknown): { tables: Partial<Record<TableName, Record<string, unknown>[]>> } {
-  const { format, version, tables } = (document ?? {}) as Partial<BuildDocument>
-  if (format !== 'junket-build' || typeof tables !== 'object' || tables === null)
-    throw new UnprocessableError('This is not a Junket build document: it should start with "format": "junket-build".')
-  if (version !== 1) throw new UnprocessableError(`This document is of version ${version}; this Junket reads version 1.`)
-  for (const [name, rows] of Object.entries(tables)) {
-    if (!(TABLE_NAMES as readonly string[]).includes(name)) throw new UnprocessableError(`The document holds a table "${name}" that is not known here.`)
-    if (!Array.isArray(rows) || rows.some((row) => typeof row !== 'object' || row === null || typeof (row as { id?: unknown }).id !== 'string'))
-      throw new UnprocessableError(`Table "${name}" should be a list of rows, each with an id.`)
+  const placed = new Set<unknown>()
+  const sorted: Record<string, unknown>[] = []
+  for (const row of rows) {
+    const chain: Record<string, unknown>[] = []
+    for (let one: Record<string, unknown> | undefined = row; one && !placed.has(one.id); one = byId.get(one.ownerId)) {
+      placed.add(one.id)
+      chain.push(one)
+    }
+    sorted.push(...chain.reverse())
   }
-  return { tables: tables as Partial<Record<TableName, Record<string, unknown>[]>> }
+  return sorted
 }

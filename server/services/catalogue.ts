@@ -1,6 +1,7 @@
 import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
 import type { Supersession } from '../../core/identity/supersession.ts'
 import { tolerances } from '../../core/joints/tolerances.ts'
+import { own } from '../../core/own.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { type CompiledPart, compilePart, isPortKind, PORT_KINDS } from '../../core/ports/index.ts'
 import type { Part, Port } from '../../core/ports/port.ts'
@@ -105,9 +106,8 @@ export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims
     ports: (portsOf.get(part.id) ?? [])
       .filter((port) => isPortKind(String(port.kind)))
       .map((port): Port => {
-        const byField: Record<string, Claim[]> = {}
-        for (const claim of claimsOf.get(port.id) ?? []) (byField[String(claim.field)] ??= []).push(toClaim(claim))
-        return { id: port.id, kind: String(port.kind), slot: String(port.slot), ...(port.looks ? { looks: port.looks as 'forward' } : {}), claims: byField }
+        const byField = [...groupBy(claimsOf.get(port.id) ?? [], 'field')].map(([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)])
+        return { id: port.id, kind: String(port.kind), slot: String(port.slot), ...(port.looks ? { looks: port.looks as 'forward' } : {}), claims: Object.fromEntries(byField) }
       }),
   }))
 }
@@ -168,5 +168,5 @@ export function groupBy(rows: readonly Row[], column: string): Map<string, Row[]
 
 /** Words of one field of a port kind; null when there is no such field. */
 export function fieldWords(kind: string, field: string): FieldWords<unknown> | null {
-  return isPortKind(kind) ? ((PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>)[field] ?? null) : null
+  return isPortKind(kind) ? (own(PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>, field) ?? null) : null
 }

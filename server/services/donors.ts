@@ -4,9 +4,10 @@ import { type DonorMoney, netCost } from '../../core/donors/net-cost.ts'
 import { isPieceQuestion, pieceQuestion, questionOf, risksOf } from '../../core/donors/sheet.ts'
 import { convert } from '../../core/money/money.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
-import { mergeAnswers, type SheetAnswers } from '../../core/sheets/sheet.ts'
+import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
+import { joinSheet } from './build-sheets.ts'
 import { type Planned, planBuild } from './planning.ts'
 
 /** Kinds a donor is bought for: what a pairing needs and a vehicle could yield. */
@@ -112,18 +113,13 @@ export async function donorSheet(store: Store, buildId: string, donorId: string)
 }
 
 /** Joins answers into a donor's sheet, question by question: a queue may send late and twice, nothing is lost. */
-export async function answerSheet(store: Store, buildId: string, donorId: string, { answers }: z.infer<typeof sheetInput>): Promise<{ answers: SheetAnswers }> {
+export async function answerSheet(store: Store, buildId: string, donorId: string, { answers }: z.infer<typeof sheetInput>): Promise<Joined> {
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
     await tx.get('donor', donorId)
     for (const id of Object.keys(answers))
       if (!isPieceQuestion(id) && !questionOf(id))
         throw new UnprocessableError(`"${id}" is not a question of the sheet.`, [{ path: `answers.${id}`, message: 'Not a question of the sheet.' }])
-    const held = (await tx.list('donorSheet', { buildId, donorId }))[0]
-    const before = (held?.answers ?? {}) as SheetAnswers
-    const merged = mergeAnswers(before, answers)
-    if (!held) await tx.insert('donorSheet', { buildId, donorId, answers: merged })
-    else if (JSON.stringify(merged) !== JSON.stringify(before)) await tx.update('donorSheet', held.id, held.version, { answers: merged })
-    return { answers: merged }
+    return joinSheet(tx, 'donorSheet', { buildId, donorId }, answers)
   })
 }

@@ -3,7 +3,7 @@ import { startInput } from '../../contract/rows.ts'
 import { type Database, MIGRATIONS, openDatabase } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
-import { exportBuild, importBuild } from './build-document.ts'
+import { exportBuild, importDocument } from './build-document.ts'
 import { answerMating, matingCard } from './mating.ts'
 import { choosePairing } from './pairings.ts'
 import { startBuild } from './start.ts'
@@ -60,7 +60,7 @@ test('the card goes out with the build and comes in again', async () => {
   const document = await exportBuild(store, 'lantern')
   expect(document.tables.matingCard).toHaveLength(1)
   const other = await openDatabase(':memory:')
-  await importBuild(new Store(other), JSON.parse(JSON.stringify(document)))
+  await importDocument(new Store(other), JSON.parse(JSON.stringify(document)))
   expect((await matingCard(new Store(other), 'lantern')).answers).toHaveProperty('float-before')
   await other.destroy()
 })

@@ -2,9 +2,10 @@ import type { z } from 'zod'
 import type { sheetInput } from '../../contract/rows.ts'
 import { isMatingQuestion, judgeMating, matingSteps } from '../../core/mating/card.ts'
 import { portOf } from '../../core/ports/index.ts'
-import { mergeAnswers, type SheetAnswers } from '../../core/sheets/sheet.ts'
+import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
+import { joinSheet } from './build-sheets.ts'
 import { planBuild } from './planning.ts'
 
 /** The mating card of the build's chosen pairing: its steps, the answers so far, and what they say. */
@@ -25,18 +26,12 @@ export async function matingCard(store: Store, buildId: string) {
 }
 
 /** Joins answers into the card, question by question. */
-export async function answerMating(store: Store, buildId: string, { answers }: z.infer<typeof sheetInput>): Promise<{ answers: SheetAnswers }> {
+export async function answerMating(store: Store, buildId: string, { answers }: z.infer<typeof sheetInput>): Promise<Joined> {
   return store.transaction(async (tx) => {
     for (const id of Object.keys(answers))
       if (!isMatingQuestion(id)) throw new UnprocessableError(`"${id}" is not a question of the card.`, [{ path: `answers.${id}`, message: 'Not a question of the card.' }])
     const chosen = (await tx.list('pairing', { buildId, chosen: true }))[0]
     if (!chosen) throw new UnprocessableError('Choose a pairing first: a card is of one engine with one gearbox.')
-    const pair = { buildId, engineId: String(chosen.engineId), transmissionId: String(chosen.transmissionId) }
-    const held = (await tx.list('matingCard', pair))[0]
-    const before = (held?.answers ?? {}) as SheetAnswers
-    const merged = mergeAnswers(before, answers)
-    if (!held) await tx.insert('matingCard', { ...pair, answers: merged })
-    else if (JSON.stringify(merged) !== JSON.stringify(before)) await tx.update('matingCard', held.id, held.version, { answers: merged })
-    return { answers: merged }
+    return joinSheet(tx, 'matingCard', { buildId, engineId: String(chosen.engineId), transmissionId: String(chosen.transmissionId) }, answers)
   })
 }

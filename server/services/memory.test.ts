@@ -2,7 +2,7 @@ import { afterAll, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
 import { type Database, openDatabase } from '../database/connection.ts'
 import { Store } from '../database/store.ts'
-import { importBuild } from './build-document.ts'
+import { importDocument } from './build-document.ts'
 import { loadCatalogue } from './catalogue.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { listPairings, pairingRows, viewBuild } from './pairings.ts'
@@ -80,7 +80,7 @@ describe('memory by revision', () => {
 })
 
 describe('what is remembered is what a fresh reading gives', () => {
-  beforeEach(() => importBuild(store, demoDocument()))
+  beforeEach(() => importDocument(store, demoDocument()))
 
   test('pairing rows after a measurement are those of a new start', async () => {
     await listPairings(store, 'lantern')

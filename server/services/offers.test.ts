@@ -1,11 +1,24 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
+import type { Decimal } from '../../core/quantity/units.ts'
 import { type Database, openDatabase } from '../database/connection.ts'
 import { Store } from '../database/store.ts'
-import { readOffersCsv } from '../documents/offers-csv.ts'
-import { importOffers, previewOffers } from './offers.ts'
+import { type OffersRead, readOffersCsv } from '../documents/offers-csv.ts'
+import * as offers from './offers.ts'
 import { addNumber, createPart } from './parts.ts'
 
 const HEAD = 'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
+const chunks = (csv: string, decimal?: Decimal) => readOffersCsv(Buffer.from(csv), decimal)
+const previewOffers = (into: Store, csv: string) => offers.previewOffers(into, chunks(csv))
+const importOffers = (into: Store, csv: string) => offers.importOffers(into, chunks(csv))
+async function readWhole(bytes: string | Uint8Array, decimal?: Decimal): Promise<OffersRead> {
+  const rows: OffersRead['rows'][number][] = []
+  const bad: OffersRead['bad'][number][] = []
+  for await (const chunk of readOffersCsv(typeof bytes === 'string' ? Buffer.from(bytes) : bytes, decimal)) {
+    rows.push(...chunk.rows)
+    bad.push(...chunk.bad)
+  }
+  return { rows, bad, spoilt: [] }
+}
 let knex: Database
 let store: Store
 
@@ -45,8 +58,8 @@ test('the same supplier, issuer, number, condition and pack updates; twice in on
   expect(twice.bad).toEqual([{ line: 3, column: 'number', message: expect.stringContaining('line 2') }])
 })
 
-test('semicolons with decimal commas, quotes with line breaks, a byte order mark', () => {
-  const { rows, bad } = readOffersCsv(`\ufeff${HEAD.replaceAll(',', ';')}\r\nA;B;1;"two\nlines";1286,50;EUR;no;;;;\r\nA;B;2;x;3;JPY;yes;;;;\r\n`)
+test('semicolons with decimal commas, quotes with line breaks, a byte order mark', async () => {
+  const { rows, bad } = await readWhole(`\ufeff${HEAD.replaceAll(',', ';')}\r\nA;B;1;"two\nlines";1286,50;EUR;no;;;;\r\nA;B;2;x;3;JPY;yes;;;;\r\n`)
   expect(bad).toEqual([])
   expect(rows.map((row) => [row.line, row.priceMinor, row.currency])).toEqual([
     [2, 128650, 'EUR'],
@@ -83,8 +96,8 @@ test('every bad cell is listed by line and column, and nothing is imported', asy
   expect([await store.list('offer'), await store.list('part', { kind: 'unsorted' })]).toEqual([[], []])
 })
 
-test('a file without its columns says which are missing', () => {
-  expect(readOffersCsv('supplier,price\nA,1').bad[0]).toMatchObject({ line: 1, message: expect.stringContaining('lacks issuer, number') })
+test('a file without its columns says which are missing', async () => {
+  expect((await readWhole('supplier,price\nA,1')).bad[0]).toMatchObject({ line: 1, message: expect.stringContaining('lacks issuer, number') })
 })
 
 test.each<['ask' | 'point' | 'comma', string, number | null]>([
@@ -98,8 +111,8 @@ test.each<['ask' | 'point' | 'comma', string, number | null]>([
   ['point', '1,500', 150000],
   ['point', '1.500', 150],
   ['point', '1,286.50', 128650],
-])('where a comma means %s in this file, a price of %s is %s minor units', (decimal, typed, minor) => {
-  const { rows, bad } = readOffersCsv(`${HEAD.replaceAll(',', ';')}\nA;B;1;x;${typed};EUR;yes;;;;`, undefined, decimal)
+])('where a comma means %s in this file, a price of %s is %s minor units', async (decimal, typed, minor) => {
+  const { rows, bad } = await readWhole(`${HEAD.replaceAll(',', ';')}\nA;B;1;x;${typed};EUR;yes;;;;`, decimal)
   expect(rows[0]?.priceMinor ?? null).toBe(minor)
   if (minor === null) expect(bad[0]).toMatchObject({ column: 'price', message: expect.stringContaining('could be') })
 })

@@ -1,18 +1,27 @@
+import { setImmediate } from 'node:timers/promises'
 import { v7 as uuidv7 } from 'uuid'
 import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
-import type { Decimal } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
-import { type BadCell, type OfferLine, readOffersCsv } from '../documents/offers-csv.ts'
+import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
 import { UnprocessableError } from '../errors.ts'
 
 export interface ImportPreview {
+  readonly rows: number
   readonly added: number
   readonly updated: number
+  /** Stand as they are: nothing is written for them. */
+  readonly unchanged: number
+  /** The first of them. */
   readonly newParts: readonly { issuer: string; number: string; description: string }[]
+  readonly newPartCount: number
   readonly newIssuers: readonly string[]
+  /** The first of them, by line. */
   readonly bad: readonly BadCell[]
-  readonly rows: number
+  readonly badCount: number
 }
+
+const NAMED_PARTS = 50
+const NAMED_FAULTS = 1000
 
 interface Matched {
   readonly line: OfferLine
@@ -22,29 +31,32 @@ interface Matched {
   readonly held: Row | undefined
 }
 
-interface Reading {
-  readonly preview: ImportPreview
-  readonly matched: readonly Matched[]
-  readonly issuers: ReadonlyMap<string, Row>
-  readonly partOf: ReadonlyMap<string, string>
-}
+type Chunks = AsyncIterable<OffersRead> | Iterable<OffersRead>
 
-/** What an import would do, without doing it. */
-export async function previewOffers(store: Store, csv: string, decimal: Decimal = 'ask'): Promise<ImportPreview> {
-  return (await readOffers(store, csv, decimal)).preview
+/** What an import would do, without doing it; others are answered between its batches. */
+export async function previewOffers(store: Store, chunks: Chunks): Promise<ImportPreview> {
+  const reading = new Reading(store)
+  for await (const chunk of chunks) {
+    await reading.match(chunk, false)
+    await setImmediate()
+  }
+  return reading.preview()
 }
 
 /**
  * Imports offers, all or nothing: any bad row and nothing is written.
  * @throws UnprocessableError listing every bad row
  */
-export async function importOffers(store: Store, csv: string, decimal: Decimal = 'ask'): Promise<ImportPreview> {
+export async function importOffers(store: Store, chunks: Chunks): Promise<ImportPreview> {
+  const read: OffersRead[] = []
+  for await (const chunk of chunks) read.push(chunk)
   return store.transaction(async (tx) => {
-    const reading = await readOffers(tx, csv, decimal)
-    const { preview } = reading
-    if (preview.bad.length > 0)
+    const reading = new Reading(tx)
+    for (const chunk of read) await reading.match(chunk, true)
+    const preview = reading.preview()
+    if (preview.badCount > 0)
       throw new UnprocessableError(
-        `${preview.bad.length} ${preview.bad.length === 1 ? 'cell is' : 'cells are'} wrong: nothing was imported. Mend them and try again.`,
+        `${preview.badCount} ${preview.badCount === 1 ? 'cell is' : 'cells are'} wrong: nothing was imported. Mend them and try again.`,
         preview.bad.map((cell) => ({ path: `line ${cell.line}${cell.column ? `, ${cell.column}` : ''}`, message: cell.message })),
       )
     await write(tx, reading)
@@ -53,77 +65,155 @@ export async function importOffers(store: Store, csv: string, decimal: Decimal =
 }
 
 const issuerKey = (name: string): string => name.trim().toLowerCase()
+const offerKey = (...parts: readonly unknown[]): string => JSON.stringify(parts)
 
-async function readOffers(store: Store, csv: string, decimal: Decimal): Promise<Reading> {
-  const [supplierRows, issuerRows, numberRows, offerRows] = await Promise.all([store.list('supplier'), store.list('issuer'), store.list('partNumber'), store.list('offer')])
-  const suppliers = new Map(supplierRows.map((row) => [issuerKey(String(row.name)), row]))
-  const { rows, bad: badCells } = readOffersCsv(csv, (name) => suppliers.has(issuerKey(name)), decimal)
-  const bad = [...badCells]
-  const issuers = new Map(issuerRows.map((row) => [issuerKey(String(row.name)), row]))
-  const partOf = new Map(numberRows.map((row) => [`${row.issuerId}:${row.normalised}`, String(row.partId)]))
-  const offerKey = (supplier: unknown, issuer: unknown, number: unknown, condition: unknown, pack: unknown): string => JSON.stringify([supplier, issuer, number, condition, pack])
-  const held = new Map(offerRows.map((row) => [offerKey(row.supplierId, row.issuerId, row.normalised, row.condition, row.pack), row]))
-  const seen = new Map<string, number>()
-  const newIssuers = new Map<string, string>()
-  const newParts = new Map<string, { issuer: string; number: string; description: string }>()
-  const matched: Matched[] = []
-  for (const line of rows) {
-    const supplier = suppliers.get(issuerKey(line.supplier))!
-    const issuer = issuers.get(issuerKey(line.issuer))
-    if (!issuer && !newIssuers.has(issuerKey(line.issuer))) newIssuers.set(issuerKey(line.issuer), line.issuer)
-    const normalised = normaliseNumber(line.number, issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE)
-    if (normalised === '') {
-      bad.push({ line: line.line, column: 'number', message: `"${line.number}" has nothing left once separators are dropped. Write the part number.` })
-      continue
-    }
-    const key = offerKey(supplier.id, issuer?.id ?? issuerKey(line.issuer), normalised, line.condition, line.pack)
-    const twin = seen.get(key)
-    if (twin !== undefined) {
-      bad.push({ line: line.line, column: 'number', message: `The same supplier, issuer, number, condition and pack stand on line ${twin}. Keep one of them.` })
-      continue
-    }
-    seen.set(key, line.line)
-    if (!issuer || !partOf.has(`${issuer.id}:${normalised}`))
-      newParts.set(`${issuerKey(line.issuer)}:${normalised}`, { issuer: line.issuer, number: line.number, description: line.description })
-    matched.push({ line, supplierId: supplier.id, normalised, issuerKey: issuerKey(line.issuer), held: issuer ? held.get(key) : undefined })
+const valuesOf = (line: OfferLine) => ({
+  description: line.description || null,
+  priceMinor: line.priceMinor,
+  currency: line.currency,
+  taxIncluded: line.taxIncluded,
+  stock: line.stock,
+  leadDays: line.leadDays,
+  number: line.number,
+})
+
+/** Rows of a file looked up, batch by batch: what each would add or change. */
+class Reading {
+  readonly #store: Store
+  #tables: Promise<{ suppliers: Map<string, Row>; issuers: Map<string, Row> }> | null = null
+  readonly #seen = new Map<string, number>()
+  readonly #newParts = new Set<string>()
+  readonly #named: { issuer: string; number: string; description: string }[] = []
+  readonly #bad: BadCell[] = []
+  #counts = { rows: 0, added: 0, updated: 0, unchanged: 0 }
+  readonly newIssuers = new Map<string, string>()
+  /** Rows that would be written, where they are kept for it. */
+  readonly matched: Matched[] = []
+  readonly partOf = new Map<string, string>()
+  issuers: ReadonlyMap<string, Row> = new Map()
+
+  constructor(store: Store) {
+    this.#store = store
   }
-  bad.sort((p, q) => p.line - q.line)
-  const updated = matched.filter((one) => one.held).length
-  const preview = { rows: rows.length, added: matched.length - updated, updated, newParts: [...newParts.values()], newIssuers: [...newIssuers.values()], bad }
-  return { preview, matched, issuers, partOf }
+
+  async match({ rows, bad, spoilt }: OffersRead, keep: boolean): Promise<void> {
+    this.#bad.push(...bad)
+    this.#tables ??= this.#load()
+    const { suppliers, issuers } = await this.#tables
+    this.issuers = issuers
+    for (const line of spoilt) if (line.supplier !== '' && !suppliers.has(issuerKey(line.supplier))) this.#noSupplier(line)
+    const found = rows.flatMap((line) => {
+      this.#counts.rows++
+      const supplier = suppliers.get(issuerKey(line.supplier))
+      if (!supplier) return this.#noSupplier(line)
+      const issuer = issuers.get(issuerKey(line.issuer))
+      const normalised = normaliseNumber(line.number, issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE)
+      if (normalised === '') return this.#fault(line, 'number', `"${line.number}" has nothing left once separators are dropped. Write the part number.`)
+      const key = offerKey(supplier.id, issuer?.id ?? issuerKey(line.issuer), normalised, line.condition, line.pack)
+      const twin = this.#seen.get(key)
+      if (twin !== undefined) return this.#fault(line, 'number', `The same supplier, issuer, number, condition and pack stand on line ${twin}. Keep one of them.`)
+      this.#seen.set(key, line.line)
+      return [{ line, supplier, issuer, normalised, key }]
+    })
+    const [held, parts] = await Promise.all([this.#offersOf(found), this.#partsOf(found)])
+    for (const { line, supplier, issuer, normalised, key } of found) {
+      if (!issuer) this.newIssuers.set(issuerKey(line.issuer), this.newIssuers.get(issuerKey(line.issuer)) ?? line.issuer)
+      const partId = issuer ? parts.get(`${issuer.id}:${normalised}`) : undefined
+      if (partId !== undefined) this.partOf.set(`${issuer!.id}:${normalised}`, partId)
+      else this.#newPart(`${issuerKey(line.issuer)}:${normalised}`, line)
+      const other = issuer ? held.get(key) : undefined
+      const isSame = other !== undefined && Object.entries(valuesOf(line)).every(([name, value]) => (other[name] ?? null) === value)
+      this.#counts[other ? (isSame ? 'unchanged' : 'updated') : 'added']++
+      if (keep && !isSame) this.matched.push({ line, supplierId: supplier.id, normalised, issuerKey: issuerKey(line.issuer), held: other })
+    }
+  }
+
+  preview(): ImportPreview {
+    const bad = [...this.#bad].sort((p, q) => p.line - q.line)
+    return {
+      ...this.#counts,
+      newParts: this.#named,
+      newPartCount: this.#newParts.size,
+      newIssuers: [...this.newIssuers.values()],
+      bad: bad.slice(0, NAMED_FAULTS),
+      badCount: bad.length,
+    }
+  }
+
+  async #load() {
+    const [suppliers, issuers] = await Promise.all([this.#store.list('supplier'), this.#store.list('issuer')])
+    const byName = (rows: readonly Row[]) => new Map(rows.map((row) => [issuerKey(String(row.name)), row]))
+    return { suppliers: byName(suppliers), issuers: byName(issuers) }
+  }
+
+  #noSupplier(line: OffersRead['spoilt'][number]): [] {
+    return this.#fault(line, 'supplier', `There is no supplier "${line.supplier}". Add it under Suppliers first, or mend the name.`)
+  }
+
+  #fault(line: { readonly line: number }, column: string, message: string): [] {
+    this.#bad.push({ line: line.line, column, message })
+    return []
+  }
+
+  #newPart(key: string, { issuer, number, description }: OfferLine): void {
+    if (this.#newParts.has(key)) return
+    this.#newParts.add(key)
+    if (this.#named.length < NAMED_PARTS) this.#named.push({ issuer, number, description })
+  }
+
+  async #partsOf(found: readonly { issuer: Row | undefined; normalised: string }[]): Promise<Map<string, string>> {
+    const parts = new Map<string, string>()
+    for (const [issuerId, numbers] of grouped(found, ({ issuer }) => issuer?.id ?? null))
+      for (const row of await this.#store.readIn('partNumber', 'normalised', numbers, { issuerId })) parts.set(`${issuerId}:${row.normalised}`, String(row.partId))
+    return parts
+  }
+
+  async #offersOf(found: readonly { supplier: Row; issuer: Row | undefined; normalised: string }[]): Promise<Map<string, Row>> {
+    const offers = new Map<string, Row>()
+    for (const [pair, numbers] of grouped(found, ({ supplier, issuer }) => (issuer ? `${supplier.id}\n${issuer.id}` : null))) {
+      const [supplierId, issuerId] = pair.split('\n')
+      for (const row of await this.#store.readIn('offer', 'normalised', numbers, { supplierId, issuerId }))
+        offers.set(offerKey(row.supplierId, row.issuerId, row.normalised, row.condition, row.pack), row)
+    }
+    return offers
+  }
+}
+
+/** Normalised numbers by what they share; what shares nothing is left out. */
+function grouped<T extends { normalised: string }>(found: readonly T[], keyOf: (one: T) => string | null): Map<string, string[]> {
+  const groups = new Map<string, string[]>()
+  for (const one of found) {
+    const key = keyOf(one)
+    if (key === null) continue
+    const group = groups.get(key)
+    if (group) group.push(one.normalised)
+    else groups.set(key, [one.normalised])
+  }
+  return groups
 }
 
 /** Writes in batches; the history gets one entry an offer, like any other write. */
-async function write(store: Store, { matched, issuers, partOf, preview }: Reading): Promise<void> {
+async function write(store: Store, { matched, issuers, partOf, newIssuers }: Reading): Promise<void> {
   const issuerIds = new Map([...issuers].map(([key, row]) => [key, row.id]))
-  for (const name of preview.newIssuers) issuerIds.set(issuerKey(name), (await store.insert('issuer', { name })).id)
+  for (const [key, name] of newIssuers) issuerIds.set(key, (await store.insert('issuer', { name })).id)
   const parts = new Map(partOf)
   const partRows: Record<string, unknown>[] = []
   const numberRows: Record<string, unknown>[] = []
   const offerRows: Record<string, unknown>[] = []
   for (const { line, supplierId, normalised, issuerKey: key, held } of matched) {
     const issuerId = issuerIds.get(key)!
-    const values = {
-      description: line.description || null,
-      priceMinor: line.priceMinor,
-      currency: line.currency,
-      taxIncluded: line.taxIncluded,
-      stock: line.stock,
-      leadDays: line.leadDays,
-      number: line.number,
-    }
     if (held) {
-      await store.update('offer', held.id, held.version, values)
+      await store.update('offer', held.id, held.version, valuesOf(line))
       continue
     }
     let partId = parts.get(`${issuerId}:${normalised}`)
     if (partId === undefined) {
       partId = uuidv7()
       parts.set(`${issuerId}:${normalised}`, partId)
-      partRows.push({ id: partId, kind: 'unsorted', name: line.description || `${line.issuer} ${line.number}` })
+      partRows.push({ id: partId, kind: 'unsorted', name: (line.description || `${line.issuer} ${line.number}`).replace(/\p{Cc}+/gu, ' ').slice(0, 120) })
       numberRows.push({ id: uuidv7(), partId, issuerId, number: line.number, normalised })
     }
-    offerRows.push({ id: uuidv7(), partId, supplierId, issuerId, normalised, pack: line.pack, condition: line.condition, ...values })
+    offerRows.push({ id: uuidv7(), partId, supplierId, issuerId, normalised, pack: line.pack, condition: line.condition, ...valuesOf(line) })
   }
   await store.insertMany('part', partRows)
   await store.insertMany('partNumber', numberRows)

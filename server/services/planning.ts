@@ -193,6 +193,25 @@ export async function buildHeader(store: Store, buildId: string) {
   }
 }
 
+/** A build's header; where it cannot be computed, the build by its name and why, so that one never hides the others. */
+export async function headerOrFault(store: Store, build: Row, log?: { error: (context: object, words: string) => void }): Promise<Awaited<ReturnType<typeof buildHeader>>> {
+  try {
+    return await buildHeader(store, build.id)
+  } catch (error) {
+    log?.error({ err: error, build: build.id }, 'a build cannot be read')
+    return {
+      build,
+      recipient: null,
+      pairing: null,
+      engineId: null,
+      transmissionId: null,
+      totals: null,
+      open: { brief: 0, pairing: 0, parts: 0, sourcing: 0 },
+      next: { words: 'It cannot be computed: look at its history', stage: 'brief' },
+    }
+  }
+}
+
 const briefGaps = (build: Row): number => [build.recipientId, build.likeForLikeMinor, build.use].filter((value) => value === null).length
 
 function nextAction(plan: Planned, unmeasured: PairingRun['result']['joints'], openParts: number): { words: string; stage: string } {

@@ -3,10 +3,10 @@ import type { sheetInput } from '../../contract/rows.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import { DIMENSIONS, dimensionId } from '../../core/recipient/dimensions.ts'
 import { roomOf } from '../../core/recipient/room.ts'
-import type { SheetAnswers } from '../../core/sheets/sheet.ts'
+import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
-import { joinAnswers } from './build-sheets.ts'
+import { joinSheet } from './build-sheets.ts'
 import { addClaim, partDetail } from './parts.ts'
 import { planBuild } from './planning.ts'
 
@@ -58,7 +58,7 @@ function sizeOf(part: CompiledPart | undefined) {
  *
  * @throws UnprocessableError where there is no recipient, no such dimension, or a value that cannot be read
  */
-export async function answerRecipient(store: Store, buildId: string, { answers }: z.infer<typeof sheetInput>): Promise<{ answers: SheetAnswers }> {
+export async function answerRecipient(store: Store, buildId: string, { answers }: z.infer<typeof sheetInput>): Promise<Joined> {
   return store.transaction(async (tx) => {
     const build = await tx.get('build', buildId)
     if (!build.recipientId) throw new UnprocessableError('Say in the brief which vehicle is the recipient first.')
@@ -83,6 +83,6 @@ export async function answerRecipient(store: Store, buildId: string, { answers }
         ...(answer.method ? { method: answer.method } : {}),
       })
     }
-    return { answers: await joinAnswers(tx, buildId, 'recipient', answers) }
+    return joinSheet(tx, 'buildSheet', { buildId, kind: 'recipient' }, answers)
   })
 }

@@ -1,4 +1,5 @@
 import { TOLERANCES } from '../../core/joints/tolerances.ts'
+import { own } from '../../core/own.ts'
 import { UNIT_CHOICES, type Units } from '../../core/quantity/units.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
@@ -22,7 +23,7 @@ export async function writeSettings(
   const unknown = Object.keys(patch.tolerances ?? {}).filter((name) => !Object.hasOwn(TOLERANCES, name))
   if (unknown.length > 0) throw new UnprocessableError(`There is no tolerance ${unknown.join(', ')}.`)
   for (const [stored, shown] of Object.entries(patch.units ?? {}))
-    if (!(UNIT_CHOICES as Record<string, readonly string[]>)[stored]?.includes(shown ?? '')) throw new UnprocessableError(`"${shown}" is not a unit ${stored} can be shown in.`)
+    if (!own(UNIT_CHOICES as Record<string, readonly string[]>, stored)?.includes(shown ?? '')) throw new UnprocessableError(`"${shown}" is not a unit ${stored} can be shown in.`)
   return store.transaction(async (tx) => {
     const put = async (id: string, value: unknown): Promise<void> => {
       const held = await tx.find('setting', id)

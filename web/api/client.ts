@@ -18,11 +18,16 @@ export class ApiProblem extends Error {
   }
 }
 
-async function request<T>(method: string, path: string, body?: unknown): Promise<T> {
+/** A file goes as it is, whatever it holds: the server reads it. */
+const bodyOf = (body: unknown): { type: string; body: BodyInit } =>
+  body instanceof Blob ? { type: 'application/octet-stream', body } : { type: 'application/json', body: JSON.stringify(body) }
+
+async function request<T>(method: string, path: string, sent?: unknown): Promise<T> {
   let response: Response
   try {
-    const headers = { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(personNow().id ? { 'x-junket-person': personNow().id! } : {}) }
-    response = await fetch(`/api${path}`, { method, headers, ...(body === undefined ? {} : { body: JSON.stringify(body) }) })
+    const { type, body } = sent === undefined ? { type: null, body: null } : bodyOf(sent)
+    const headers = { ...(type ? { 'content-type': type } : {}), ...(personNow().id ? { 'x-junket-person': personNow().id! } : {}) }
+    response = await fetch(`/api${path}`, { method, headers, ...(body === null ? {} : { body }) })
   } catch {
     throw new ApiProblem(0, 'Junket does not answer. Check that it is still running on this machine; what you typed is kept.')
   }

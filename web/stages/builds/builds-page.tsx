@@ -92,17 +92,9 @@ function ReadDocument() {
         onChange={(event) => {
           const file = event.target.files?.[0]
           event.target.value = ''
-          if (file) void act(async () => api.post('/builds/import', await readJson(file)), `${file.name} was read in.`)
+          if (file) void act(async () => api.post('/builds/import', file), `${file.name} was read in.`)
         }}
       />
     </label>
   )
-}
-
-async function readJson(file: File): Promise<unknown> {
-  try {
-    return JSON.parse(await file.text())
-  } catch {
-    return null
-  }
 }

@@ -223,7 +223,7 @@ function FromDxf({ onFound }: { onFound: (found: Found) => void }) {
   const read = async (file: File): Promise<void> => {
     setFault('')
     try {
-      const { faces } = await api.post<{ faces: { name: string; holes: Hole[]; dowels: Dowel[] }[] }>('/patterns/dxf', { dxf: await file.text() })
+      const { faces, notes } = await api.post<{ faces: { name: string; holes: Hole[]; dowels: Dowel[] }[]; notes: string[] }>('/patterns/dxf', file)
       const most = [...faces].sort((p, q) => q.holes.length - p.holes.length)[0]!
       onFound({
         from: file.name,
@@ -231,7 +231,7 @@ function FromDxf({ onFound }: { onFound: (found: Found) => void }) {
         dowels: most.dowels,
         plusMinus: null,
         grade: 'catalogue',
-        says: `${file.name}: ${most.holes.length} holes and ${most.dowels.length} dowels on ${most.name === 'Face' ? 'its layers' : `the ${most.name} face`}. How well they were taken the file does not say: ± stays unknown.`,
+        says: `${file.name}: ${most.holes.length} holes and ${most.dowels.length} dowels on ${most.name === 'Face' ? 'its layers' : `the ${most.name} face`}. How well they were taken the file does not say: ± stays unknown.${notes.map((note) => ` ${note}`).join('')}`,
       })
     } catch (error) {
       setFault((error as Error).message)

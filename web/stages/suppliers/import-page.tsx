@@ -8,9 +8,12 @@ interface Preview {
   readonly rows: number
   readonly added: number
   readonly updated: number
+  readonly unchanged: number
   readonly newParts: readonly { issuer: string; number: string; description: string }[]
+  readonly newPartCount: number
   readonly newIssuers: readonly string[]
   readonly bad: readonly { line: number; column: string; message: string }[]
+  readonly badCount: number
 }
 
 const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] = [
@@ -19,10 +22,16 @@ const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] =
   { value: 'point', words: 'marks thousands: 1,286.50' },
 ]
 
+/** A file that was chosen, or text that was pasted. */
+interface Source {
+  readonly text: string
+  readonly file: File | null
+}
+const bodyOf = ({ text, file }: Source): Blob | null => file ?? (text.trim() === '' ? null : new Blob([text]))
+
 /** Offers from CSV: preview first, then all or nothing. */
 export function Component() {
-  const [csv, setCsv] = useState('')
-  const [name, setName] = useState('')
+  const [source, setSource] = useState<Source>({ text: '', file: null })
   const [preview, setPreview] = useState<Preview | null>(null)
   const [said, setSaid] = useState('')
   const [decimal, setDecimal] = useState<Decimal>('ask')
@@ -35,51 +44,55 @@ export function Component() {
       setSaid(error.message)
     }
   }
-  const show = (text: string, comma: Decimal = decimal): Promise<void> =>
+  const show = (next: Source, comma: Decimal = decimal): Promise<void> =>
     run(async () => {
-      setCsv(text)
+      setSource(next)
       setDecimal(comma)
       setPreview(null)
-      if (text.trim() !== '') setPreview(await api.post<Preview>('/offers/preview', { csv: text, decimal: comma }))
+      const body = bodyOf(next)
+      if (body) setPreview(await api.post<Preview>(`/offers/preview?decimal=${comma}`, body))
     })
   return (
     <>
-      <PageHead title="Import offers" detail="CSV with commas or semicolons; all rows are taken, or none">
+      <PageHead title="Import offers" detail="CSV with commas, semicolons or tabs; all rows are taken, or none">
         <ButtonLink to="/suppliers">Suppliers</ButtonLink>
       </PageHead>
       <div className="max-w-4xl px-4 pb-12">
         <p className="mb-3">
           The first line names the columns: <span className="figure">supplier, issuer, number, description, price, currency, taxIncluded, pack, stock, leadDays, condition</span>.
-          With semicolons a price may have a decimal comma. Blank pack is 1, blank stock or leadDays is not known.
+          With semicolons or tabs a price may have a decimal comma. Blank pack is 1, blank stock or leadDays is not known.
         </p>
         <label className="inline-flex cursor-pointer items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-accent hover:bg-bench">
           Choose a file
           <input
             type="file"
-            accept=".csv,text/csv"
+            accept=".csv,.tsv,.txt,text/csv"
             className="sr-only"
             onChange={(event) => {
               const file = event.target.files?.[0]
               event.target.value = ''
-              if (!file) return
-              setName(file.name)
-              void file.text().then((text) => show(text))
+              if (file) void show({ text: '', file })
             }}
           />
         </label>
-        <span className="ml-3 text-steel">{name}</span>
+        <span className="ml-3 text-steel">{source.file?.name}</span>
         <fieldset className="mt-3 flex flex-wrap gap-x-5 gap-y-1">
           <legend className="font-semibold">A comma in this file's prices</legend>
           {DECIMALS.map(({ value, words }) => (
             <label key={value} className="flex items-center gap-1.5">
-              <input type="radio" name="decimal" checked={decimal === value} onChange={() => void show(csv, value)} className="accent-(--color-accent)" />
+              <input type="radio" name="decimal" checked={decimal === value} onChange={() => void show(source, value)} className="accent-(--color-accent)" />
               {words}
             </label>
           ))}
         </fieldset>
         <label className="mt-4 block">
           <span className="mb-1 block font-semibold">or paste it here</span>
-          <textarea value={csv} onChange={(event) => void show(event.target.value)} rows={7} className="figure w-full rounded border border-steel bg-ground px-2 py-1.5" />
+          <textarea
+            value={source.text}
+            onChange={(event) => void show({ text: event.target.value, file: null })}
+            rows={7}
+            className="figure w-full rounded border border-steel bg-ground px-2 py-1.5"
+          />
         </label>
         {said && (
           <p role="alert" className="my-3 border-l-[3px] border-clash pl-2.5">
@@ -91,11 +104,11 @@ export function Component() {
             preview={preview}
             onImport={() =>
               void run(async () => {
-                const done = await api.post<Preview>('/offers/import', { csv, decimal })
+                const done = await api.post<Preview>(`/offers/import?decimal=${decimal}`, bodyOf(source))
                 await refresh()
-                setCsv('')
+                setSource({ text: '', file: null })
                 setPreview(null)
-                setSaid(`Imported: ${done.added} added, ${done.updated} updated.`)
+                setSaid(`Imported: ${done.added} added, ${done.updated} updated, ${done.unchanged} as they were.`)
               })
             }
           />
@@ -105,11 +118,14 @@ export function Component() {
   )
 }
 
+const SHOWN = 200
+
 function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () => void }) {
   return (
     <section aria-label="Preview" className="mt-4">
       <p className="mb-2">
-        <b>{preview.added} to add</b>, {preview.updated} to update, {preview.newParts.length} new {preview.newParts.length === 1 ? 'part' : 'parts'} to sort
+        <b>{preview.added} to add</b>, {preview.updated} to update, {preview.unchanged} as they are, {preview.newPartCount} new {preview.newPartCount === 1 ? 'part' : 'parts'} to
+        sort
         {preview.newIssuers.length > 0 && `; new issuers, with the default rule: ${preview.newIssuers.join(', ')}`}.
       </p>
       {preview.bad.length === 0 ? (
@@ -119,7 +135,8 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
       ) : (
         <>
           <p className="border-l-[3px] border-clash pl-2.5" role="alert">
-            {preview.bad.length} {preview.bad.length === 1 ? 'cell is' : 'cells are'} wrong. Nothing is imported until all are mended.
+            {preview.badCount} {preview.badCount === 1 ? 'cell is' : 'cells are'} wrong{preview.badCount > SHOWN ? `, the first ${SHOWN} shown` : ''}. Nothing is imported until all
+            are mended.
           </p>
           <table className="mt-2 w-full">
             <thead>
@@ -130,7 +147,7 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
               </tr>
             </thead>
             <tbody>
-              {preview.bad.slice(0, 200).map((cell) => (
+              {preview.bad.slice(0, SHOWN).map((cell) => (
                 <tr key={`${cell.line}${cell.column}${cell.message}`} className="border-b border-line">
                   <td className="figure py-1">{cell.line}</td>
                   <td className="figure">{cell.column}</td>
@@ -148,7 +165,7 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
             .slice(0, 12)
             .map((part) => `${part.issuer} ${part.number}`)
             .join(', ')}
-          {preview.newParts.length > 12 ? ' …' : ''}. They wait as unsorted until their kind is set in Catalogue.
+          {preview.newPartCount > 12 ? ' …' : ''}. They wait as unsorted until their kind is set in Catalogue.
         </p>
       )}
     </section>

@@ -1,0 +1,244 @@
+import { z } from 'zod'
+import { isPartKind } from '../core/identity/part-kinds.ts'
+import { jointNamed } from '../core/joints/index.ts'
+import { TOLERANCES } from '../core/joints/tolerances.ts'
+import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
+import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
+import { isStopper } from '../core/pairing/stoppers.ts'
+import type { FieldWords } from '../core/ports/field.ts'
+import { isPortKind, PORT_KINDS } from '../core/ports/index.ts'
+import { GRADES } from '../core/quantity/grade.ts'
+import { METHODS } from '../core/quantity/methods.ts'
+import { UNIT_CHOICES } from '../core/quantity/units.ts'
+import { planSourcingResponse } from './plan.ts'
+import { amount, count, currencySchema, day, hours, id, line, minor, name, needId, portId, sourceId, text, year } from './text.ts'
+
+/**
+ * Each table's row as it is stored and as a build document carries it: the same kinds, ranges and lengths as where it is
+ * typed. Version and history stay out. What is read from a file or from the database is held against this.
+ */
+
+const grade = z.enum(GRADES)
+const rate = z.number().positive('A rate is more than 0.').max(1e9)
+const share = z.number().min(0).max(1)
+const tax = z.number().min(0).max(1, 'Write 21 % as 0.21.')
+const method = z
+  .string()
+  .max(60)
+  .refine((one) => Object.hasOwn(METHODS, one), 'Not a method that is known.')
+
+export const answersSchema = z.record(
+  z.string().min(1).max(200),
+  z.strictObject({
+    value: z.string().max(2000),
+    at: z.iso.datetime('Say when it was answered, in UTC.'),
+    by: z.string().max(120).nullable(),
+    method: z.string().max(60).optional(),
+  }),
+)
+const answers = answersSchema.refine((one) => Object.keys(one).length <= 5000, 'More answers than any sheet asks.')
+
+const settingValues = {
+  units: z
+    .record(z.string().max(20), z.string().max(20))
+    .refine(
+      (units) =>
+        Object.entries(units).every(([stored, shown]) => Object.hasOwn(UNIT_CHOICES, stored) && (UNIT_CHOICES as Record<string, readonly string[]>)[stored]!.includes(shown)),
+      'Not a unit that it can be shown in.',
+    ),
+  tolerances: z.record(z.string().max(60), z.number().finite()).refine((one) => Object.keys(one).every((key) => Object.hasOwn(TOLERANCES, key)), 'Not a tolerance that is known.'),
+}
+const setting = z.strictObject({ id: z.enum(['units', 'tolerances']), value: z.unknown() }).superRefine((row, ctx) => {
+  for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? []) ctx.addIssue({ ...issue, path: ['value', ...issue.path] } as never)
+})
+
+const port = z
+  .strictObject({
+    id: portId,
+    partId: id,
+    kind: z.string().max(60).refine(isPortKind, 'Not a kind of port.'),
+    slot: z.string().min(1).max(60),
+    looks: z.enum(['forward', 'rearward']).nullish(),
+  })
+  .refine((one) => one.id.startsWith(`${one.partId}/${one.kind}/`), { path: ['id'], message: 'A port is called part/kind/slot.' })
+
+const claim = z
+  .strictObject({
+    id,
+    portId,
+    field: z.string().min(1).max(60),
+    value: z.unknown(),
+    plusMinus: z.number().nonnegative().nullish(),
+    grade,
+    method: method.nullish(),
+    source: text.nullish(),
+    saidBy: text.nullish(),
+    day: day.nullish(),
+    specimenId: id.nullish(),
+    typed: z.string().max(20_000).nullish(),
+  })
+  .superRefine((row, ctx) => {
+    const kind = row.portId.split('/')[1] ?? ''
+    const words = isPortKind(kind) && Object.hasOwn(PORT_KINDS[kind].fields, row.field) ? (PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>)[row.field]! : null
+    if (!words) return ctx.addIssue({ code: 'custom', path: ['field'], message: `A ${kind} has no field "${row.field}".` })
+    const checked = words.schema.safeParse(row.value)
+    if (!checked.success) ctx.addIssue({ code: 'custom', path: ['value'], message: `${words.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}` })
+  })
+
+const money = { currency: currencySchema }
+const place = text.nullish()
+
+export const STORED_ROWS = {
+  setting,
+  person: z.strictObject({ id, name, decimal: z.enum(['ask', 'point', 'comma']) }),
+  issuer: z.strictObject({ id, name, upper: z.boolean(), noise: z.string().max(10) }),
+  supplier: z.strictObject({ id, name, place, ...money, minimumMinor: amount, shippingMinor: amount, freeOverMinor: amount.nullish() }),
+  rate: z
+    .strictObject({ id, fromCurrency: currencySchema, toCurrency: currencySchema, rate, day, source: text.nullish() })
+    .refine((one) => one.fromCurrency !== one.toCurrency, { path: ['toCurrency'], message: 'A rate is between two different currencies.' }),
+  part: z
+    .strictObject({
+      id,
+      kind: z.string().max(60).refine(isPartKind, 'Not a kind of part.'),
+      name,
+      ownerId: id.nullish(),
+      isDefault: z.boolean(),
+      fromYear: year.nullish(),
+      toYear: year.nullish(),
+      massG: z.number().int().nonnegative().max(1e9).nullish(),
+      note: text.nullish(),
+      template: z.string().max(80).nullish(),
+    })
+    .refine((one) => one.ownerId !== one.id, { path: ['ownerId'], message: 'A part cannot have come with itself.' }),
+  partNumber: z.strictObject({ id, partId: id, issuerId: id, number: name, normalised: line }),
+  supersession: z.strictObject({ id, partId: id, issuerId: id, oldNumber: name, newNumber: name, oneWay: z.boolean() }),
+  port,
+  build: z.strictObject({
+    id,
+    name,
+    recipientId: id.nullish(),
+    why: text.nullish(),
+    use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).nullish(),
+    ...money,
+    taxRate: tax,
+    labourRateMinor: amount,
+    contingency: z.number().min(0).max(5),
+    likeForLikeMinor: amount.nullish(),
+    mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).max(50),
+    inspection: z.boolean().nullish(),
+    school: z.enum(['keep', 'set-back']),
+    maxSuppliers: count.nullish(),
+    maxDonors: z.number().int().nonnegative().max(1e6).nullish(),
+  }),
+  specimen: z.strictObject({ id, partId: id, buildId: id, name }),
+  claim,
+  kit: z.strictObject({
+    id,
+    name,
+    supplierId: id.nullish(),
+    priceMinor: amount,
+    ...money,
+    taxIncluded: z.boolean(),
+    weightG: z.number().int().nonnegative().max(1e9).nullish(),
+    omits: text.nullish(),
+    note: text.nullish(),
+  }),
+  kitItem: z.strictObject({ id, kitId: id, partId: id, quantity: count }),
+  donor: z.strictObject({
+    id,
+    name,
+    place,
+    ...money,
+    priceMinor: amount,
+    fetchMinor: amount,
+    repairMinor: amount,
+    missingMinor: amount,
+    disposalMinor: amount,
+    storageMinor: amount,
+    scrapMinor: amount,
+    saleFee: share,
+    note: text.nullish(),
+  }),
+  donorItem: z.strictObject({ id, donorId: id, partId: id, quantity: count, stripHours: hours, saleMinor: amount, chance: share, sellingHours: hours, held: z.boolean() }),
+  offer: z.strictObject({
+    id,
+    partId: id,
+    supplierId: id,
+    issuerId: id.nullish(),
+    number: name.nullish(),
+    normalised: line.nullish(),
+    description: text.nullish(),
+    priceMinor: amount,
+    ...money,
+    taxIncluded: z.boolean(),
+    pack: count,
+    stock: z.number().int().nonnegative().max(1e6).nullish(),
+    leadDays: z.number().int().nonnegative().max(1e6).nullish(),
+    condition: z.string().min(1).max(40),
+  }),
+  donorSheet: z.strictObject({ id, buildId: id, donorId: id, answers }),
+  jointClaim: z.strictObject({
+    id,
+    buildId: id.nullish(),
+    subject: z.enum(['joint', 'kit', 'build', 'stopper']),
+    joint: z
+      .string()
+      .max(60)
+      .refine((one) => jointNamed(one) !== null, 'Not a joint.')
+      .nullish(),
+    question: z.string().max(60).refine(isStopper, 'Not one of the twelve questions.').nullish(),
+    engineId: id.nullish(),
+    transmissionId: id.nullish(),
+    engineFamily: line.nullish(),
+    transmissionFamily: line.nullish(),
+    kitId: id.nullish(),
+    says: z.enum(['yes', 'no', 'unknown']),
+    grade,
+    sentence: text.nullish(),
+    source: text.nullish(),
+    saidBy: text.nullish(),
+    day: day.nullish(),
+    distanceKm: z.number().nonnegative().max(5e6).nullish(),
+    changes: text.nullish(),
+    known: count.nullish(),
+  }),
+  matingCard: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, answers }),
+  buildSheet: z.strictObject({ id, buildId: id, kind: z.string().min(1).max(60), answers }),
+  pairing: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, chosen: z.boolean(), inserted: z.array(id).max(20).nullish() }),
+  couplingChoice: z.strictObject({ id, pairingId: id, kind: z.enum([...COUPLING_KINDS, 'transfer-case']), partId: id }),
+  decision: z.strictObject({
+    id,
+    buildId: id,
+    needId,
+    act: z.enum(['drop', 'price', 'estimate', 'keep', 'confirm']),
+    priceMinor: amount.nullish(),
+    source: text.nullish(),
+    note: text.nullish(),
+  }),
+  sourcingLock: z.strictObject({ id, buildId: id, way: z.enum(['in', 'out']), candidate: sourceId.nullish(), bundle: sourceId.nullish(), supplierId: id.nullish() }),
+  plan: z.strictObject({
+    id,
+    buildId: id,
+    status: z.enum(['proven', 'gap', 'infeasible', 'none']),
+    totalMinor: minor.nullish(),
+    boundMinor: minor.nullish(),
+    day,
+    madeFrom: z.string().max(64),
+    detail: planSourcingResponse,
+  }),
+  planLine: z.strictObject({
+    id,
+    planId: id,
+    needId,
+    source: z.string().max(20),
+    candidate: sourceId.nullish(),
+    bundle: sourceId.nullish(),
+    item: sourceId.nullish(),
+    supplierId: id.nullish(),
+    partId: id.nullish(),
+    packs: z.number().int().nonnegative().max(1e6),
+    costMinor: minor,
+  }),
+} as const satisfies Record<string, z.ZodType>
+
+export type StoredTable = keyof typeof STORED_ROWS

@@ -1,0 +1,59 @@
+import type { z } from 'zod'
+import { STORED_ROWS, type StoredTable } from '../../contract/stored.ts'
+import { FileFault } from './file-fault.ts'
+
+/** Rows of one table of a build document, as they are stored. */
+export interface DocumentRows {
+  readonly table: StoredTable
+  readonly rows: readonly Record<string, unknown>[]
+}
+
+const BATCH = 500
+const NAMED_FAULTS = 300
+
+/**
+ * Holds a build document against the contract, row by row and claim by claim, then hands its rows over table by table in
+ * an order in which they can be inserted. Nothing is handed over if anything is wrong.
+ *
+ * @throws FileFault naming each fault by table, id and field
+ */
+export function* readBuildDocument(document: unknown): Generator<DocumentRows> {
+  const { format, version, tables } = (document ?? {}) as { format?: unknown; version?: unknown; tables?: unknown }
+  if (format !== 'junket-build' || typeof tables !== 'object' || tables === null || Array.isArray(tables))
+    throw new FileFault('This is not a Junket build document: it should start with "format": "junket-build".')
+  if (version !== 1) throw new FileFault(`This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads version 1.`)
+  const faults: { path: string; message: string }[] = []
+  const held = tables as Record<string, unknown>
+  for (const name of Object.keys(held)) if (!Object.hasOwn(STORED_ROWS, name)) faults.push({ path: name.slice(0, 80), message: 'A table of this name is not known here.' })
+  for (const table of Object.keys(STORED_ROWS) as StoredTable[]) if (Object.hasOwn(held, table)) checkTable(table, held[table], faults)
+  if (faults.length > 0)
+    throw new FileFault(
+      `${faults.length} ${faults.length === 1 ? 'thing is' : 'things are'} wrong in this document: nothing was read. First: ${faults[0]!.path}: ${faults[0]!.message}`,
+      faults.slice(0, NAMED_FAULTS),
+    )
+  for (const table of Object.keys(STORED_ROWS) as StoredTable[]) {
+    const rows = Object.hasOwn(held, table) ? (held[table] as Record<string, unknown>[]) : []
+    for (let from = 0; from < rows.length; from += BATCH) yield { table, rows: rows.slice(from, from + BATCH) }
+  }
+}
+
+function checkTable(table: StoredTable, rows: unknown, faults: { path: string; message: string }[]): void {
+  if (!Array.isArray(rows)) return void faults.push({ path: table, message: 'It should be a list of rows.' })
+  const seen = new Set<string>()
+  rows.forEach((row: unknown, i) => {
+    const own = typeof row === 'object' && row !== null ? (row as { id?: unknown }).id : undefined
+    const where = `${table}/${typeof own === 'string' && own !== '' ? own.slice(0, 80) : `row ${i + 1}`}`
+    const checked = (STORED_ROWS[table] as z.ZodType).safeParse(row)
+    for (const issue of checked.error?.issues ?? []) for (const one of faultsOf(issue)) faults.push({ path: [where, ...one.path].join('/'), message: one.message })
+    if (typeof own !== 'string') return
+    if (seen.has(own)) faults.push({ path: `${where}/id`, message: 'Another row of this table has the same id.' })
+    seen.add(own)
+  })
+}
+
+/** One fault a field: a key that is not of the row is named as the field it would be. */
+function faultsOf(issue: z.core.$ZodIssue): { path: string[]; message: string }[] {
+  if (issue.code === 'unrecognized_keys')
+    return issue.keys.map((key) => ({ path: [...issue.path.map(String), key.slice(0, 60)], message: 'A field of this name is not known here.' }))
+  return [{ path: issue.path.map(String), message: issue.message }]
+}

@@ -1,0 +1,37 @@
+import { setPriority } from 'node:os'
+import type { MessagePort } from 'node:worker_threads'
+import { FileFault } from '../documents/file-fault.ts'
+import { type FileKind, type FileOptions, readFileOf } from '../documents/read-file.ts'
+
+export interface ReadTask {
+  readonly kind: FileKind
+  readonly bytes: Uint8Array
+  readonly options: FileOptions
+  /** Where what was read goes, a batch at a time. */
+  readonly port: MessagePort
+}
+
+export type ReadMessage =
+  | { readonly batch: unknown }
+  | { readonly fault: { readonly message: string; readonly faults: FileFault['faults']; readonly status: 400 | 422 } }
+  | { readonly end: true }
+
+try {
+  // On Linux this thread only: whoever waits for an answer goes before whoever reads a file.
+  setPriority(0, 10)
+} catch {
+  // Not every system lets a process step back; nothing depends on it.
+}
+
+export default async function read({ kind, bytes, options, port }: ReadTask): Promise<void> {
+  const send = (message: ReadMessage): void => port.postMessage(message)
+  try {
+    for await (const batch of readFileOf(kind, bytes, options)) send({ batch })
+    send({ end: true })
+  } catch (error) {
+    if (!(error instanceof FileFault)) throw error
+    send({ fault: { message: error.message, faults: error.faults, status: error.status } })
+  } finally {
+    port.close()
+  }
+}

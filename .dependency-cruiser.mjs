@@ -2,7 +2,7 @@ const only = (name, from, allowed) => ({
   name,
   severity: 'error',
   from: { path: `^${from}/`, pathNot: '\\.(test|property)\\.tsx?$' },
-  to: { path: '^(core|contract|server|web|demo|bench|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
+  to: { path: '^(core|contract|server|web|demo|bench|faults|e2e)/', pathNot: `^(${[from, ...allowed].join('|')})/` },
 })
 
 export default {

@@ -9,6 +9,10 @@ const freePort = (): Promise<number> =>
     })
   })
 
+/** Writes JSON to a served application. */
+export const post = (url: string, path: string, body: unknown): Promise<Response> =>
+  fetch(`${url}/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+
 export interface Served {
   readonly url: string
   readonly process: ChildProcess
@@ -18,10 +22,10 @@ export interface Served {
 }
 
 /** Starts the built application on a free port, with the data of a folder. */
-export async function serve(data: string, { demo = false } = {}): Promise<Served> {
+export async function serve(data: string, { demo = false, args = [] as readonly string[] } = {}): Promise<Served> {
   const port = await freePort()
   const from = performance.now()
-  const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : [])], {
+  const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : []), ...args], {
     env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error' },
     stdio: 'ignore',
   })

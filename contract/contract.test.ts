@@ -1,8 +1,12 @@
 import { expect, test } from 'vitest'
+import { z } from 'zod'
 import { compilePart, isPortKind, PORT_KINDS, portOf } from '../core/ports/index.ts'
 import { checkJointRequest, checkPairingRequest } from './check.ts'
 import { planNeedsRequest, planSourcingRequest } from './plan.ts'
+import * as rows from './rows.ts'
 import { buildInput, buildPatch, claimInput, donorInput, lockInput, partInput, supplierPatch } from './rows.ts'
+import * as stored from './stored.ts'
+import * as wire from './wire.ts'
 import { toCorePart, wirePartSchema, wirePortSchema } from './wire.ts'
 
 const faultsOf = (schema: { safeParse: (value: unknown) => any }, value: unknown): string[] => {
@@ -99,4 +103,46 @@ test('a claim is measured on one like it unless said otherwise; a lock names one
   expect(claimInput.parse({ portId: 'p/ring/main', field: 'widthMm', typed: '10' })).toMatchObject({ grade: 'measured', thisVeryPart: false })
   expect(faultsOf(lockInput, { way: 'in' })).toEqual([''])
   expect(faultsOf(partInput, { kind: 'rocket', name: 'R' })).toEqual(['kind'])
+})
+
+/** Every string of a schema without an end to it, by where it stands. */
+function endless(schema: unknown, at: string): string[] {
+  if (typeof schema !== 'object' || schema === null) return []
+  const node = schema as Record<string, unknown>
+  if (node.type === 'string' && node.maxLength === undefined && node.enum === undefined && node.const === undefined && node.format === undefined) return [at]
+  return Object.entries(node).flatMap(([key, value]) => endless(value, `${at}/${key}`))
+}
+
+test.each(Object.entries({ ...stored.STORED_ROWS, ...writes() }))('every string of %s has a greatest length', (name, schema) => {
+  expect(endless(z.toJSONSchema(schema, { unrepresentable: 'any', io: 'input' }), name)).toEqual([])
+})
+
+/** Schemas of what is written; a file's text is bounded by its bytes instead. */
+function writes(): Record<string, z.ZodType> {
+  const named = Object.entries({ ...rows, ...wire } as Record<string, unknown>).filter(([name, value]) => value instanceof z.ZodType && name !== 'offersInput')
+  return Object.fromEntries(named) as Record<string, z.ZodType>
+}
+
+test.each(['a\u0000b', 'two\nlines', 'tab\tbed', '\u007f'])('a name, a slot or a thread with the control character of %j is refused', (typed) => {
+  expect(rows.supplierInput.safeParse({ name: typed, currency: 'EUR' }).success).toBe(false)
+  expect(wire.wirePortSchema.safeParse({ kind: 'face', slot: typed, fields: {} }).success).toBe(false)
+  expect(wire.wirePortSchema.safeParse({ kind: 'face', fields: { holes: { value: [{ x: 0, y: 0, d: 10, thread: `M10${typed}` }] } } }).success).toBe(false)
+})
+
+test.each([
+  [{ x: 2001, y: 0, d: 10 }, false],
+  [{ x: 0, y: -2001, d: 10 }, false],
+  [{ x: 0, y: 0, d: 501 }, false],
+  [{ x: 0, y: 0, d: 0 }, false],
+  [{ x: 0, y: 0, d: 10, thread: 'banana' }, false],
+  [{ x: -2000, y: 2000, d: 500, thread: 'M10x1.25' }, true],
+])('a hole %j lies on a face: %s', (hole, isOne) => {
+  expect(wire.wirePortSchema.safeParse({ kind: 'face', fields: { holes: { value: [hole] } } }).success).toBe(isOne)
+})
+
+test('a rate of a currency to itself is refused, typed or changed', () => {
+  const rate = { fromCurrency: 'EUR', toCurrency: 'EUR', rate: 1, day: '2026-01-01' }
+  expect(rows.rateInput.safeParse(rate).success).toBe(false)
+  expect((rows.ratePatch as z.ZodType).safeParse({ version: 1, ...rate }).success).toBe(false)
+  expect(rows.rateInput.safeParse({ ...rate, toCurrency: 'GBP' }).success).toBe(true)
 })

@@ -163,27 +163,26 @@ export const planSourcingRequest = z
     },
   })
 
+const said = z.string().max(600)
 export const planSourcingResponse = z.object({
   status: z.enum(['proven', 'gap', 'infeasible', 'none']),
   totalMinor: z.number().nullable(),
   boundMinor: z.number().nullable(),
-  lines: z.array(
-    z.object({ need: z.string(), candidate: z.string().optional(), bundle: z.string().optional(), item: z.string().optional(), packs: z.number(), costMinor: z.number() }),
-  ),
+  lines: z.array(z.object({ need: said, candidate: said.optional(), bundle: said.optional(), item: said.optional(), packs: z.number(), costMinor: z.number() })),
   baskets: z.array(
     z.object({
-      supplier: z.string(),
-      shipping: z.string(),
+      supplier: said,
+      shipping: said,
       shippingMinor: z.number(),
       goodsMinor: z.number(),
       orderValueMinor: z.number(),
       weightG: z.number(),
-      candidates: z.array(z.string()),
-      bundles: z.array(z.string()),
+      candidates: z.array(said),
+      bundles: z.array(said),
     }),
   ),
-  bundles: z.array(z.object({ bundle: z.string(), priceMinor: z.number(), scrapMinor: z.number(), resaleMinor: z.number(), stripMinor: z.number() })),
-  skipped: z.array(z.string()),
-  open: z.array(z.string()),
-  because: z.array(z.string()).optional(),
+  bundles: z.array(z.object({ bundle: said, priceMinor: z.number(), scrapMinor: z.number(), resaleMinor: z.number(), stripMinor: z.number() })),
+  skipped: z.array(said),
+  open: z.array(said),
+  because: z.array(said).optional(),
 })

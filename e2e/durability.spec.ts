@@ -1,7 +1,10 @@
 import { spawnSync } from 'node:child_process'
-import { expect, startJunket, test } from './junket.ts'
+import { readFileSync, writeFileSync } from 'node:fs'
+import { join } from 'node:path'
+import Sqlite from 'better-sqlite3'
+import { expect, expectAccessible, startJunket, test } from './junket.ts'
 
-const ROUNDS = 50
+const ROUNDS = 20
 /** A fixed series of pauses between 20 and 260 ms: each kill comes at another moment of the work. */
 const pauseMs = (round: number): number => 20 + ((round * 97) % 241)
 
@@ -53,4 +56,35 @@ test('a host beyond this machine is refused without a passcode, with the reason'
   const { status, stderr } = spawnSync(process.execPath, ['dist/server/main.js'], { env: { ...process.env, JUNKET_HOST: '0.0.0.0' }, encoding: 'utf8' })
   expect(status).toBe(2)
   expect(stderr).toContain('no passcode is set')
+})
+
+test('a start on damaged data names the backup that is sound; its command puts it back, and one spoilt row is mended on the page', async ({ page }) => {
+  const first = await startJunket({ demo: true })
+  const { name } = (await (await fetch(`${first.url}/api/backups`, { method: 'POST' })).json()) as { name: string }
+  await first.stop()
+  const file = join(first.data, 'junket.sqlite')
+  writeFileSync(file, readFileSync(file).fill(0xa5, 12_000, 120_000))
+  const refused = spawnSync(process.execPath, ['dist/server/main.js'], { env: { ...process.env, JUNKET_DATA: first.data, JUNKET_PORT: '0' }, encoding: 'utf8' })
+  expect(refused.status).toBe(3)
+  expect(refused.stderr).toContain(`npm start -- --restore ${name}`)
+  const restored = await startJunket({ data: first.data, args: ['--restore', name] })
+  await restored.stop()
+
+  const data = new Sqlite(file)
+  data.exec("UPDATE supplier SET currency = 'ZZZ' WHERE id = 'harbour'")
+  data.close()
+  const junket = await startJunket({ data: first.data })
+  await page.goto(junket.url)
+  await expect(page.getByText(/could not be read and is left out of everything here: Harbour Parts/)).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
+  await page.getByRole('link', { name: /Mend it in People and safekeeping/ }).press('Enter')
+  await page.getByLabel('currency').fill('EURO')
+  await page.getByLabel('currency').press('Enter')
+  await expect(page.getByText(/ISO 4217/).last()).toBeVisible()
+  await expectAccessible(page)
+  await page.getByLabel('currency').fill('EUR')
+  await page.getByLabel('currency').press('Enter')
+  await expect(page.getByText('Harbour Parts is mended.')).toBeVisible()
+  await expect(page.getByText(/could not be read/)).toBeHidden()
+  await junket.stop()
 })

@@ -22,10 +22,16 @@ const freePort = (): Promise<number> =>
   })
 
 /** Starts the built application on a free port with data of its own, demo or empty. */
-export async function startJunket({ demo = false, data = mkdtempSync(join(tmpdir(), 'junket-e2e-')), host = '', passcode = '' } = {}): Promise<Junket> {
+export async function startJunket({
+  demo = false,
+  data = mkdtempSync(join(tmpdir(), 'junket-e2e-')),
+  host = '',
+  passcode = '',
+  args = [] as readonly string[],
+} = {}): Promise<Junket> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : [])], {
+  const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : []), ...args], {
     env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error', ...(host ? { JUNKET_HOST: host, JUNKET_PASSCODE: passcode } : {}) },
     stdio: ['ignore', 'ignore', 'inherit'],
   })

@@ -1,3 +1,6 @@
+import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { JOINTS } from '../core/joints/index.ts'
 import { AGREEING } from '../core/joints/samples.property.ts'
@@ -247,4 +250,26 @@ test.each(JOINTS.map((joint) => [joint.id, joint] as const))('POST /check/joint 
   const again = await call('POST', '/check/joint', { joint: joint.number, a: b, b: a })
   expect(again.body.verdict.code).toBe(body.verdict.code)
   expect([id, body.verdict.code]).toEqual([id, 'fits'])
+})
+
+test('a file of the interface that is not there is a 404, not the page; a page of it is the page', async () => {
+  const web = mkdtempSync(join(tmpdir(), 'junket-web-'))
+  mkdirSync(join(web, 'assets'))
+  writeFileSync(join(web, 'index.html'), '<title>Junket</title>')
+  writeFileSync(join(web, 'assets', 'main.js'), '1')
+  const whole = createApp({ store, jobs, web })
+  const get = async (path: string) => {
+    const answer = await whole.request(path)
+    return [answer.status, answer.headers.get('cache-control'), (await answer.text()).slice(0, 22)]
+  }
+  expect(await get('/assets/main.js')).toEqual([200, 'public, max-age=31536000, immutable', '1'])
+  for (const path of ['/assets/missing.js', '/missing.js', '/assets/deep/missing']) expect([path, (await get(path)).slice(0, 2)]).toEqual([path, [404, null]])
+  for (const path of ['/', '/builds/lantern/parts']) expect([path, await get(path)]).toEqual([path, [200, null, '<title>Junket</title>']])
+})
+
+test('more than a body or a file may hold is refused before it is read', async () => {
+  const answer = await app.request('/api/suppliers', { method: 'POST', headers: { 'content-type': 'application/json' }, body: `{"name":"${'x'.repeat(9 * 1024 * 1024)}"}` })
+  expect(answer.status).toBe(413)
+  const file = await app.request('/api/offers/preview', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: 'x'.repeat(51 * 1024 * 1024) })
+  expect([file.status, (await file.json()).detail]).toEqual([413, expect.stringContaining('50 MB')])
 })

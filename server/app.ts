@@ -44,6 +44,7 @@ export function createApp(services: Services): App {
     // Said over plain http it would be ignored, or worse: believed of a machine that has no certificate.
     if (isOverTls(c)) c.header('strict-transport-security', 'max-age=15552000')
   })
+  app.use(onlyErrors)
   app.use('/api/*', receive)
   app.use('/api/*', admit(services))
   app.use('/api/*', ownPagesOnly)
@@ -91,6 +92,17 @@ export function createApp(services: Services): App {
     return answer
   })
   return app
+}
+
+/** What comes from another thread may be no Error here, and would pass by the gate that answers them. */
+const onlyErrors: MiddlewareHandler = async (_, next) => {
+  try {
+    await next()
+  } catch (thrown) {
+    if (thrown instanceof Error) throw thrown
+    const { message = String(thrown), code } = (thrown ?? {}) as { message?: string; code?: string }
+    throw Object.assign(new Error(message), { code })
+  }
 }
 
 const tooLarge = (bytes: number) => () =>

@@ -185,7 +185,7 @@ const spoilt = (path: string) =>
     return whole
   })
 
-/** 60 in every run of the checks; `npm run fuzz` sends 2,000. */
+/** 60 in every run of the checks; `npm run faults` sends more. */
 const RUNS = Number(process.env.JUNKET_FUZZ ?? 60)
 
 test.each(ROUTES)('%s %s answers any body with 2xx or problem details, and half-writes nothing', async (method, path) => {

@@ -1,5 +1,5 @@
 import { accessSync, constants, existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
-import { join } from 'node:path'
+import { dirname, join } from 'node:path'
 import { inspectFile } from './database/inspect.ts'
 import backup from './jobs/backup-worker.ts'
 import { backupFolder, backupName, keep, listBackups } from './services/backups.ts'
@@ -56,7 +56,7 @@ export async function openData(opening: Opening): Promise<string> {
 
 function makeFolder(data: string): void {
   try {
-    mkdirSync(data, { recursive: true })
+    makeFolders(data)
     const probe = join(data, `.junket-${process.pid}`)
     writeFileSync(probe, '')
     rmSync(probe)
@@ -72,6 +72,13 @@ function makeFolder(data: string): void {
 export function checkPasscode(file: string): void {
   if (existsSync(file) && !/^\$argon2id\$/.test(readFileSync(file, 'utf8')))
     throw new StartFault(`${file} holds no passcode that can be read. Start with JUNKET_PASSCODE set to a new one, or remove the file and set one in Settings.`, 2)
+}
+
+/** One after the other: asked for all at once, the system call goes round for ever where a folder cannot be made at all. */
+function makeFolders(path: string): void {
+  if (existsSync(path)) return
+  makeFolders(dirname(path))
+  mkdirSync(path)
 }
 
 const commandWith = ({ command }: Opening, args: string): string => `${process.env.JUNKET_DATA ? `JUNKET_DATA=${process.env.JUNKET_DATA} ` : ''}${command} -- ${args}`

@@ -2,8 +2,8 @@ import { closeSync, existsSync, openSync, readSync, rmSync, statSync } from 'nod
 import Sqlite from 'better-sqlite3'
 import { MIGRATIONS } from './connection.ts'
 
-/** What is found of a data file without changing it: sound, or why not, in words that follow its name. */
-export type Inspection = { readonly isSound: true } | { readonly isSound: false; readonly why: string }
+/** What is found of a data file: sound, or why not, in words that follow its name; `code` where the system refused. */
+export type Inspection = { readonly isSound: true } | { readonly isSound: false; readonly why: string; readonly code?: string }
 
 const HEADER = 'SQLite format 3\u0000'
 /** Without these it is another program's. */

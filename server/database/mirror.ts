@@ -77,6 +77,6 @@ async function sync(store: Source, table: TableName, mirror: Mirror): Promise<vo
   }
   for (const id of ids) if (!found.has(id) && !(await store.isThere(table, id))) aside.delete(`${table}:${id}`)
   // What hangs on a row that was mended, or can no longer be read, is read anew.
-  if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i])) mirrors.get(store.root)?.forEach((one, name) => name !== table && (one.epoch = -1))
+  if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i])) for (const [name, one] of mirrors.get(store.root) ?? []) if (name !== table) one.epoch = -1
   mirror.list = [...mirror.rows.values()].sort((p, q) => (p.id < q.id ? -1 : 1))
 }

@@ -1,4 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { restoreEntry } from '../services/history.ts'
 import { type Database, openDatabase } from './connection.ts'
 import { Store } from './store.ts'
 import { shapeOf, TABLE_NAMES } from './tables.ts'
@@ -112,4 +113,26 @@ test('every table named is there, with a version, and refers only to tables name
 test('a database that is up to date has no migration left to run', async () => {
   const [, run] = await knex.migrate.latest()
   expect(run).toEqual([])
+})
+
+test('a part never comes to own itself, whichever way it is written; what goes round already still ends', async () => {
+  const add = (id: string, ownerId: string | null) => store.transaction((tx) => tx.insert('part', { id, kind: 'engine', name: id, isDefault: true, ownerId }))
+  await add('a', null)
+  await add('b', 'a')
+  await add('c', 'b')
+  await expect(store.transaction((tx) => tx.insert('part', { id: 'd', kind: 'engine', name: 'd', isDefault: true, ownerId: 'd' }))).rejects.toThrow(/come with itself/)
+  for (const owner of ['a', 'b', 'c']) await expect(store.transaction((tx) => tx.update('part', 'a', 1, { ownerId: owner }))).rejects.toThrow(/come with itself/)
+  await store.transaction((tx) => tx.update('part', 'c', 1, { ownerId: null }))
+  await store.transaction((tx) => tx.update('part', 'a', 1, { ownerId: 'c' }))
+  // An undo is a write like any other: c back under b would close the circle.
+  const entry = await knex('history').where({ entity: 'part', entityId: 'c', act: 'update' }).first('id')
+  await expect(restoreEntry(store, entry.id)).rejects.toThrow(/come with itself/)
+  await knex('part').where({ id: 'c' }).update({ ownerId: 'b' })
+  const trash = await store.transaction((tx) => tx.remove('part', 'a')).catch((error: Error) => error)
+  expect(typeof trash === 'string' || trash instanceof Error).toBe(true)
+})
+
+test('nothing is written that could not be read again', async () => {
+  await expect(store.transaction((tx) => tx.insert('supplier', { name: 'S', currency: 'ZZZ' }))).rejects.toMatchObject({ status: 422, extra: { errors: [{ path: 'currency' }] } })
+  expect((await store.list('supplier')).map((row) => row.name)).not.toContain('S')
 })

@@ -99,3 +99,14 @@ test.each([
 ])('%s is refused with what to do', (_, text) => {
   expect(() => patternFromDxf(text)).toThrow(FileFault)
 })
+
+test('a face comes back under its name, whatever marks that has, and a hole with its thread', () => {
+  const name = fc.string({ minLength: 1, maxLength: 60, unit: 'grapheme' }).filter((text) => /^\P{Cc}+$/u.test(text) && text.trim() === text)
+  fc.assert(
+    fc.property(name, fc.constantFrom('M10x1.25', '3/8-16', '1 1/8-12', '1/8 NPT', 'through'), (slot, thread) => {
+      const face = { name: slot, holes: [{ x: 1, y: 2, d: 10, thread }], dowels: [{ x: 3, y: 4, d: 12, pin: true }], outline: [] }
+      expect(patternFromDxf(patternToDxf([face])).faces).toEqual([face])
+    }),
+    { numRuns: 300 },
+  )
+})

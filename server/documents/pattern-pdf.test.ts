@@ -62,3 +62,13 @@ test('a face larger than the paper goes on sheets that overlap, each with its ba
     expect(Math.abs(one![0] - two![0])).toBeCloseTo(310, 1)
   }
 })
+
+test.each(['A4', 'A3', 'whole'] as const)('a hole ten metres away is named instead of filling hundreds of sheets of %s', (paper) => {
+  const holes = [
+    { x: 0, y: 0, d: 10 },
+    { x: 10_000, y: 10_000, d: 10 },
+  ]
+  expect(() => patternToPdf({ title: 'T', faces: [{ name: 'rear', holes, dowels: [], outline: [] }], isMirrored: false, paper })).toThrow(
+    /hole 2 of the rear face lies 14142 mm from the axis/,
+  )
+})

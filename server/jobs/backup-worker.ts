@@ -12,7 +12,17 @@ const ALL_PAGES = 2 ** 31 - 1
  * The slow parts of keeping copies, on a thread of their own. `copy`: the database as it is at one moment, checked whole,
  * under its name only when it is right. `ready`: a backup checked, copied, brought up to date, and checked again.
  */
-export default async function backup({ kind, from, to }: BackupTask): Promise<Inspection> {
+export default async function backup(task: BackupTask): Promise<Inspection> {
+  try {
+    return await run(task)
+  } catch (error) {
+    // As an answer, not thrown: on its way to another thread an error loses its code.
+    const { message, code = 'unknown' } = error as { message: string; code?: string }
+    return { isSound: false, why: `could not be made (${message})`, code }
+  }
+}
+
+async function run({ kind, from, to }: BackupTask): Promise<Inspection> {
   const partial = `${to}.partial`
   try {
     if (kind === 'copy') {

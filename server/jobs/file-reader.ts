@@ -1,4 +1,4 @@
-import { on } from 'node:events'
+import { once } from 'node:events'
 import { MessageChannel } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import { FILE_LIMITS } from '../../contract/files.ts'
@@ -53,37 +53,38 @@ export class FileReader {
   async *#run<K extends FileKind>(kind: K, bytes: Uint8Array, options: FileOptions): AsyncGenerator<FileBatches[K]> {
     const { port1, port2 } = new MessageChannel()
     const over = new AbortController()
-    const done = new AbortController()
     const isOwn = bytes.byteOffset === 0 && bytes.byteLength === bytes.buffer.byteLength
     const mine = isOwn ? bytes : bytes.slice()
     const task: ReadTask = { kind, bytes: mine, options, port: port2 }
-    const timer = setTimeout(() => over.abort(), this.#limits.seconds * 1000)
-    let ended: unknown = null
-    let isDone = false
-    const running = this.#threads()
+    const clock = new Clock(this.#limits.seconds * 1000, () => over.abort())
+    const ended = this.#threads()
       .run(task, { signal: over.signal, transferList: [port2, mine.buffer as ArrayBuffer] })
-      .catch((error: unknown) => {
-        ended = error
-        done.abort()
-      })
+      .then(
+        () => null,
+        (error: unknown) => ({ ended: error }),
+      )
+    let isDone = false
     try {
-      for await (const [message] of on(port1, 'message', { signal: done.signal }) as AsyncIterable<[ReadMessage]>) {
-        if ('batch' in message) yield message.batch as FileBatches[K]
-        else {
-          isDone = true
-          if ('fault' in message) throw faultOf(message.fault)
-          return
+      for (;;) {
+        clock.run()
+        const message = await Promise.race([once(port1, 'message').then(([one]) => one as ReadMessage), ended.then((failed) => failed ?? new Promise<never>(() => {}))])
+        clock.pause()
+        if ('ended' in message) throw this.#refusal(message.ended, over.signal.aborted)
+        if ('batch' in message) {
+          yield message.batch as FileBatches[K]
+          port1.postMessage('more')
+          continue
         }
+        isDone = true
+        if ('fault' in message) throw faultOf(message.fault)
+        return
       }
-    } catch (error) {
-      if (ended === null) throw error
-      throw this.#refusal(ended, over.signal.aborted)
     } finally {
-      clearTimeout(timer)
+      clock.pause()
       port1.close()
       // Whoever asked has gone: the thread is not left reading for nobody.
       if (!isDone) over.abort()
-      await running
+      await ended
     }
   }
 
@@ -114,6 +115,31 @@ export class FileReader {
       resourceLimits: { maxOldGenerationSizeMb: this.#limits.memoryMb },
     })
     return this.#pool
+  }
+}
+
+/** Time spent reading; while what was read is being used it stands still. */
+class Clock {
+  #leftMs: number
+  #from = 0
+  #timer: ReturnType<typeof setTimeout> | undefined
+  readonly #over: () => void
+
+  constructor(leftMs: number, over: () => void) {
+    this.#leftMs = leftMs
+    this.#over = over
+  }
+
+  run(): void {
+    this.#from = performance.now()
+    this.#timer = setTimeout(this.#over, Math.max(0, this.#leftMs))
+  }
+
+  pause(): void {
+    if (this.#timer === undefined) return
+    clearTimeout(this.#timer)
+    this.#timer = undefined
+    this.#leftMs -= performance.now() - this.#from
   }
 }
 

@@ -1,3 +1,4 @@
+import { once } from 'node:events'
 import { setPriority } from 'node:os'
 import type { MessagePort } from 'node:worker_threads'
 import { FileFault } from '../documents/file-fault.ts'
@@ -7,7 +8,7 @@ export interface ReadTask {
   readonly kind: FileKind
   readonly bytes: Uint8Array
   readonly options: FileOptions
-  /** Where what was read goes, a batch at a time. */
+  /** Where what was read goes, a batch at a time; each is answered when the next is wanted. */
   readonly port: MessagePort
 }
 
@@ -26,7 +27,11 @@ try {
 export default async function read({ kind, bytes, options, port }: ReadTask): Promise<void> {
   const send = (message: ReadMessage): void => port.postMessage(message)
   try {
-    for await (const batch of readFileOf(kind, bytes, options)) send({ batch })
+    // One batch ahead of whoever takes them, no more: a flood of messages is read all in one turn on the other side.
+    for await (const batch of readFileOf(kind, bytes, options)) {
+      send({ batch })
+      await once(port, 'message')
+    }
     send({ end: true })
   } catch (error) {
     if (!(error instanceof FileFault)) throw error

@@ -1,14 +1,17 @@
+import { getCookie } from 'hono/cookie'
 import { streamSSE } from 'hono/streaming'
 import { z } from 'zod'
 import { mendInput, personInput, personPatch } from '../../contract/rows.ts'
 import { actorNow } from '../database/actor.ts'
-import { type Change, onChange } from '../database/changes.ts'
+import { onChange } from '../database/changes.ts'
 import { TABLE_NAMES } from '../database/tables.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { listHistory, listTrash, restoreEntry, undoCommand } from '../services/history.ts'
 import { listAside, mendAside, putBackAside, removeAside } from '../services/set-aside.ts'
+import { Outbox, Streams } from '../streams.ts'
 import { route } from './route.ts'
+import { addressOf, COOKIE } from './session.ts'
 
 const KEEP_ALIVE_MS = 15_000
 
@@ -82,34 +85,20 @@ export function historyRoutes({ store, backups, jobs }: Services): App {
       return backups.restore(store, params.name!, jobs.gate)
     },
   )
-  app.get('/events', (c) =>
-    streamSSE(c, async (stream) => {
-      const waiting: Change[] = []
-      let wake = (): void => {}
-      const stop = onChange(store.root, (change) => {
-        waiting.push(change)
-        wake()
-      })
-      stream.onAbort(() => {
+  const streams = new Streams()
+  app.get('/events', (c) => {
+    const leave = streams.enter(getCookie(c, COOKIE) ?? addressOf(c))
+    return streamSSE(c, async (stream) => {
+      const outbox = new Outbox(stream, c)
+      const stop = onChange(store.root, (change) => outbox.put('change', { ...change, touched: change.touched.slice(0, 50) }))
+      try {
+        outbox.put('ready', { revision: await store.revision() })
+        await outbox.run(KEEP_ALIVE_MS)
+      } finally {
         stop()
-        wake()
-      })
-      await stream.writeSSE({ event: 'ready', data: JSON.stringify({ revision: await store.revision() }) })
-      while (!stream.aborted) {
-        for (let next = waiting.shift(); next; next = waiting.shift())
-          await stream.writeSSE({ event: 'change', data: JSON.stringify({ ...next, touched: next.touched.slice(0, 50) }) })
-        const isQuiet = await new Promise<boolean>((done) => {
-          const timer = setTimeout(() => done(true), KEEP_ALIVE_MS)
-          wake = () => {
-            clearTimeout(timer)
-            done(false)
-          }
-          if (waiting.length > 0) wake()
-        })
-        if (isQuiet) await stream.writeSSE({ event: 'still', data: '' })
+        leave()
       }
-      stop()
-    }),
-  )
+    })
+  })
   return app
 }

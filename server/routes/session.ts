@@ -10,7 +10,8 @@ import { route } from './route.ts'
 export const COOKIE = 'junket_session'
 const passcode = z.string().max(200)
 
-const addressOf = (c: Context): string => {
+/** Where a request comes from; blank where nobody knows. */
+export const addressOf = (c: Context): string => {
   try {
     return getConnInfo(c).remote.address ?? ''
   } catch {

@@ -1,10 +1,12 @@
 import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
+import Sqlite from 'better-sqlite3'
 import { expect, test } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
 import { createApp } from '../app.ts'
 import { MIGRATIONS, openDatabase } from '../database/connection.ts'
+import { inspectFile } from '../database/inspect.ts'
 import { Store } from '../database/store.ts'
 import { JobRunner } from '../jobs/runner.ts'
 import { RestoreGate } from '../restore-gate.ts'
@@ -80,6 +82,92 @@ test('requests wait while a backup is put back, and none of them fails', async (
   expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 200))
   await jobs.close()
   await knex.destroy()
+})
+
+test('what was written while a backup was checked is in what is kept, said so, and nothing is left beside either file', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  await importDocument(store, demoDocument())
+  const backups = new Backups(file)
+  const gate = new RestoreGate()
+  const { name } = await backups.make('asked')
+  const restoring = backups.restore(store, name, gate)
+  let written = 0
+  let isDone = false
+  void restoring.finally(() => (isDone = true))
+  while (!isDone) {
+    await gate.enter(async () => {
+      if (!isDone) await store.insert('supplier', { id: `meanwhile-${written++}`, name: `Meanwhile ${written}`, currency: 'EUR' })
+    })
+    await new Promise((done) => setTimeout(done, 2))
+  }
+  const { kept, changesMeanwhile } = await restoring
+  const inKept = new Sqlite(join(file, '..', 'backups', kept), { readonly: true })
+  const found = (inKept.prepare("SELECT count(*) AS n FROM supplier WHERE id LIKE 'meanwhile-%'").get() as { n: number }).n
+  inKept.close()
+  expect(changesMeanwhile).toBe(found)
+  expect(found).toBeGreaterThan(0)
+  expect(found).toBeLessThanOrEqual(written)
+  expect(readdirSync(join(file, '..', 'backups')).filter((one) => !one.endsWith('.sqlite'))).toEqual([])
+  await backups.close()
+  await knex.destroy()
+  expect(readdirSync(join(file, '..')).sort()).toEqual(['backups', 'junket.sqlite'])
+})
+
+test('a backup is of one moment and ends, however much is written meanwhile', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  await importDocument(store, demoDocument())
+  const backups = new Backups(file)
+  let isDone = false
+  const making = backups.make('asked').finally(() => (isDone = true))
+  let written = 0
+  for (; !isDone; written++) {
+    await store.insert('supplier', { name: `Unbroken ${written}`, currency: 'EUR' })
+    await new Promise((turn) => setImmediate(turn))
+  }
+  expect(inspectFile(join(file, '..', 'backups', (await making).name), true)).toEqual({ isSound: true })
+  expect(written).toBeGreaterThan(0)
+  await backups.close()
+  await knex.destroy()
+})
+
+test('where the change of files fails, the data is back as it was, and said so', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  await store.insert('supplier', { name: 'Kept', currency: 'EUR' })
+  const backups = new Backups(file)
+  const { name } = await backups.make('asked')
+  await store.insert('supplier', { name: 'Since', currency: 'EUR' })
+  const own = Object.getOwnPropertyDescriptor(knex, 'migrate')!
+  const failing = async (): Promise<never> => {
+    Object.defineProperty(knex, 'migrate', own)
+    throw new Error('the disk went away')
+  }
+  Object.defineProperty(knex, 'migrate', { configurable: true, get: () => ({ latest: failing }) })
+  await expect(backups.restore(store, name, new RestoreGate())).rejects.toThrow(/could not be put in place \(the disk went away\).*back as it was/)
+  expect((await store.list('supplier')).map((row) => row.name)).toEqual(['Kept', 'Since'])
+  await store.insert('supplier', { name: 'After', currency: 'EUR' })
+  await backups.close()
+  await knex.destroy()
+})
+
+test('a restore gives up on work that does not end, and nobody waits long for a restore', async () => {
+  const gate = new RestoreGate(50)
+  let end = (): void => {}
+  const long = gate.enter(() => new Promise<void>((done) => (end = done)))
+  await expect(gate.alone(async () => 'done')).rejects.toMatchObject({ status: 503 })
+  end()
+  await long
+  expect(await gate.alone(async () => 'done')).toBe('done')
+  const held = gate.alone(() => new Promise<void>((done) => (end = done)))
+  await expect(gate.enter(async () => 'read')).rejects.toMatchObject({ status: 503, message: expect.stringContaining('being put back') })
+  end()
+  await held
+  expect(await gate.enter(async () => 'read')).toBe('read')
 })
 
 // Each migration upgrades a file of the version before it.

@@ -165,9 +165,11 @@ export class Backups {
     return turn
   }
 
-  #run(task: BackupTask): Promise<Inspection> {
+  async #run(task: BackupTask): Promise<Inspection> {
     this.#pool ??= new Piscina({ ...workerUrl('backup-worker'), maxThreads: 1, minThreads: 0, idleTimeout: 5000 })
-    return this.#pool.run(task) as Promise<Inspection>
+    const found = (await this.#pool.run(task)) as Inspection
+    if (!found.isSound && found.code) throw Object.assign(new Error(found.why), { code: found.code })
+    return found
   }
 }
 

@@ -1,7 +1,9 @@
+import fc from 'fast-check'
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import type { Decimal } from '../../core/quantity/units.ts'
 import { type Database, openDatabase } from '../database/connection.ts'
 import { Store } from '../database/store.ts'
+import { FileFault } from '../documents/file-fault.ts'
 import { type OffersRead, readOffersCsv } from '../documents/offers-csv.ts'
 import * as offers from './offers.ts'
 import { addNumber, createPart } from './parts.ts'
@@ -115,4 +117,55 @@ test.each<['ask' | 'point' | 'comma', string, number | null]>([
   const { rows, bad } = await readWhole(`${HEAD.replaceAll(',', ';')}\nA;B;1;x;${typed};EUR;yes;;;;`, decimal)
   expect(rows[0]?.priceMinor ?? null).toBe(minor)
   if (minor === null) expect(bad[0]).toMatchObject({ column: 'price', message: expect.stringContaining('could be') })
+})
+
+test.each([',', ';', '\t'])('columns may be parted by %j, in UTF-8 or UTF-16', async (mark) => {
+  const csv = [HEAD, 'A,B,1,x,1500,EUR,yes,,,,'].join('\n').replaceAll(',', mark)
+  for (const bytes of [Buffer.from(csv), Buffer.from(`\ufeff${csv}`, 'utf16le'), Buffer.from(`\ufeff${csv}`, 'utf16le').swap16()])
+    expect((await readWhole(bytes)).rows).toMatchObject([{ line: 2, priceMinor: 150000 }])
+})
+
+test.each([
+  ['a column named twice', HEAD.replace('condition', 'condition,price'), 'A,B,1,x,1,EUR,yes,,,,,2', 1, 'price', /twice/],
+  ['a lone NUL', HEAD, 'A,B,1\u00002,x,1,EUR,yes,,,,', 2, 'number', /control character 0000/],
+  ['a price beyond range', HEAD, 'A,B,1,x,99999999999999999999,EUR,yes,,,,', 2, 'price', /beyond any price/],
+  ['a stock beyond range', HEAD, 'A,B,1,x,1,EUR,yes,,9999999999,,', 2, 'stock', /from 0 to/],
+  ['a number of five million characters', HEAD, `A,B,${'9'.repeat(5_000_000)},x,1,EUR,yes,,,,`, 2, 'number', /5000000 characters/],
+  ['a quote that never ends', HEAD, 'A,B,"1,x,1,EUR,yes,,,,', 2, '', /Check the quotes/],
+])('%s is a bad row with its line', async (_, head, row, line, column, words) => {
+  const { rows, bad } = await readWhole(`${head}\n${row}`)
+  expect(rows).toEqual([])
+  expect(bad[0]).toMatchObject({ line, column, message: expect.stringMatching(words) })
+})
+
+test('others are answered while a long file is previewed', async () => {
+  const csv = `${HEAD}\n${Array.from({ length: 6000 }, (_, i) => `Harbour Parts,MLD,${i},x,1,EUR,yes,,,,`).join('\n')}`
+  let turns = 0
+  const counter = setInterval(() => turns++, 1)
+  expect(await previewOffers(store, csv)).toMatchObject({ rows: 6000, newPartCount: 6000, badCount: 0 })
+  clearInterval(counter)
+  // Not how long, which depends on the machine: that it was many small pieces, not one.
+  expect(turns).toBeGreaterThan(5)
+})
+
+test('rows that stand as they are write nothing', async () => {
+  const csv = `${HEAD}\nHarbour Parts,MLD,417.20,Disc,92.00,EUR,yes,1,,,new`
+  await importOffers(store, csv)
+  const before = await store.revision()
+  expect(await importOffers(store, csv)).toMatchObject({ added: 0, updated: 0, unchanged: 1 })
+  expect(await store.revision()).toBe(before)
+})
+
+test('any bytes end in rows and bad cells, or in words', async () => {
+  const text = fc
+    .array(fc.oneof(fc.constantFrom(HEAD, '\n', '"', ';', '\t', ',', 'Harbour Parts', '\u0000', '1.5', 'EUR'), fc.string()), { maxLength: 30 })
+    .map((parts) => Buffer.from(parts.join('')))
+  await fc.assert(
+    fc.asyncProperty(fc.oneof(text, fc.uint8Array({ maxLength: 400 })), async (bytes) => {
+      const read = await readWhole(new Uint8Array(bytes)).catch((error: unknown) => error)
+      if (read instanceof FileFault) expect(read.message.length).toBeGreaterThan(20)
+      else for (const { line, message } of (read as OffersRead).bad) expect([line >= 1, message.length > 10]).toEqual([true, true])
+    }),
+    { numRuns: 200 },
+  )
 })

@@ -3,6 +3,7 @@ import { type AsideRow, asideOf, faultsOf } from '../database/set-aside.ts'
 import { type Store, unpack } from '../database/store.ts'
 import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
+import { fieldWords } from './catalogue.ts'
 import { rebuildPortValues } from './parts.ts'
 
 export interface AsideView extends AsideRow {
@@ -21,9 +22,21 @@ export async function listAside(store: Store): Promise<AsideView[]> {
     const row = await store.raw(one.table, one.id)
     const fields = [...new Set(one.faults.map(({ field }) => field.split('.')[0]!))]
     const values = Object.fromEntries(fields.map((field) => [field, asText(row[field])]))
-    views.push({ ...one, version: row.version, values, hasEarlier: one.because === null && (await earlier(store, one.table, row)) !== null })
+    views.push({ ...one, name: await nameOf(store, one, row), version: row.version, values, hasEarlier: one.because === null && (await earlier(store, one.table, row)) !== null })
   }
   return views.sort((p, q) => Number(p.because !== null) - Number(q.because !== null) || (p.name < q.name ? -1 : 1))
+}
+
+/** A row without a name of its own is told by what it is of. */
+async function nameOf(store: Store, { table, name }: AsideRow, row: Record<string, unknown>): Promise<string> {
+  if (row.name) return name
+  const partOf = async (id: unknown): Promise<string> => (typeof id === 'string' ? String((await store.find('part', id))?.name ?? id) : '')
+  if (table === 'claim') {
+    const [part, kind = ''] = String(row.portId).split('/')
+    const words = fieldWords(kind, String(row.field))?.label ?? String(row.field)
+    return `${words} of ${await partOf(part)}${row.grade ? `, ${row.grade}` : ''}`
+  }
+  return (await partOf(row.partId)) || name
 }
 
 const asText = (value: unknown): string => (value === null || value === undefined ? '' : typeof value === 'string' ? value : JSON.stringify(value)).slice(0, 2000)

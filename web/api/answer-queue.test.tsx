@@ -85,3 +85,13 @@ test('each donor of each build has a queue of its own; a broken one is empty, no
   act(() => one.result.current.give('gear-1', answer('yes', '2026-01-01T10:00:00Z')))
   expect(renderHook(() => useAnswerQueue('/builds/b/donors/other/sheet')).result.current.waiting).toEqual({})
 })
+
+test('an answer that did not stand is told with what stands, until the next is given', async () => {
+  vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ answers: { reverse: { value: 'no', at: '2026-01-01T11:00:00Z', by: 'Bram' } }, passedOver: ['reverse'] })))
+  const { result } = renderHook(() => useAnswerQueue(PATH))
+  act(() => result.current.give('reverse', answer('yes', '2026-01-01T10:00:00Z')))
+  await waitFor(() => expect(result.current.passedOver).toEqual([{ question: 'reverse', yours: 'yes', stands: { value: 'no', at: '2026-01-01T11:00:00Z', by: 'Bram' } }]))
+  vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('offline')))
+  act(() => result.current.give('reverse', answer('yes', '2026-01-01T12:00:00Z')))
+  expect(result.current.passedOver).toEqual([])
+})

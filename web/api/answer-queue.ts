@@ -4,6 +4,13 @@ import { ApiProblem, api } from './client.ts'
 
 const RETRY_MS = 4000
 
+/** An answer that did not stand: somebody's later one was there already. */
+export interface PassedOver {
+  readonly question: string
+  readonly yours: string
+  readonly stands: SheetAnswer
+}
+
 const readQueue = (key: string): SheetAnswers => {
   try {
     return JSON.parse(localStorage.getItem(key) ?? '{}')
@@ -22,10 +29,11 @@ const readQueue = (key: string): SheetAnswers => {
 export function useAnswerQueue(
   path: string,
   onKept: (answers: SheetAnswers) => unknown = () => undefined,
-): { waiting: SheetAnswers; fault: string; give: (question: string, answer: SheetAnswer) => void } {
+): { waiting: SheetAnswers; fault: string; passedOver: readonly PassedOver[]; give: (question: string, answer: SheetAnswer) => void } {
   const key = `queue:${path}`
   const [waiting, setWaiting] = useState<SheetAnswers>(() => readQueue(key))
   const [fault, setFault] = useState('')
+  const [passedOver, setPassedOver] = useState<readonly PassedOver[]>([])
   const kept = useRef(onKept)
   kept.current = onKept
 
@@ -42,8 +50,9 @@ export function useAnswerQueue(
     const sending = readQueue(key)
     if (Object.keys(sending).length === 0) return
     try {
-      const { answers } = await api.patch<{ answers: SheetAnswers }>(path, { answers: sending })
+      const { answers, passedOver: passed } = await api.patch<{ answers: SheetAnswers; passedOver?: readonly string[] }>(path, { answers: sending })
       setFault('')
+      if (passed && passed.length > 0) setPassedOver(passed.map((question) => ({ question, yours: sending[question]!.value, stands: answers[question]! })))
       // Shown from what is kept before it leaves the queue: an answer never blinks away.
       await kept.current(answers)
       // What was given meanwhile stays in the queue.
@@ -55,6 +64,7 @@ export function useAnswerQueue(
   }, [path, key, keep])
 
   const give = (question: string, answer: SheetAnswer): void => {
+    setPassedOver([])
     keep(mergeAnswers(readQueue(key), { [question]: answer }))
     void send()
   }
@@ -70,5 +80,5 @@ export function useAnswerQueue(
     }
   }, [send])
 
-  return { waiting, fault, give }
+  return { waiting, fault, passedOver, give }
 }

@@ -8,7 +8,7 @@ export function useBuildSheet(build: string, kind: string, onKept: () => unknown
   const path = `/builds/${build}/sheets/${kind}`
   const kept = useSWR<{ answers: SheetAnswers }>(path)
   const person = usePerson()
-  const { waiting, fault, give } = useAnswerQueue(path, async (answers) => {
+  const { waiting, fault, passedOver, give } = useAnswerQueue(path, async (answers) => {
     await kept.mutate({ answers }, { revalidate: false })
     await onKept()
   })
@@ -16,6 +16,7 @@ export function useBuildSheet(build: string, kind: string, onKept: () => unknown
     answers: mergeAnswers(kept.data?.answers ?? {}, waiting),
     waiting,
     fault,
+    passedOver,
     say: (question: string, value: string): void => give(question, { value, at: new Date().toISOString(), by: person.name }),
   }
 }

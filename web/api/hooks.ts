@@ -20,6 +20,18 @@ export const useDonors = () => useSWR<{ items: Bundle[] }>('/donors')
 export const useSuppliers = () => useSWR<{ items: Supplier[] }>('/suppliers')
 export const usePeople = () => useSWR<{ items: { id: string; version: number; name: string; decimal: Decimal }[] }>('/people')
 export const useSession = () => useSWR<{ asks: boolean; signedIn: boolean; hasPasscode: boolean }>('/session')
+/** A row that cannot be read, with what stands in the fields at fault. */
+export interface AsideRow {
+  readonly table: string
+  readonly id: string
+  readonly version: number
+  readonly name: string
+  readonly faults: readonly { readonly field: string; readonly message: string }[]
+  readonly because: string | null
+  readonly values: Readonly<Record<string, string>>
+  readonly hasEarlier: boolean
+}
+export const useSetAside = () => useSWR<{ items: AsideRow[] }>('/set-aside')
 export const useSettings = () => useSWR<{ units: Units; tolerances: Record<string, number> }>('/settings')
 
 /** How what is typed here is read: the shop's units, and what a comma means to who is at the bench. */

@@ -12,6 +12,7 @@ import { BuildTotals } from './build-totals.tsx'
 import { Find } from './find.tsx'
 import { useFocusKept } from './focus.ts'
 import { KeysSheet } from './keys-sheet.tsx'
+import { SetAsideNotice } from './set-aside-notice.tsx'
 import { SignIn } from './sign-in.tsx'
 import { STAGES } from './stages.ts'
 import { setTheme, useTheme } from './theme.ts'
@@ -88,6 +89,7 @@ export function Shell() {
             Junket does not answer just now. What you type is kept here and can be saved when it is back.
           </p>
         )}
+        <SetAsideNotice />
         <ErrorBoundary resetKeys={[pathname]} fallbackRender={({ error: fault, resetErrorBoundary }) => <Failed error={fault} retry={resetErrorBoundary} />}>
           <Suspense fallback={<Loading what="the page" />}>
             <Outlet />

@@ -28,7 +28,7 @@ export function Component() {
 }
 
 function Fill({ build, sheet, onKept }: { build: string; sheet: Sheet; onKept: (answers: SheetAnswers) => unknown }) {
-  const { waiting, fault, give } = useAnswerQueue(`/builds/${build}/donors/${sheet.donor.id}/sheet`, onKept)
+  const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/donors/${sheet.donor.id}/sheet`, onKept)
   const person = usePerson()
   const answers = mergeAnswers(sheet.answers, waiting)
   const say = (question: string, value: string): void => give(question, { value, at: new Date().toISOString(), by: person.name })
@@ -39,7 +39,7 @@ function Fill({ build, sheet, onKept }: { build: string; sheet: Sheet; onKept: (
         <Button onClick={() => window.print()}>Print</Button>
         <ButtonLink to={`/builds/${build}/donors`}>Side by side</ButtonLink>
       </PageHead>
-      <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the donor as it is given." />
+      <QueueState waiting={waiting} fault={fault} passedOver={passedOver} kept="Every answer is kept with the donor as it is given." />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
         <SheetSteps steps={SHEET_STEPS} answers={answers} onSay={say} />
         <section className="mb-5">

@@ -9,7 +9,7 @@ import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
 /** A loose gearbox on the bench: each gear, each shaft, and what a no puts at risk. */
 export function Component() {
   const { build = '' } = useParams()
-  const { answers, waiting, fault, say } = useBuildSheet(build, 'bench')
+  const { answers, waiting, fault, passedOver, say } = useBuildSheet(build, 'bench')
   const risks = risksIn(BENCH_STEPS, answers)
   return (
     <>
@@ -17,7 +17,7 @@ export function Component() {
         <Button onClick={() => window.print()}>Print</Button>
         <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
       </PageHead>
-      <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the build as it is given." />
+      <QueueState waiting={waiting} fault={fault} passedOver={passedOver} kept="Every answer is kept with the build as it is given." />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
         <SheetSteps steps={BENCH_STEPS} answers={answers} onSay={say} />
         {risks.length === 0 ? (

@@ -38,7 +38,7 @@ export function Component() {
 }
 
 function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (answers: SheetAnswers) => unknown }) {
-  const { waiting, fault, give } = useAnswerQueue(`/builds/${build}/mating`, onKept)
+  const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/mating`, onKept)
   const person = usePerson()
   const reading = useReading()
   const answers = mergeAnswers(card.answers, waiting)
@@ -51,7 +51,7 @@ function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (ans
         <ButtonLink to={`/builds/${build}/bench`}>Loose gearbox</ButtonLink>
         <ButtonLink to={`/builds/${build}/pairing`}>Pairing</ButtonLink>
       </PageHead>
-      <QueueState waiting={waiting} fault={fault} kept="Every answer is kept with the build as it is given." />
+      <QueueState waiting={waiting} fault={fault} passedOver={passedOver} kept="Every answer is kept with the build as it is given." />
       <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-8 px-4 pb-16 text-[15px] max-[1000px]:grid-cols-1">
         <div>
           {card.steps.map((step) => (

@@ -37,7 +37,12 @@ function Card({ build, view, onKept }: { build: string; view: RecipientView; onK
         <Button onClick={() => window.print()}>Print</Button>
         <ButtonLink to={`/builds/${build}/recipient`}>Drawings</ButtonLink>
       </PageHead>
-      <QueueState waiting={measuring.waiting} fault={measuring.fault} kept="Each measurement is kept as it is given; without a connection it waits here." />
+      <QueueState
+        waiting={measuring.waiting}
+        fault={measuring.fault}
+        passedOver={measuring.passedOver}
+        kept="Each measurement is kept as it is given; without a connection it waits here."
+      />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
         {PLACES.map((place) => (
           <section key={place} className="mb-6 break-inside-avoid">

@@ -31,7 +31,7 @@ export interface Shown {
 
 /** Measurements given on this page: kept in the browser until Junket has them, then claims on the recipient. */
 export function useMeasuring(build: string, view: RecipientView, onKept: () => unknown) {
-  const { waiting, fault, give } = useAnswerQueue(`/builds/${build}/recipient`, onKept)
+  const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/recipient`, onKept)
   const person = usePerson()
   const reading = useReading()
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
@@ -44,6 +44,7 @@ export function useMeasuring(build: string, view: RecipientView, onKept: () => u
   return {
     waiting,
     fault,
+    passedOver,
     faults,
     methodOf: (dimension: Dimension): string => methods[dimensionId(dimension)] ?? dimensionWords(dimension).methods[0] ?? '',
     setMethod: (dimension: Dimension, method: string): void => setMethods((held) => ({ ...held, [dimensionId(dimension)]: method })),

@@ -40,7 +40,7 @@ function Drawings({ build, view, onKept }: { build: string; view: RecipientView;
         </ButtonLink>
         <ButtonLink to={`/catalogue/parts/${encodeURIComponent(view.recipient!.id)}`}>All its measurements</ButtonLink>
       </PageHead>
-      <QueueState waiting={measuring.waiting} fault={measuring.fault} kept="Each measurement is kept on the vehicle, with who took it and how." />
+      <QueueState waiting={measuring.waiting} fault={measuring.fault} passedOver={measuring.passedOver} kept="Each measurement is kept on the vehicle, with who took it and how." />
       <div role="tablist" aria-label="Drawings" className="flex flex-wrap gap-2 px-4 pb-2">
         {VIEWS.map((one) => (
           <Button key={one} role="tab" aria-selected={one === drawn} className={one === drawn ? 'border-accent! bg-chosen' : ''} onClick={() => setDrawn(one)}>

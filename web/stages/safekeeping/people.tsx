@@ -1,0 +1,74 @@
+import { api } from '../../api/client.ts'
+import { act, removeWithUndo, usePeople, write } from '../../api/hooks.ts'
+import { setPerson, usePerson } from '../../api/person.ts'
+import { Form } from '../../components/form.tsx'
+import { Button, Folded } from '../../components/ui.tsx'
+
+const DECIMALS = [
+  { value: 'ask', words: 'Ask when it can mean two things' },
+  { value: 'point', words: '1,500 is one thousand five hundred' },
+  { value: 'comma', words: '1,500 is one and a half' },
+]
+
+/** Who works here, and what a comma means to each. */
+export function People() {
+  const people = usePeople()
+  const here = usePerson()
+  return (
+    <section>
+      <h2 className="font-bold">People</h2>
+      <p className="mb-1 text-steel">A name, no login: measurements and changes carry it. What a comma means goes by person.</p>
+      {people.data?.items.length === 0 && <p>Nobody is named yet. Changes are signed "bench".</p>}
+      {people.data?.items.map((person) => (
+        <div key={person.id} className="flex flex-wrap items-center gap-3 border-b border-line py-1.5">
+          <b>{person.name}</b>
+          <select
+            aria-label={`What a comma means to ${person.name}`}
+            className="rounded border border-steel bg-ground px-1.5 py-1"
+            value={person.decimal}
+            onChange={(event) =>
+              void act(async () => {
+                const changed = await api.patch<typeof person>(`/people/${person.id}`, { version: person.version, decimal: event.target.value })
+                if (here.id === person.id) setPerson(changed)
+              })
+            }
+          >
+            {DECIMALS.map(({ value, words }) => (
+              <option key={value} value={value}>
+                {words}
+              </option>
+            ))}
+          </select>
+          <span className="ml-auto">
+            {here.id === person.id ? (
+              <span className="text-steel">at this bench</span>
+            ) : (
+              <Button tone="quiet" onClick={() => setPerson(person)}>
+                I am {person.name}
+              </Button>
+            )}{' '}
+            <Button
+              tone="quiet"
+              aria-label={`Remove ${person.name}`}
+              onClick={() => void removeWithUndo(`/people/${person.id}`, `${person.name} is in the trash; what they did keeps their name.`)}
+            >
+              Remove
+            </Button>
+          </span>
+        </div>
+      ))}
+      <Folded words="Add a person">
+        <Form
+          id="new-person"
+          fields={[
+            { name: 'name', label: 'Name', type: 'text', required: true },
+            { name: 'decimal', label: 'A comma in a figure', type: 'select', required: true, options: DECIMALS },
+          ]}
+          initial={{ decimal: 'ask' }}
+          action="Add person"
+          submit={(values) => write(() => api.post('/people', values))}
+        />
+      </Folded>
+    </section>
+  )
+}

@@ -56,3 +56,15 @@ test('a reader that does not read is dropped, and nobody else is held up', async
   socket.resume()
   await gone
 })
+
+test('a restore does not wait for an upload that does not end, and that upload is still taken afterwards', async () => {
+  const socket = connect(port, '127.0.0.1')
+  const body = JSON.stringify({ name: 'Slow quay', currency: 'EUR' })
+  socket.write(`POST /api/suppliers HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body.slice(0, 9)}`)
+  await new Promise((sent) => setTimeout(sent, 100))
+  expect(await jobs.gate.alone(async () => 'restored')).toBe('restored')
+  const answer = new Promise<string>((said) => socket.once('data', (bytes: Buffer) => said(bytes.toString())))
+  socket.write(body.slice(9))
+  expect(await answer).toMatch(/^HTTP\/1\.1 200/)
+  socket.destroy()
+})

@@ -108,7 +108,7 @@ export function Component() {
                 await refresh()
                 setSource({ text: '', file: null })
                 setPreview(null)
-                setSaid(`Imported: ${done.added} added, ${done.updated} updated, ${done.unchanged} as they were.`)
+                setSaid(`Imported: ${done.added} added, ${done.updated} updated${done.unchanged > 0 ? `, ${done.unchanged} as they were` : ''}.`)
               })
             }
           />
@@ -124,8 +124,8 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
   return (
     <section aria-label="Preview" className="mt-4">
       <p className="mb-2">
-        <b>{preview.added} to add</b>, {preview.updated} to update, {preview.unchanged} as they are, {preview.newPartCount} new {preview.newPartCount === 1 ? 'part' : 'parts'} to
-        sort
+        <b>{preview.added} to add</b>, {preview.updated} to update,{preview.unchanged > 0 && ` ${preview.unchanged} as they are,`} {preview.newPartCount} new{' '}
+        {preview.newPartCount === 1 ? 'part' : 'parts'} to sort
         {preview.newIssuers.length > 0 && `; new issuers, with the default rule: ${preview.newIssuers.join(', ')}`}.
       </p>
       {preview.bad.length === 0 ? (

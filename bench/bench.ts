@@ -1,5 +1,6 @@
 import { writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
+import { benchGrowth } from './growth.ts'
 import { benchImport } from './import.ts'
 import { benchPairings } from './pairings.ts'
 import { benchPattern } from './pattern.ts'
@@ -8,7 +9,7 @@ import { type Row, saysOf } from './row.ts'
 import { benchSourcing } from './sourcing.ts'
 import { benchStart } from './start.ts'
 
-const BENCHES = { people: benchPeople, pairings: benchPairings, pattern: benchPattern, sourcing: benchSourcing, import: benchImport, start: benchStart }
+const BENCHES = { people: benchPeople, pairings: benchPairings, pattern: benchPattern, sourcing: benchSourcing, import: benchImport, start: benchStart, growth: benchGrowth }
 
 const only = process.argv.slice(2)
 const rows: Row[] = []

@@ -16,7 +16,7 @@ export interface BriefFacts {
 }
 
 /** Facts that follow from a chosen pairing and the brief. */
-export function pairingFacts(train: Train, result: PairingResult, catalogue: readonly CompiledPart[], brief: BriefFacts): Fact[] {
+export function pairingFacts(train: Train, result: PairingResult, partOf: (id: string) => CompiledPart | undefined, brief: BriefFacts): Fact[] {
   const facts: Fact[] = []
   const say = (key: FactKey, value: FactValue | null | undefined): void => {
     if (value !== null && value !== undefined) facts.push({ key, value })
@@ -27,7 +27,7 @@ export function pairingFacts(train: Train, result: PairingResult, catalogue: rea
     say(`${kind}.name`, train[kind].name)
     say(`${kind}.recipients`, brief.recipients.has(train[kind].id))
   }
-  const inserted = result.chosen.map((id) => catalogue.find((part) => part.id === id)).filter((part) => part !== undefined)
+  const inserted = result.chosen.map(partOf).filter((part) => part !== undefined)
   for (const part of train.coupling) {
     const key = `coupling.${part.kind}` as FactKey
     if (Object.hasOwn(FACT_KEYS, key)) say(key, (inserted.find((other) => other.kind === part.kind) ?? part).id)

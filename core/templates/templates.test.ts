@@ -62,7 +62,10 @@ test('where the train is put together a template decides nothing but torque: pat
 
 test('every need of every pairing of templates has a price and an hour range, so the first answer leaves nothing out', () => {
   for (const { train, result } of runs.filter((_, i) => i % 37 === 0)) {
-    const needs = planNeeds(pairingFacts(train, result, [], { mustWork: ['heater', 'air-conditioning'], inspection: null, recipients: new Set() }), result.joints)
+    const needs = planNeeds(
+      pairingFacts(train, result, () => undefined, { mustWork: ['heater', 'air-conditioning'], inspection: null, recipients: new Set() }),
+      result.joints,
+    )
     const answer = firstAnswer(needs, [], new Set(), new Map(), new Set(), { currency: 'EUR', labourRateMinor: 5000 }, [])
     expect(needs.filter((_, i) => answer.lines[i]!.price === null).map((one) => one.kind)).toEqual([])
     expect(answer.total.low).toBeGreaterThan(0)

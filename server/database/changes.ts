@@ -19,7 +19,13 @@ export function onChange(root: object, listener: Listener): () => void {
   return () => void held.delete(listener)
 }
 
-/** Tells everybody who listens; called after commit only. */
+const counts = new WeakMap<object, number>()
+
+/** How many changes were told of in a database: what is remembered under this number was computed from what it tells of. */
+export const changesTold = (root: object): number => counts.get(root) ?? 0
+
+/** Tells everybody who listens; called after commit only, at once. */
 export function announce(root: object, revision: number, actor: Actor | undefined, who: string, touched: readonly string[]): void {
+  counts.set(root, changesTold(root) + 1)
   for (const listener of listeners.get(root) ?? []) listener({ revision, who: actor?.who ?? who, command: actor?.command ?? null, touched })
 }

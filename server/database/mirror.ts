@@ -12,23 +12,117 @@ export interface Source {
   isThere(table: TableName, id: string): Promise<boolean>
 }
 
-export interface Mirror {
+/** One row as it was and as it is; either absent where it was added or removed. */
+export interface RowChange {
+  readonly from: Row | undefined
+  readonly to: Row | undefined
+}
+
+/** Changes kept for those who follow; who is further behind reads everything anew. */
+const FOLLOWED = 4000
+const FLOOD = 300
+
+/**
+ * A whole table, by id, kept in memory. Rows are the same objects until they change, so what was computed from them can be
+ * kept by identity; groups and the list are new arrays where something in them changed, and the same ones elsewhere.
+ */
+export class Mirror {
   /** Of the file it was read from; −1: read it anew. */
   epoch: number
-  readonly rows: Map<string, Row>
+  readonly rows = new Map<string, Row>()
   /** Rows written since they were read. */
-  readonly stale: Set<string>
-  /** The same array until a row changes: what was computed from it may be kept as long. */
-  list: readonly Row[]
-  syncing: Promise<void>
+  readonly stale = new Set<string>()
+  /** By id: the same array until a row changes. */
+  list: readonly Row[] = []
+  syncing: Promise<void> = Promise.resolve()
+  readonly #groups = new Map<string, Map<string, readonly Row[]>>()
+  readonly #changes: RowChange[] = []
+  #forgotten = 0
+
+  constructor(epoch: number) {
+    this.epoch = epoch
+  }
+
+  fill(rows: readonly Row[]): void {
+    for (const row of rows) this.rows.set(row.id, row)
+    this.list = rows
+  }
+
+  /** Rows of one value of a column, by id. */
+  group(column: string, value: string): readonly Row[] {
+    let groups = this.#groups.get(column)
+    if (!groups) {
+      const gathered = new Map<string, Row[]>()
+      for (const row of this.list) {
+        const key = String(row[column])
+        const held = gathered.get(key)
+        if (held) held.push(row)
+        else gathered.set(key, [row])
+      }
+      this.#groups.set(column, (groups = gathered))
+    }
+    return groups.get(value) ?? []
+  }
+
+  /** Takes in what was written; a flood at once is sorted once, and who follows reads everything anew. */
+  take(rows: readonly (readonly [id: string, to: Row | undefined])[]): void {
+    if (rows.length <= FLOOD) {
+      for (const [id, to] of rows) this.#put(id, to)
+      return
+    }
+    for (const [id, to] of rows) {
+      if (to) this.rows.set(id, to)
+      else this.rows.delete(id)
+    }
+    this.list = [...this.rows.values()].sort((p, q) => (p.id < q.id ? -1 : 1))
+    this.#groups.clear()
+    this.#forgotten += this.#changes.length + 1
+    this.#changes.length = 0
+  }
+
+  #put(id: string, to: Row | undefined): void {
+    const from = this.rows.get(id)
+    if (to) this.rows.set(id, to)
+    else this.rows.delete(id)
+    this.list = placed(this.list, id, to)
+    for (const [column, groups] of this.#groups) {
+      const [before, after] = [from && String(from[column]), to && String(to[column])]
+      if (before !== undefined && before !== after) groups.set(before, placed(groups.get(before) ?? [], id, undefined))
+      if (after !== undefined) groups.set(after, placed(groups.get(after) ?? [], id, to))
+    }
+    this.#changes.push({ from, to })
+    if (this.#changes.length > 2 * FOLLOWED) this.#forgotten += this.#changes.splice(0, FOLLOWED).length
+  }
+
+  /** How many changes there were. */
+  get seq(): number {
+    return this.#forgotten + this.#changes.length
+  }
+
+  /** Changes after so many; null where they are forgotten. */
+  since(seq: number): readonly RowChange[] | null {
+    return seq < this.#forgotten ? null : this.#changes.slice(seq - this.#forgotten)
+  }
+}
+
+/** A list by id with one row put in, changed or taken out. */
+function placed(list: readonly Row[], id: string, row: Row | undefined): readonly Row[] {
+  let [low, high] = [0, list.length]
+  while (low < high) {
+    const middle = (low + high) >> 1
+    if (list[middle]!.id < id) low = middle + 1
+    else high = middle
+  }
+  const isThere = list[low]?.id === id
+  if (!isThere && !row) return list
+  return [...list.slice(0, low), ...(row ? [row] : []), ...list.slice(isThere ? low + 1 : low)]
 }
 
 const mirrors = new WeakMap<object, Map<TableName, Mirror>>()
 
 /**
- * A whole table, by id, kept in memory and read again only where it was written. Rows are the same objects until they
- * change, so what was computed from them can be kept by identity. For use outside transactions: inside one, what it
- * wrote itself is not here yet.
+ * A whole table, read again only where it was written. For use outside transactions: inside one, what it wrote itself is
+ * not here yet.
  */
 export async function mirrored(store: Source, table: TableName): Promise<Mirror> {
   let held = mirrors.get(store.root)
@@ -37,8 +131,8 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
     mirrors.set(store.root, (held = fresh))
     onChange(store.root, ({ touched }) => {
       for (const one of touched) {
-        const [name, ...id] = one.split(':')
-        fresh.get(name as TableName)?.stale.add(id.join(':'))
+        const at = one.indexOf(':')
+        fresh.get(one.slice(0, at) as TableName)?.stale.add(one.slice(at + 1))
       }
     })
   }
@@ -49,16 +143,15 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
     mirror = held.get(table)
   }
   if (mirror?.epoch !== store.epoch) {
-    const made: Mirror = { epoch: store.epoch, rows: new Map(), stale: new Set(), list: [], syncing: Promise.resolve() }
+    const made = new Mirror(store.epoch)
     held.set(table, (mirror = made))
-    made.syncing = store.read(table).then((rows) => {
-      for (const row of rows) made.rows.set(row.id, row)
-      made.list = rows
-    })
+    made.syncing = store.read(table).then((rows) => made.fill(rows))
     made.syncing.catch(() => held.delete(table))
+    await made.syncing
   }
   const whole = mirror
-  whole.syncing = whole.syncing.then(() => sync(store, table, whole))
+  // One after the other; one that failed is tried again by the next, not waited on for ever.
+  whole.syncing = whole.syncing.catch(() => undefined).then(() => sync(store, table, whole))
   await whole.syncing
   return whole
 }
@@ -67,16 +160,16 @@ async function sync(store: Source, table: TableName, mirror: Mirror): Promise<vo
   if (mirror.stale.size === 0) return
   const ids = [...mirror.stale]
   mirror.stale.clear()
-  const aside = asideOf(store.root)
-  const before = ids.map((id) => aside.has(`${table}:${id}`))
-  const found = new Map((await store.readIn(table, 'id', ids)).map((row) => [row.id, row]))
-  for (const id of ids) {
-    const row = found.get(id)
-    if (row) mirror.rows.set(id, row)
-    else mirror.rows.delete(id)
+  try {
+    const aside = asideOf(store.root)
+    const before = ids.map((id) => aside.has(`${table}:${id}`))
+    const found = new Map((await store.readIn(table, 'id', ids)).map((row) => [row.id, row]))
+    for (const id of ids) if (!found.has(id) && aside.has(`${table}:${id}`) && !(await store.isThere(table, id))) aside.delete(`${table}:${id}`)
+    mirror.take(ids.map((id) => [id, found.get(id)] as const))
+    // What hangs on a row that was mended, or can no longer be read, is read anew.
+    if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i])) for (const [name, one] of mirrors.get(store.root) ?? []) if (name !== table) one.epoch = -1
+  } catch (error) {
+    for (const id of ids) mirror.stale.add(id)
+    throw error
   }
-  for (const id of ids) if (!found.has(id) && !(await store.isThere(table, id))) aside.delete(`${table}:${id}`)
-  // What hangs on a row that was mended, or can no longer be read, is read anew.
-  if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i])) for (const [name, one] of mirrors.get(store.root) ?? []) if (name !== table) one.epoch = -1
-  mirror.list = [...mirror.rows.values()].sort((p, q) => (p.id < q.id ? -1 : 1))
 }

@@ -2,7 +2,7 @@ import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
-import { announce } from './changes.ts'
+import { announce, changesTold } from './changes.ts'
 import { mirrored } from './mirror.ts'
 import type { Row } from './row.ts'
 import { asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
@@ -12,6 +12,9 @@ export type { Row }
 
 /** Grows whenever the whole file is replaced: what was remembered of the old one must not answer for the new. */
 const epochs = new WeakMap<object, number>()
+
+/** More than the history of one file ever holds. */
+const EPOCH = 1e12
 
 /** JSON columns hold `{v, data}`: v is the frozen shape the data was written in. */
 const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
@@ -55,6 +58,8 @@ export class Store {
   readonly root: Knex
   /** Rows written in this transaction, as `table:id`. */
   readonly #touched = new Set<string>()
+  /** The newest entry of the history that this transaction wrote. */
+  #newest = 0
   constructor(knex: Knex, who = 'bench', root: Knex = knex) {
     this.knex = knex
     this.who = who
@@ -68,14 +73,13 @@ export class Store {
 
   /** Runs work in one transaction: all of it lands, or none. */
   async transaction<T>(work: (store: Store) => Promise<T>): Promise<T> {
-    let written: ReadonlySet<string> = new Set()
+    let inner: Store | null = null
     const result = await this.knex.transaction((trx) => {
-      const store = new Store(trx, this.who, this.root)
-      written = store.#touched
-      return work(store)
+      inner = new Store(trx, this.who, this.root)
+      return work(inner)
     })
-    if (this.inTransaction) for (const one of written) this.#touched.add(one)
-    else if (written.size > 0) announce(this.root, await this.revision(), actorNow(), this.who, [...written])
+    const done = inner as Store | null
+    if (done && done.#touched.size > 0) this.#wrote([...done.#touched], done.#newest)
     return result
   }
 
@@ -185,11 +189,15 @@ export class Store {
     for (let i = 0; i < rows.length; i += size) {
       const batch = rows.slice(i, i + size)
       await this.knex(table).insert(batch.map((row) => toRow(table, row)))
+      let newest = 0
       for (let j = 0; j < batch.length; j += 100)
-        await this.knex('history').insert(
+        [newest = 0] = await this.knex('history').insert(
           batch.slice(j, j + 100).map((row) => ({ at, ...this.#actor(), entity: table, entityId: String(row.id), act: 'insert', before: null, after: pack(row) })),
         )
-      await this.#wrote(batch.map((row) => `${table}:${row.id}`))
+      this.#wrote(
+        batch.map((row) => `${table}:${row.id}`),
+        newest,
+      )
     }
   }
 
@@ -257,7 +265,7 @@ export class Store {
   /** Grows with every write: a cheap key for what was computed from the data. */
   async revision(): Promise<number> {
     const row = await this.knex('history').max('id as id').first()
-    return this.epoch * 1e12 + Number(row?.id ?? 0)
+    return this.epoch * EPOCH + Number(row?.id ?? 0)
   }
 
   /** A row and all it owns, each once: data that goes round in a circle ends too. */
@@ -300,7 +308,7 @@ export class Store {
   }
 
   async #log(entity: TableName, entityId: string, act: string, before: unknown, after: unknown): Promise<void> {
-    await this.knex('history').insert({
+    const [newest = 0] = await this.knex('history').insert({
       at: new Date().toISOString(),
       ...this.#actor(),
       entity,
@@ -309,13 +317,20 @@ export class Store {
       before: before === null ? null : pack(before),
       after: after === null ? null : pack(after),
     })
-    await this.#wrote([`${entity}:${entityId}`])
+    this.#wrote([`${entity}:${entityId}`], newest)
   }
 
   /** Inside a transaction others hear of it when it lands; a single write lands at once. */
-  async #wrote(touched: readonly string[]): Promise<void> {
-    if (this.inTransaction) for (const one of touched) this.#touched.add(one)
-    else announce(this.root, await this.revision(), actorNow(), this.who, touched)
+  #wrote(touched: readonly string[], newest: number): void {
+    if (this.inTransaction) {
+      this.#newest = Math.max(this.#newest, newest)
+      for (const one of touched) this.#touched.add(one)
+    } else announce(this.root, this.epoch * EPOCH + newest, actorNow(), this.who, touched)
+  }
+
+  /** What anything remembered of this database is kept under: grows in the very moment a change is told. */
+  get told(): string {
+    return `${this.epoch} ${changesTold(this.root)}`
   }
 }
 

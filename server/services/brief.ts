@@ -85,7 +85,11 @@ function keepsOf(plan: Planned) {
 function addedBy(plan: Planned, { train, result }: PairingRun, kind: string) {
   const facts = briefFacts(plan.view)
   const without = facts.mustWork.filter((one) => one !== kind)
-  const needs = (mustWork: string[]) => planNeeds(pairingFacts(train, result, [...plan.view.catalogue.parts.values()], { ...facts, mustWork }), result.joints)
+  const needs = (mustWork: string[]) =>
+    planNeeds(
+      pairingFacts(train, result, (id) => plan.view.catalogue.parts.get(id), { ...facts, mustWork }),
+      result.joints,
+    )
   const before = new Set(needs(without).map((need) => need.id))
   return needs([...without, kind]).filter((need) => !before.has(need.id))
 }

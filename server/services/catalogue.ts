@@ -3,64 +3,51 @@ import type { Supersession } from '../../core/identity/supersession.ts'
 import { tolerances } from '../../core/joints/tolerances.ts'
 import { own } from '../../core/own.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
-import { type CompiledPart, compilePart, isPortKind, PORT_KINDS } from '../../core/ports/index.ts'
-import type { Part, Port } from '../../core/ports/port.ts'
-import type { Claim } from '../../core/quantity/claim.ts'
+import { type CompiledPart, isPortKind, PORT_KINDS } from '../../core/ports/index.ts'
 import type { Market, OfferRow } from '../../core/sourcing/candidates.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { Row, Store } from '../database/store.ts'
-import type { TableName } from '../database/tables.ts'
-import { RevisionMemory } from './memory.ts'
+import { groupBy } from './core-parts.ts'
+import { compiledShelf } from './shelf.ts'
 
-/** Everything a build's computing reads, compiled once per data revision. */
+/** Everything a build's computing reads: the same object until something in it changed. */
 export interface Catalogue {
   readonly parts: ReadonlyMap<string, CompiledPart>
   /** Part rows by id: owner, default, years. */
   readonly rows: ReadonlyMap<string, Row>
+  /** Parts of a kind, by id. */
+  ofKind(kind: string): readonly CompiledPart[]
+  /** Rows of the parts that came with a part. */
+  ownedBy(owner: string): readonly Row[]
+  /** Offers of a part. */
+  offersOf(part: string): readonly OfferRow[]
   readonly market: Market
   readonly tolerances: ReturnType<typeof tolerances>
 }
 
-const memory = new RevisionMemory<Catalogue>()
+const catalogues = new WeakMap<object, Map<string, { readonly leansOn: readonly unknown[]; readonly catalogue: Catalogue }>>()
 
-/** The catalogue as one build sees it (its specimens are "this very part"); without a build, as the shop sees it. */
-export const loadCatalogue = (store: Store, buildId: string | null): Promise<Catalogue> => memory.recall(store, buildId ?? '', () => build(store, buildId))
-
-/** All rows of a table: the same array while none changed. */
-const wholeTable = async (store: Store, table: TableName): Promise<readonly Row[]> => (store.inTransaction ? store.list(table) : (await mirrored(store, table)).list)
-
-async function build(store: Store, buildId: string | null): Promise<Catalogue> {
-  const [parts, ports, claims, specimens, settings] = await Promise.all([
-    wholeTable(store, 'part'),
-    wholeTable(store, 'port'),
-    wholeTable(store, 'claim'),
-    buildId ? store.list('specimen', { buildId }) : [],
-    store.find('setting', 'tolerances'),
-  ])
-  const specimenOf = new Map(specimens.map((row) => [String(row.partId), row.id]))
-  const portsOf = groupBy(ports, 'partId')
-  const claimsOf = groupBy(claims, 'portId')
-  const compiled = new Map(parts.map((part) => [part.id, compileOnce(part, portsOf.get(part.id) ?? [], claimsOf, specimenOf.get(part.id))]))
-  const market = marketWith(await loadMarket(store), compiled, buildId ?? '')
-  return {
-    parts: market.parts,
-    rows: new Map(parts.map((row) => [row.id, row])),
-    market,
-    tolerances: tolerancesOnce(JSON.stringify(settings?.value ?? {})),
+/** The catalogue as one build sees it (its specimens are "this very part"); without a build, as the shop sees it. Never inside a transaction: commands check and write, they do not plan. */
+export async function loadCatalogue(store: Store, buildId: string | null): Promise<Catalogue> {
+  if (store.inTransaction) throw new Error('The catalogue is not read inside a transaction: plan before it.')
+  const [shelf, market, offers, settings] = await Promise.all([compiledShelf(store, buildId), loadMarket(store), mirrored(store, 'offer'), store.find('setting', 'tolerances')])
+  const tolerance = tolerancesOnce(JSON.stringify(settings?.value ?? {}))
+  const leansOn = [shelf, market, tolerance]
+  let held = catalogues.get(store.root)
+  if (!held) catalogues.set(store.root, (held = new Map()))
+  const found = held.get(buildId ?? '')
+  if (found?.leansOn.every((one, i) => one === leansOn[i])) return found.catalogue
+  const catalogue: Catalogue = {
+    parts: shelf.parts,
+    rows: shelf.rows,
+    ofKind: (kind) => shelf.kinds.get(kind) ?? [],
+    ownedBy: shelf.ownedBy,
+    offersOf: (part) => offers.group('partId', part) as unknown as OfferRow[],
+    market: { ...market, parts: shelf.parts },
+    tolerances: tolerance,
   }
-}
-
-const wholeMarkets = new WeakMap<object, Map<string, Market>>()
-
-/** The market with the parts it sells: the same object while neither changed, so that what leans on it can be kept. */
-function marketWith(market: Omit<Market, 'parts'>, parts: Market['parts'], buildId: string): Market {
-  let held = wholeMarkets.get(market)
-  if (!held) wholeMarkets.set(market, (held = new Map()))
-  const found = held.get(buildId)
-  if (found && found.parts.size === parts.size && [...parts].every(([id, part]) => found.parts.get(id) === part)) return found
-  const whole = { ...market, parts }
-  held.set(buildId, whole)
-  return whole
+  held.set(buildId ?? '', { leansOn, catalogue })
+  return catalogue
 }
 
 const heldTolerances = new Map<string, Catalogue['tolerances']>()
@@ -72,98 +59,49 @@ function tolerancesOnce(settings: string): Catalogue['tolerances'] {
   return held
 }
 
-interface Compiled {
-  readonly sources: readonly unknown[]
-  readonly part: CompiledPart
-}
-const compiledParts = new WeakMap<Row, Map<string, Compiled>>()
+type Offers = Omit<Market, 'parts'>
+const markets = new WeakMap<object, Map<string, { readonly tables: readonly unknown[]; readonly value: unknown }>>()
 
-/** A part is compiled again only when one of its rows changed, so that what is remembered of it stays good. */
-function compileOnce(row: Row, ports: readonly Row[], claimsOf: ReadonlyMap<string, Row[]>, specimen: string | undefined): CompiledPart {
-  const sources: unknown[] = []
-  for (const port of ports) {
-    sources.push(port)
-    for (const claim of claimsOf.get(port.id) ?? []) sources.push(claim)
+/** What is sold and by whom; each piece the same object until a table it is made of changes. */
+async function loadMarket(store: Store): Promise<Offers> {
+  const names = ['partNumber', 'supersession', 'offer', 'kit', 'kitItem', 'donor', 'donorItem', 'supplier', 'rate', 'issuer'] as const
+  const lists = await Promise.all(names.map(async (table) => (await mirrored(store, table)).list))
+  const table = Object.fromEntries(names.map((name, i) => [name, lists[i]!])) as Record<(typeof names)[number], readonly Row[]>
+  let held = markets.get(store.root)
+  if (!held) markets.set(store.root, (held = new Map()))
+  const memo = held
+  const once = <T>(name: string, tables: readonly unknown[], work: () => T): T => {
+    const found = memo.get(name)
+    if (found?.tables.every((one, i) => one === tables[i])) return found.value as T
+    const value = work()
+    memo.set(name, { tables, value })
+    return value
   }
-  let held = compiledParts.get(row)
-  if (!held) compiledParts.set(row, (held = new Map()))
-  const found = held.get(specimen ?? '')
-  if (found && found.sources.length === sources.length && found.sources.every((one, i) => one === sources[i])) return found.part
-  const claims = ports.flatMap((port) => claimsOf.get(port.id) ?? [])
-  const part = compilePart(toCoreParts([row], ports, claims)[0]!, specimen)
-  held.set(specimen ?? '', { sources, part })
-  return part
-}
-
-/** Rows to the core's parts: claims gathered under their ports. */
-export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims: readonly Row[]): Part[] {
-  const claimsOf = groupBy(claims, 'portId')
-  const portsOf = groupBy(ports, 'partId')
-  return parts.map((part) => ({
-    id: part.id,
-    kind: String(part.kind),
-    name: String(part.name),
-    ports: (portsOf.get(part.id) ?? [])
-      .filter((port) => isPortKind(String(port.kind)))
-      .map((port): Port => {
-        const byField = [...groupBy(claimsOf.get(port.id) ?? [], 'field')].map(([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)])
-        return { id: port.id, kind: String(port.kind), slot: String(port.slot), ...(port.looks ? { looks: port.looks as 'forward' } : {}), claims: Object.fromEntries(byField) }
-      }),
+  const withItems = (rows: readonly Row[], items: readonly Row[], column: string) => {
+    const groups = groupBy(items, column)
+    return rows.map((row) => ({ ...row, items: groups.get(row.id) ?? [] }))
+  }
+  return once('market', lists, () => ({
+    numbers: once(
+      'numbers',
+      [table.partNumber],
+      () => new Map([...groupBy(table.partNumber, 'partId')].map(([part, rows]) => [part, rows.map((row) => `${row.issuerId}:${row.normalised}`)])),
+    ),
+    supersessions: once('supersessions', [table.supersession, table.issuer], () => supersessionsOf(table.supersession, table.issuer)),
+    offers: table.offer as unknown as OfferRow[],
+    kits: once('kits', [table.kit, table.kitItem], () => withItems(table.kit, table.kitItem, 'kitId')) as unknown as Market['kits'],
+    donors: once('donors', [table.donor, table.donorItem], () => withItems(table.donor, table.donorItem, 'donorId')) as unknown as Market['donors'],
+    suppliers: table.supplier as unknown as Market['suppliers'],
+    rates: once('rates', [table.rate], () =>
+      table.rate.map((row) => ({ from: String(row.fromCurrency), to: String(row.toCurrency), rate: Number(row.rate), on: String(row.day) })),
+    ),
   }))
 }
 
-export function toClaim(row: Row): Claim {
-  const optional = Object.entries({
-    plusMinus: row.plusMinus,
-    method: row.method,
-    source: row.source,
-    by: row.saidBy,
-    on: row.day,
-    specimen: row.specimenId,
-    typed: row.typed,
-  }).filter(([, value]) => value !== null && value !== undefined)
-  return { id: row.id, value: row.value, grade: row.grade as Claim['grade'], ...Object.fromEntries(optional) }
-}
-
-const MARKET = ['partNumber', 'supersession', 'offer', 'kit', 'kitItem', 'donor', 'donorItem', 'supplier', 'rate', 'issuer'] as const
-const markets = new WeakMap<object, { readonly tables: readonly unknown[]; readonly market: Omit<Market, 'parts'> }>()
-
-async function loadMarket(store: Store): Promise<Omit<Market, 'parts'>> {
-  const tables = await Promise.all(MARKET.map((table) => wholeTable(store, table)))
-  const held = markets.get(store.root)
-  if (held?.tables.every((table, i) => table === tables[i])) return held.market
-  const market = marketOf(tables)
-  if (!store.inTransaction) markets.set(store.root, { tables, market })
-  return market
-}
-
-function marketOf([numbers, supersessions, offers, kits, kitItems, donors, donorItems, suppliers, rates, issuers]: readonly (readonly Row[])[]): Omit<Market, 'parts'> {
-  const rule = new Map(issuers!.map((row) => [row.id, { upper: row.upper as boolean, noise: String(row.noise) }]))
+function supersessionsOf(supersessions: readonly Row[], issuers: readonly Row[]): Supersession[] {
+  const rule = new Map(issuers.map((row) => [row.id, { upper: row.upper as boolean, noise: String(row.noise) }]))
   const numberOf = (issuer: unknown, number: unknown): string => `${issuer}:${normaliseNumber(String(number), rule.get(String(issuer)) ?? DEFAULT_RULE)}`
-  const kitItemsOf = groupBy(kitItems!, 'kitId')
-  const donorItemsOf = groupBy(donorItems!, 'donorId')
-  return {
-    numbers: new Map([...groupBy(numbers!, 'partId')].map(([part, rows]) => [part, rows.map((row) => `${row.issuerId}:${row.normalised}`)])),
-    supersessions: supersessions!.map(
-      (row): Supersession => ({ old: numberOf(row.issuerId, row.oldNumber), new: numberOf(row.issuerId, row.newNumber), oneWay: row.oneWay === true }),
-    ),
-    offers: offers as unknown as OfferRow[],
-    kits: kits!.map((kit) => ({ ...kit, items: kitItemsOf.get(kit.id) ?? [] })) as unknown as Market['kits'],
-    donors: donors!.map((donor) => ({ ...donor, items: donorItemsOf.get(donor.id) ?? [] })) as unknown as Market['donors'],
-    suppliers: suppliers as unknown as Market['suppliers'],
-    rates: rates!.map((row) => ({ from: String(row.fromCurrency), to: String(row.toCurrency), rate: Number(row.rate), on: String(row.day) })),
-  }
-}
-
-export function groupBy(rows: readonly Row[], column: string): Map<string, Row[]> {
-  const groups = new Map<string, Row[]>()
-  for (const row of rows) {
-    const key = String(row[column])
-    const group = groups.get(key)
-    if (group) group.push(row)
-    else groups.set(key, [row])
-  }
-  return groups
+  return supersessions.map((row): Supersession => ({ old: numberOf(row.issuerId, row.oldNumber), new: numberOf(row.issuerId, row.newNumber), oneWay: row.oneWay === true }))
 }
 
 /** Words of one field of a port kind; null when there is no such field. */

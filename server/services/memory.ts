@@ -1,19 +1,20 @@
 import type { Store } from '../database/store.ts'
 
-/** Remembers what was computed from the data until the data changes. Inside a transaction nothing is remembered. */
+/** Remembers what was computed from the data until a change is told. Inside a transaction nothing is remembered. */
 export class RevisionMemory<T> {
-  readonly #held = new WeakMap<object, Map<string, { readonly revision: number; readonly value: Promise<T> }>>()
+  readonly #held = new WeakMap<object, Map<string, { readonly told: string; readonly value: Promise<T> }>>()
 
   async recall(store: Store, key: string, work: () => Promise<T>): Promise<T> {
     if (store.inTransaction) return work()
-    const revision = await store.revision()
+    const { told } = store
     let held = this.#held.get(store.root)
     if (!held) this.#held.set(store.root, (held = new Map()))
     const found = held.get(key)
-    if (found?.revision === revision) return found.value
+    if (found?.told === told) return found.value
     const value = work()
-    held.set(key, { revision, value })
-    value.catch(() => held.delete(key))
+    const kept = { told, value }
+    held.set(key, kept)
+    value.catch(() => held.get(key) === kept && held.delete(key))
     return value
   }
 }

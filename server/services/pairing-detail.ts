@@ -36,7 +36,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     chosenNames: result.chosen.map(name),
     coupling: COUPLING_SETS[portOf(train.transmission, 'ratios').type.v === 'automatic' ? 'automatic' : 'manual'].flatMap((kind) => {
       const part = train.coupling.find((one) => one.kind === kind)
-      const others = [...view.catalogue.parts.values()].filter((one) => one.kind === kind)
+      const others = view.catalogue.ofKind(kind)
       return part || others.length > 0
         ? [{ kind, words: kindWords(kind), partId: part?.id ?? null, name: part?.name ?? null, choices: others.map((one) => ({ id: one.id, name: one.name })) }]
         : []
@@ -45,7 +45,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     plate: plateOf(train.engine, train.transmission, result, view.catalogue.tolerances),
     transfer: {
       partId: train.transfer?.id ?? null,
-      choices: [...view.catalogue.parts.values()].filter((one) => one.kind === 'transfer-case').map((one) => ({ id: one.id, name: one.name })),
+      choices: view.catalogue.ofKind('transfer-case').map((one) => ({ id: one.id, name: one.name })),
     },
     strip: stripOf({ ...train, inserted }),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),

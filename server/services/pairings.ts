@@ -1,4 +1,4 @@
-import type { PartKind } from '../../core/identity/part-kinds.ts'
+import { PART_KINDS } from '../../core/identity/part-kinds.ts'
 import { jointNamed } from '../../core/joints/index.ts'
 import type { Use } from '../../core/joints/joint.ts'
 import { paidPrice } from '../../core/money/offer-price.ts'
@@ -56,30 +56,16 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
   }
 }
 
-const ofKind = (catalogue: Catalogue, kind: PartKind): CompiledPart[] => [...catalogue.parts.values()].filter((part) => part.kind === kind)
-
-const owners = new WeakMap<Catalogue, ReadonlyMap<string, readonly CompiledPart[]>>()
-
-/** Coupling parts that came with an engine or a transmission, found once a catalogue. */
-function ownedBy(catalogue: Catalogue, owner: string): readonly CompiledPart[] {
-  let held = owners.get(catalogue)
-  if (!held) {
-    const found = new Map<string, CompiledPart[]>()
-    for (const part of catalogue.parts.values()) {
-      const row = catalogue.rows.get(part.id)
-      if (row?.ownerId && row.isDefault === true && isCouplingKind(part.kind)) found.set(String(row.ownerId), [...(found.get(String(row.ownerId)) ?? []), part])
-    }
-    owners.set(catalogue, (held = found))
-  }
-  return held.get(owner) ?? []
-}
+/** Coupling parts that came with an engine or a transmission. */
+const couplingOf = (catalogue: Catalogue, owner: string): readonly CompiledPart[] =>
+  catalogue.ownedBy(owner).flatMap((row) => (row.isDefault === true && isCouplingKind(String(row.kind)) ? (catalogue.parts.get(row.id) ?? []) : []))
 
 /** The train of one pairing as the build has it: default coupling, its own choices, the recipient. */
 export function trainOf(view: BuildView, engine: CompiledPart, transmission: CompiledPart): { train: Train; notes: readonly string[]; row: Row | null } {
   const { catalogue, build } = view
   const row = view.pairings.find((one) => one.engineId === engine.id && one.transmissionId === transmission.id) ?? null
   const chosen = row ? view.choices.filter((choice) => choice.pairingId === row.id).flatMap((choice) => catalogue.parts.get(String(choice.partId)) ?? []) : []
-  const { parts, notes } = couplingSet(transmission, ownedBy(catalogue, engine.id), ownedBy(catalogue, transmission.id), chosen)
+  const { parts, notes } = couplingSet(transmission, couplingOf(catalogue, engine.id), couplingOf(catalogue, transmission.id), chosen)
   const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
   return { train: { engine, transmission, recipient, transfer: transferOf(catalogue, chosen, transmission.id, recipient?.id), coupling: parts, inserted: [] }, notes, row }
 }
@@ -88,7 +74,7 @@ export function trainOf(view: BuildView, engine: CompiledPart, transmission: Com
 function transferOf(catalogue: Catalogue, chosen: readonly CompiledPart[], transmissionId: string, recipientId: string | undefined): CompiledPart | null {
   const picked = chosen.find((part) => part.kind === 'transfer-case')
   if (picked) return picked
-  const cases = ofKind(catalogue, 'transfer-case')
+  const cases = catalogue.ofKind('transfer-case')
   const owned = (owner: string | undefined): CompiledPart | undefined => (owner ? cases.find((part) => catalogue.rows.get(part.id)?.ownerId === owner) : undefined)
   return owned(transmissionId) ?? owned(recipientId) ?? null
 }
@@ -98,13 +84,31 @@ export function contextOf(view: BuildView): PairingContext {
 }
 
 const pairingMemory = new Memory<PairingResult>(2000)
-const insertables = new WeakMap<Catalogue, readonly CompiledPart[]>()
+/** What may be put in and what it costs: the same object while neither changes, so that what leans on it can be kept. */
+interface Insertables {
+  readonly parts: readonly CompiledPart[]
+  readonly costs: readonly number[]
+}
+const insertables = new WeakMap<BuildView, Insertables>()
+const sameInsertables = new Map<string, Insertables>()
 
-/** Parts that may be put in to close a pairing: plates, spacers, wheels, pilots that belong to nothing. */
-function insertableOf(catalogue: Catalogue): readonly CompiledPart[] {
-  const held = insertables.get(catalogue) ?? [...catalogue.parts.values()].filter((part) => insertionPlace(part) !== null && !catalogue.rows.get(part.id)?.ownerId)
-  insertables.set(catalogue, held)
-  return held
+/** Plates, spacers, wheels and pilots that belong to nothing, with the cheapest price of each. */
+function insertableOf(view: BuildView): Insertables {
+  const held = insertables.get(view)
+  if (held) return held
+  const { catalogue } = view
+  const cost = costOf(view)
+  const parts = Object.keys(PART_KINDS)
+    .flatMap((kind) => catalogue.ofKind(kind))
+    .filter((part) => insertionPlace(part) !== null && !catalogue.rows.get(part.id)?.ownerId)
+    .sort((p, q) => (p.id < q.id ? -1 : 1))
+  const costs = parts.map((part) => cost(part.id))
+  const last = sameInsertables.get(view.build.id)
+  const isSame = last && last.parts.length === parts.length && parts.every((part, i) => part === last.parts[i] && costs[i] === last.costs[i])
+  const found = isSame ? last : { parts, costs }
+  insertables.set(view, found)
+  sameInsertables.set(view.build.id, found)
+  return found
 }
 
 const costs = new WeakMap<BuildView, (partId: string) => number>()
@@ -117,15 +121,21 @@ export function costOf(view: BuildView): (partId: string) => number {
 }
 
 function cheapest(view: BuildView): (partId: string) => number {
-  const costs = new Map<string, number>()
+  const known = new Map<string, number>()
   const build = { currency: String(view.build.currency), taxRate: Number(view.build.taxRate) }
-  const note = (part: string, price: number | null): void => {
-    if (price !== null) costs.set(part, Math.min(costs.get(part) ?? Infinity, price))
+  const { kits, rates } = view.catalogue.market
+  const least = (prices: readonly (number | null)[]): number => Math.min(Infinity, ...prices.filter((price) => price !== null))
+  const kitPrices = new Map<string, number>()
+  for (const kit of kits)
+    for (const item of kit.items) kitPrices.set(item.partId, least([kitPrices.get(item.partId) ?? null, paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, rates)]))
+  return (part) => {
+    let cost = known.get(part)
+    if (cost === undefined) {
+      const offers = view.catalogue.offersOf(part).map((offer) => paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, rates))
+      known.set(part, (cost = least([kitPrices.get(part) ?? null, ...offers])))
+    }
+    return cost
   }
-  const { offers, kits, rates } = view.catalogue.market
-  for (const offer of offers) note(offer.partId, paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, rates))
-  for (const kit of kits) for (const item of kit.items) note(item.partId, paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, rates))
-  return (part) => costs.get(part) ?? Infinity
 }
 
 /** One pairing of a build, bare and closed. @throws MissingError */
@@ -134,16 +144,16 @@ export function runBuildPairing(view: BuildView, engineId: string, transmissionI
   const transmission = view.catalogue.parts.get(transmissionId)
   if (!engine || !transmission) throw new MissingError('That engine or transmission is not in the catalogue any more.')
   const { train, notes, row } = trainOf(view, engine, transmission)
-  const insertable = insertableOf(view.catalogue)
+  const insertable = insertableOf(view)
   const kept = row?.inserted as string[] | null | undefined
   // An empty set chosen earlier is no preference: a new measurement or part may close it now.
   const prefer = kept && kept.length > 0 ? kept : undefined
   const context = contextOf(view)
   const cost = costOf(view)
-  const leansOn = [train.engine, train.transmission, train.recipient, train.transfer ?? null, ...train.coupling, context.tolerances, ...insertable]
-  const words = JSON.stringify([context.use, context.placement, prefer, notes, insertable.map((part) => cost(part.id))])
-  const result = pairingMemory.recall(leansOn, words, () => runPairing(train, context, insertable, { notes, cost, ...(prefer ? { prefer } : {}) }))
-  return { train, result, insertable, row, heard: hear(view, train, result) }
+  const leansOn = [train.engine, train.transmission, train.recipient, train.transfer ?? null, ...train.coupling, context.tolerances, insertable]
+  const words = JSON.stringify([context.use, context.placement, prefer, notes])
+  const result = pairingMemory.recall(leansOn, words, () => runPairing(train, context, insertable.parts, { notes, cost, ...(prefer ? { prefer } : {}) }))
+  return { train, result, insertable: insertable.parts, row, heard: hear(view, train, result) }
 }
 
 function hear(view: BuildView, train: Train, result: PairingResult): PairingRun['heard'] {
@@ -179,12 +189,25 @@ export const listPairings = (store: Store, buildId: string, most = SHOWN): Promi
  * Every engine with every transmission is swept with the tally; only the most promising, those the build has touched, and
  * the recipient's own train are then recorded in full.
  */
-function inPlay(view: BuildView, most: number): { pairs: [CompiledPart, CompiledPart][]; of: number } {
+function inPlay(view: BuildView, most: number): InPlay {
+  const { build, catalogue, pairings, choices } = view
+  const words = JSON.stringify([build.use, build.school, build.recipientId, pairings.map((row) => [row.engineId, row.transmissionId]), choices, most])
+  return ranking.recall([catalogue.parts, catalogue.tolerances], words, () => rank(view, most))
+}
+
+interface InPlay {
+  readonly pairs: readonly (readonly [CompiledPart, CompiledPart])[]
+  readonly of: number
+}
+/** Nothing sold or written elsewhere changes the order. */
+const ranking = new Memory<InPlay>(40)
+
+function rank(view: BuildView, most: number): InPlay {
   const context = contextOf(view)
   const touched = new Set(view.pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
   const isOwn = (part: CompiledPart): boolean => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId && view.build.recipientId !== null
-  const transmissions = ofKind(view.catalogue, 'transmission')
-  const all = ofKind(view.catalogue, 'engine').flatMap((engine) =>
+  const transmissions = view.catalogue.ofKind('transmission')
+  const all = view.catalogue.ofKind('engine').flatMap((engine) =>
     transmissions.map((transmission) => {
       const kept = touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission))
       return { pair: [engine, transmission] as [CompiledPart, CompiledPart], weight: kept ? -1 : weighTrain(trainOf(view, engine, transmission).train, context) }
@@ -243,15 +266,20 @@ export async function choosePairing(
   buildId: string,
   { engineId, transmissionId, inserted }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
 ): Promise<Row> {
-  return store.transaction(async (tx) => {
-    const view = await viewBuild(tx, buildId)
-    const run = runBuildPairing(view, engineId, transmissionId)
-    const set = inserted ?? run.result.chosen
-    for (const id of set) if (!view.catalogue.parts.has(id)) throw new MissingError(`Part ${id} of that set is not in the catalogue any more.`)
-    for (const other of view.pairings) if (other.chosen === true && other.id !== run.row?.id) await tx.update('pairing', other.id, other.version, { chosen: false })
-    if (run.row) return tx.update('pairing', run.row.id, run.row.version, { chosen: true, inserted: set })
-    return tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true, inserted: set })
-  })
+  const view = await viewBuild(store, buildId)
+  const set = inserted ?? runBuildPairing(view, engineId, transmissionId).result.chosen
+  return store.transaction((tx) => takePairing(tx, buildId, { engineId, transmissionId }, set))
+}
+
+/** Makes one pairing of a build the chosen one, with the parts put in. @throws MissingError where one of them is gone */
+export async function takePairing(tx: Store, buildId: string, { engineId, transmissionId }: PairOf, inserted: readonly string[]): Promise<Row> {
+  await tx.get('build', buildId)
+  for (const id of [engineId, transmissionId, ...inserted]) if (!(await tx.find('part', id))) throw new MissingError(`Part ${id} is not in the catalogue any more.`)
+  const pairings = await tx.list('pairing', { buildId })
+  const own = pairings.find((row) => row.engineId === engineId && row.transmissionId === transmissionId)
+  for (const other of pairings) if (other.chosen === true && other.id !== own?.id) await tx.update('pairing', other.id, other.version, { chosen: false })
+  if (own) return tx.update('pairing', own.id, own.version, { chosen: true, inserted })
+  return tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true, inserted })
 }
 
 interface PairOf {

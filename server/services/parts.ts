@@ -6,14 +6,15 @@ import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import type { Field, FieldWords } from '../../core/ports/field.ts'
-import { compilePart, PORT_KINDS, type PortKindName } from '../../core/ports/index.ts'
+import { type CompiledPart, compilePart, PORT_KINDS, type PortKindName } from '../../core/ports/index.ts'
 import { parseFields, printTyped } from '../../core/ports/parse.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
 import { MissingError, UnprocessableError } from '../errors.ts'
-import { fieldWords, groupBy, loadCatalogue, toCoreParts } from './catalogue.ts'
+import { fieldWords, loadCatalogue } from './catalogue.ts'
+import { groupBy, toCoreParts } from './core-parts.ts'
 
 export type PartInput = z.infer<typeof partInput>
 
@@ -246,6 +247,18 @@ function splitPort(id: string): { partId: string; kind: PortKindName; slot: stri
   if (!partId || partId === '?' || !kind || !Object.hasOwn(PORT_KINDS, kind))
     throw new UnprocessableError(partId === '?' ? 'That piece is not named yet: add it in Catalogue first, then measure it.' : `"${id}" is not a port id (part/kind/slot).`)
   return { partId, kind: kind as PortKindName, slot: slot.join('/') || 'main' }
+}
+
+/** One part, compiled from its own rows and no others. @throws MissingError */
+export async function onePart(store: Store, partId: string): Promise<CompiledPart> {
+  const part = await store.get('part', partId)
+  const ports = await store.list('port', { partId })
+  const claims = await store.listIn(
+    'claim',
+    'portId',
+    ports.map((port) => port.id),
+  )
+  return compilePart(toCoreParts([part], ports, claims)[0]!)
 }
 
 /** Rebuilds the chosen value of each field of a part, as columns for filtering and joining. */

@@ -2,7 +2,7 @@ import type { Dowel, Field, Hole, Point } from '../../core/ports/field.ts'
 import { compilePart } from '../../core/ports/index.ts'
 import type { Row, Store } from '../database/store.ts'
 import type { PatternFace } from '../documents/pattern-dxf.ts'
-import { toCoreParts } from './catalogue.ts'
+import { toCoreParts } from './core-parts.ts'
 
 /** The faces of a part whose holes are known, by slot. */
 export async function facesOf(store: Store, partId: string): Promise<{ part: Row; faces: (PatternFace & { looks: 'forward' | 'rearward' })[] }> {

@@ -42,7 +42,12 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
   ])
   const chosen = view.pairings.find((row) => row.chosen === true)
   const run = chosen ? runBuildPairing(view, String(chosen.engineId), String(chosen.transmissionId)) : null
-  const all = run ? planNeeds(pairingFacts(run.train, run.result, [...catalogue.parts.values()], briefFacts(view)), run.result.joints) : []
+  const all = run
+    ? planNeeds(
+        pairingFacts(run.train, run.result, (id) => catalogue.parts.get(id), briefFacts(view)),
+        run.result.joints,
+      )
+    : []
   const isDropped = (need: Need): boolean => decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
   const needs = all.filter((need) => !isDropped(need))
   const { gathered, madeFrom } = gatheredMemory.recall([catalogue.market], JSON.stringify([build, needs, decisions, locks]), () => {
@@ -53,7 +58,7 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
 }
 
 export function briefFacts({ build, catalogue, stoppers }: BuildView): Parameters<typeof pairingFacts>[3] {
-  const recipients = new Set([...catalogue.rows.values()].filter((row) => row.ownerId !== null && row.ownerId === build.recipientId).map((row) => row.id))
+  const recipients = new Set((build.recipientId ? catalogue.ownedBy(String(build.recipientId)) : []).map((row) => row.id))
   return { mustWork: (build.mustWork ?? []) as string[], inspection: build.inspection as boolean | null, recipients, stoppers }
 }
 
@@ -123,10 +128,11 @@ export async function decide(
   buildId: string,
   input: { needId: string; act: Decision['act']; priceMinor?: number | null | undefined; source?: string | null | undefined; note?: string | null | undefined },
 ): Promise<Row> {
+  // Planned before, not inside: a transaction only checks and writes.
+  const plan = await planBuild(store, buildId)
+  if (![...plan.needs, ...plan.dropped].some((need) => need.id === input.needId)) throw new MissingError(`There is no line "${input.needId}" in this build's parts list.`)
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
-    const plan = await planBuild(tx, buildId)
-    if (![...plan.needs, ...plan.dropped].some((need) => need.id === input.needId)) throw new MissingError(`There is no line "${input.needId}" in this build's parts list.`)
     if ((input.act === 'price' || input.act === 'estimate') && input.priceMinor == null) throw new ConflictError('Type the price.')
     const held = (await tx.list('decision', { buildId, needId: input.needId, act: input.act }))[0]
     const values = { priceMinor: input.priceMinor ?? null, source: input.source ?? null, note: input.note ?? null }

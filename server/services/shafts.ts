@@ -29,7 +29,7 @@ const orZero = (value: number): number => (Number.isFinite(value) ? Math.max(0, 
 
 function halvesOf(view: BuildView): ShaftHalf[] {
   const cost = costOf(view)
-  return [...view.catalogue.parts.values()].filter((part) => part.kind === 'shaft-half').flatMap((part) => halfOf(part, cost(part.id)))
+  return view.catalogue.ofKind('shaft-half').flatMap((part) => halfOf(part, cost(part.id)))
 }
 
 /** A half with a length and both of its fits known; the rest cannot be searched. */

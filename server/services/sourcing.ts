@@ -126,14 +126,15 @@ export async function addLock(
   input: { way: 'in' | 'out'; candidate?: string | null | undefined; bundle?: string | null | undefined; supplierId?: string | null | undefined },
 ): Promise<Row> {
   const target = { candidate: input.candidate ?? null, bundle: input.bundle ?? null, supplierId: input.supplierId ?? null }
+  const { gathered } = await planBuild(store, buildId)
+  const known = target.candidate
+    ? gathered.problem.candidates.some((one) => one.id === target.candidate)
+    : target.bundle
+      ? gathered.problem.bundles.some((one) => one.id === target.bundle)
+      : gathered.problem.suppliers.some((one) => one.id === target.supplierId)
+  if (!known) throw new UnprocessableError('What you want to lock is not among the sources of this build.')
   return store.transaction(async (tx) => {
-    const { gathered } = await planBuild(tx, buildId)
-    const known = target.candidate
-      ? gathered.problem.candidates.some((one) => one.id === target.candidate)
-      : target.bundle
-        ? gathered.problem.bundles.some((one) => one.id === target.bundle)
-        : gathered.problem.suppliers.some((one) => one.id === target.supplierId)
-    if (!known) throw new UnprocessableError('What you want to lock is not among the sources of this build.')
+    await tx.get('build', buildId)
     const held = (await tx.list('sourcingLock', { buildId })).find(
       (lock) => lock.candidate === target.candidate && lock.bundle === target.bundle && lock.supplierId === target.supplierId,
     )

@@ -11,8 +11,8 @@ import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/
 import type { Row, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { answerStopper } from './joint-claims.ts'
-import { chooseCoupling, choosePairing, trainOf, viewBuild } from './pairings.ts'
-import { addClaim, rebuildPortValues } from './parts.ts'
+import { chooseCoupling, takePairing } from './pairings.ts'
+import { addClaim, onePart, rebuildPortValues } from './parts.ts'
 
 type Start = z.infer<typeof startInput>
 type Choice = NonNullable<Start['engine']>
@@ -50,22 +50,31 @@ export async function startBuild(store: Store, input: Start): Promise<Row> {
     })
     for (const [question, says] of Object.entries(stoppers)) if (says) await answerStopper(tx, build.id, { question, says, saidBy: input.saidBy ?? null })
     if (!engine || !transmission) return build
-    await choosePairing(tx, build.id, { engineId: engine, transmissionId: transmission })
+    // Nothing is put in yet: what would close it is found when it is first looked at.
+    await takePairing(tx, build.id, { engineId: engine, transmissionId: transmission }, [])
     if (transfer) await chooseCoupling(tx, build.id, { engineId: engine, transmissionId: transmission, kind: 'transfer-case', partId: transfer })
-    await decideByAnswers(tx, build.id, engine, transmission, stoppers, input.saidBy)
+    await decideByAnswers(tx, { engine, transmission, recipient, transfer }, stoppers, input.saidBy)
     return build
   })
 }
 
 /** What the answers decide of the pairing is written on its fields, as hearsay. */
-async function decideByAnswers(tx: Store, buildId: string, engineId: string, transmissionId: string, stoppers: Start['stoppers'], by?: string | null): Promise<void> {
-  const view = await viewBuild(tx, buildId)
-  const [engine, transmission] = [view.catalogue.parts.get(engineId)!, view.catalogue.parts.get(transmissionId)!]
-  const { recipient, transfer } = trainOf(view, engine, transmission).train
+async function decideByAnswers(
+  tx: Store,
+  ids: { engine: string; transmission: string; recipient: string | null; transfer: string | null },
+  stoppers: Start['stoppers'],
+  by?: string | null,
+): Promise<void> {
+  const transferId = ids.transfer ?? (await ownTransfer(tx, ids.transmission)) ?? (ids.recipient ? await ownTransfer(tx, ids.recipient) : null)
+  const [engine, transmission] = [await onePart(tx, ids.engine), await onePart(tx, ids.transmission)]
+  const [recipient, transfer] = [ids.recipient ? await onePart(tx, ids.recipient) : null, transferId ? await onePart(tx, transferId) : null]
   for (const [question, says] of Object.entries(stoppers))
-    for (const { part, port, field, value } of fieldsOfAnswer(question, says as StopperSays, { engine, transmission, recipient, transfer: transfer ?? null }))
+    for (const { part, port, field, value } of fieldsOfAnswer(question, says as StopperSays, { engine, transmission, recipient, transfer }))
       await say(tx, part, port, field, value, by)
 }
+
+/** The transfer case that came with a gearbox or a vehicle. */
+const ownTransfer = async (tx: Store, ownerId: string): Promise<string | null> => (await tx.list('part', { kind: 'transfer-case', ownerId }))[0]?.id ?? null
 
 /** The part of a choice: one of the catalogue, or made from its template or its pattern family. */
 async function pick(tx: Store, choice: Choice | null | undefined, kind: 'engine' | 'transmission' | 'vehicle' | 'transfer-case', ownerId: string | null): Promise<string | null> {

@@ -1,0 +1,45 @@
+import { isPortKind } from '../../core/ports/index.ts'
+import type { Part, Port } from '../../core/ports/port.ts'
+import type { Claim } from '../../core/quantity/claim.ts'
+import type { Row } from '../database/row.ts'
+
+/** Rows to the core's parts: claims gathered under their ports. */
+export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims: readonly Row[]): Part[] {
+  const claimsOf = groupBy(claims, 'portId')
+  const portsOf = groupBy(ports, 'partId')
+  return parts.map((part) => ({
+    id: part.id,
+    kind: String(part.kind),
+    name: String(part.name),
+    ports: (portsOf.get(part.id) ?? [])
+      .filter((port) => isPortKind(String(port.kind)))
+      .map((port): Port => {
+        const byField = [...groupBy(claimsOf.get(port.id) ?? [], 'field')].map(([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)])
+        return { id: port.id, kind: String(port.kind), slot: String(port.slot), ...(port.looks ? { looks: port.looks as 'forward' } : {}), claims: Object.fromEntries(byField) }
+      }),
+  }))
+}
+
+export function toClaim(row: Row): Claim {
+  const optional = Object.entries({
+    plusMinus: row.plusMinus,
+    method: row.method,
+    source: row.source,
+    by: row.saidBy,
+    on: row.day,
+    specimen: row.specimenId,
+    typed: row.typed,
+  }).filter(([, value]) => value !== null && value !== undefined)
+  return { id: row.id, value: row.value, grade: row.grade as Claim['grade'], ...Object.fromEntries(optional) }
+}
+
+export function groupBy(rows: readonly Row[], column: string): Map<string, Row[]> {
+  const groups = new Map<string, Row[]>()
+  for (const row of rows) {
+    const key = String(row[column])
+    const group = groups.get(key)
+    if (group) group.push(row)
+    else groups.set(key, [row])
+  }
+  return groups
+}

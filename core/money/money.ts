@@ -25,6 +25,7 @@ export function minorDigits(code: Currency): number {
 export function timesRate(minor: number, rate: number): number {
   if (!Number.isSafeInteger(minor)) throw new RangeError(`timesRate requires an integer of minor units, not ${minor}`)
   if (!Number.isFinite(rate)) throw new RangeError(`timesRate requires a finite rate, not ${rate}`)
+  if (rate === 1) return minor
   const scale = 1_000_000_000_000n
   const scaled = BigInt(minor) * toScaled(rate)
   const negative = scaled < 0n

@@ -1,11 +1,11 @@
 import { type NumberVerdict, numberVerdict, type Supersession } from '../identity/supersession.ts'
 import { type Currency, convert, timesRate } from '../money/money.ts'
 import { paidPrice, type Rate, rateBetween } from '../money/offer-price.ts'
-import { constraintsOf, meets } from '../needs/meets.ts'
+import { meets } from '../needs/meets.ts'
 import type { Need } from '../needs/need.ts'
-import type { Field } from '../ports/field.ts'
-import { type CompiledPart, PORT_KINDS } from '../ports/index.ts'
-import { GRADES, type Grade } from '../quantity/grade.ts'
+import type { CompiledPart } from '../ports/index.ts'
+import type { Grade } from '../quantity/grade.ts'
+import { assumedOnly, constraintsFor, matchesOf, strongestGrade, weakestGrade } from './offer-matches.ts'
 import type { Bundle, Candidate, Lock, Problem, Source, Supplier } from './problem.ts'
 
 export interface OfferRow {
@@ -127,7 +127,7 @@ export interface Gathered {
  */
 export function gatherCandidates(needs: readonly Need[], market: Market, build: BuildMoney, decisions: readonly Decision[], locks: readonly Lock[]): Gathered {
   const wanted = needs.filter((need) => need.task === undefined)
-  const constrained = wanted.map((need) => ({ ...need, constraints: constraintsFor(need, market) }))
+  const constrained = wanted.map((need) => ({ ...need, constraints: constraintsFor(need, market.parts) }))
   const sources: SourceInfo[] = []
   const excluded: { id: string; why: string }[] = []
   const candidates: Candidate[] = []
@@ -153,54 +153,50 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
     if (typed) add(`typed@${need.id}`, 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')
   }
 
-  const byKind = new Map<string, typeof constrained>()
-  for (const need of constrained) byKind.set(need.kind, [...(byKind.get(need.kind) ?? []), need])
-  const assumed = new Set<string>()
+  const known = new Set<string>()
   const isAssumed = (part: CompiledPart): boolean => {
     if (strongestGrade(part) !== 'assumed') return false
-    if (!assumed.has(part.id))
+    if (!known.has(part.id))
       excluded.push({ id: part.id, why: `${part.name} is known by assumed values only: nothing is bought on those. Measure it, or find what its maker says.` })
-    assumed.add(part.id)
+    known.add(part.id)
     return true
   }
-  for (const offer of market.offers) {
-    const part = market.parts.get(offer.partId)
+  for (const part of assumedOnly(constrained, market.offers, market.parts)) isAssumed(part)
+  // As the offers stand, then as the needs do: the order decides which of equals a plan takes.
+  const matches = constrained.flatMap((need) => matchesOf(need, market.offers, market.parts).map((match) => ({ ...match, need }))).sort((p, q) => p.place - q.place)
+  for (const { offer, part, need, answer } of matches) {
     const supplier = supplierOf.get(offer.supplierId)
-    if (!part || !supplier || !byKind.has(part.kind) || isAssumed(part)) continue
-    for (const need of byKind.get(part.kind) ?? []) {
-      const answer = meets(part, need)
-      if (answer.meets === 'no') continue
-      const price = paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, market.rates)
-      const listed = inCurrency(offer.priceMinor, offer.currency, supplier.currency, market.rates)
-      if (price === null || listed === null) {
-        excluded.push({
-          id: offer.id,
-          why: `${supplier.name} asks ${offer.currency} for ${part.name}: no exchange rate to ${price === null ? build.currency : supplier.currency} is known. Add one in Settings.`,
-        })
-        continue
-      }
-      const id = `offer:${offer.id}@${need.id}`
-      candidates.push({
-        id,
-        need: need.id,
-        source: 'buy',
-        supplier: supplier.id,
-        priceMinor: price,
-        orderValueMinor: listed,
-        pack: offer.pack,
-        ...(offer.stock === null ? {} : { stock: offer.stock }),
+    if (!supplier) continue
+    const price = paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, market.rates)
+    const listed = inCurrency(offer.priceMinor, offer.currency, supplier.currency, market.rates)
+    if (price === null || listed === null) {
+      excluded.push({
+        id: offer.id,
+        why: `${supplier.name} asks ${offer.currency} for ${part.name}: no exchange rate to ${price === null ? build.currency : supplier.currency} is known. Add one in Settings.`,
       })
-      const own = offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
-      sources.push({
-        ...sourceInfo(id, need, part, market, own),
-        source: 'buy',
-        words: `${part.name}, ${supplier.name}`,
-        supplierId: supplier.id,
-        confirm: answer.meets === 'confirm' ? answer.unknown : [],
-        ...(offer.number ? { numberShown: offer.number } : {}),
-        ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
-      })
+      continue
     }
+    const id = `offer:${offer.id}@${need.id}`
+    candidates.push({
+      id,
+      need: need.id,
+      source: 'buy',
+      supplier: supplier.id,
+      priceMinor: price,
+      orderValueMinor: listed,
+      pack: offer.pack,
+      ...(offer.stock === null ? {} : { stock: offer.stock }),
+    })
+    const own = offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
+    sources.push({
+      ...sourceInfo(id, need, part, market, own),
+      source: 'buy',
+      words: `${part.name}, ${supplier.name}`,
+      supplierId: supplier.id,
+      confirm: answer.meets === 'confirm' ? answer.unknown : [],
+      ...(offer.number ? { numberShown: offer.number } : {}),
+      ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
+    })
   }
 
   const bundles: Bundle[] = []
@@ -253,13 +249,6 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
   return { problem, sources, excluded }
 }
 
-/** A part wanted by name brings the constraints of its own ports: met by it or one with equal ports. */
-function constraintsFor(need: Need, market: Market): Need['constraints'] {
-  if (need.constraints.length > 0 || need.wants === undefined) return need.constraints
-  const part = market.parts.get(need.wants)
-  return part ? constraintsOf(part) : []
-}
-
 function itemsFor(
   rows: readonly { id: string; partId: string; quantity: number }[],
   bundle: string,
@@ -296,25 +285,6 @@ function sourceInfo(id: string, need: Need, part: CompiledPart, market: Market, 
   const offered = [...(market.numbers.get(part.id) ?? []), ...own]
   const wanted = need.wants ? (market.numbers.get(need.wants) ?? []) : []
   return { id, need: need.id, partId: part.id, number: numberVerdict(wanted, offered, market.supersessions), evidence: weakestGrade(part) }
-}
-
-/** Strongest grade among what is known of a part; null when nothing is. */
-function strongestGrade(part: CompiledPart): Grade | null {
-  let strongest = -1
-  for (const port of part.ports)
-    for (const name of Object.keys(PORT_KINDS[port.kind].fields)) strongest = Math.max(strongest, (port as unknown as Record<string, Field<unknown>>)[name]!.grade)
-  return GRADES[strongest as 0] ?? null
-}
-
-/** Weakest grade among what is known of a part; null when nothing is. */
-export function weakestGrade(part: CompiledPart): Grade | null {
-  let weakest = GRADES.length as number
-  for (const port of part.ports)
-    for (const name of Object.keys(PORT_KINDS[port.kind].fields)) {
-      const { grade } = (port as unknown as Record<string, Field<unknown>>)[name]!
-      if (grade >= 0 && grade < weakest) weakest = grade
-    }
-  return GRADES[weakest as 0] ?? null
 }
 
 function inCurrency(minor: number, from: Currency, to: Currency, rates: readonly Rate[]): number | null {

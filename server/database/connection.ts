@@ -17,9 +17,19 @@ export const MIGRATIONS = [
 export type Database = Knex
 
 const snake = (name: string): string => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
-const camel = (name: string): string => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())
-const camelRow = (row: unknown): unknown =>
-  row !== null && typeof row === 'object' && !Array.isArray(row) ? Object.fromEntries(Object.entries(row).map(([key, value]) => [camel(key), value])) : row
+const camelNames = new Map<string, string>()
+/** The same few names in every row. */
+function camel(name: string): string {
+  let found = camelNames.get(name)
+  if (found === undefined) camelNames.set(name, (found = name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())))
+  return found
+}
+const camelRow = (row: unknown): unknown => (row !== null && typeof row === 'object' && !Array.isArray(row) ? renamed(row as Record<string, unknown>) : row)
+function renamed(row: Record<string, unknown>): Record<string, unknown> {
+  const out: Record<string, unknown> = {}
+  for (const key in row) out[camel(key)] = row[key]
+  return out
+}
 
 /** Opens (and makes) a database file, `:memory:` or a copy in a buffer for tests, and brings it up to date. */
 export async function openDatabase(file: string | Buffer, migrations: typeof MIGRATIONS = MIGRATIONS): Promise<Database> {

@@ -50,11 +50,28 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
     : []
   const isDropped = (need: Need): boolean => decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
   const needs = all.filter((need) => !isDropped(need))
-  const { gathered, madeFrom } = gatheredMemory.recall([catalogue.market], JSON.stringify([build, needs, decisions, locks]), () => {
-    const found = gatherCandidates(needs, catalogue.market, build as never, decisions as unknown as Decision[], locks.map(toLock))
-    return { gathered: found, madeFrom: createHash('sha256').update(JSON.stringify(found.problem)).digest('hex').slice(0, 32) }
-  })
-  return { view, run, needs, dropped: all.filter(isDropped), decisions, locks, gathered, madeFrom, plan: plans.at(-1) ?? null }
+  let held: { gathered: Gathered; madeFrom: string } | null = null
+  const sources = () =>
+    (held ??= gatheredMemory.recall([catalogue.market], JSON.stringify([build, needs, decisions, locks]), () => {
+      const found = gatherCandidates(needs, catalogue.market, build as never, decisions as unknown as Decision[], locks.map(toLock))
+      return { gathered: found, madeFrom: createHash('sha256').update(JSON.stringify(found.problem)).digest('hex').slice(0, 32) }
+    }))
+  return {
+    view,
+    run,
+    needs,
+    dropped: all.filter(isDropped),
+    decisions,
+    locks,
+    // Gathered when first asked for: a command that drops a line asks for no source.
+    get gathered() {
+      return sources().gathered
+    },
+    get madeFrom() {
+      return sources().madeFrom
+    },
+    plan: plans.at(-1) ?? null,
+  }
 }
 
 export function briefFacts({ build, catalogue, stoppers }: BuildView): Parameters<typeof pairingFacts>[3] {
@@ -70,6 +87,9 @@ const toLock = (row: Row): Lock => ({
   ...(row.supplierId ? { supplier: String(row.supplierId) } : {}),
 })
 
+/** Sources of a line that are sent with it; the rest are counted. */
+const CANDIDATES_SHOWN = 40
+
 export type LineState = 'open' | 'planned' | 'kept' | 'work' | 'dropped' | 'estimated' | 'to solve'
 
 /** The parts list: each need with its source in the plan, number verdict, evidence, why and state. */
@@ -78,17 +98,24 @@ export async function partsList(store: Store, buildId: string) {
   const lines = (plan.plan?.detail as Plan | undefined)?.lines ?? []
   const current = plan.plan?.madeFrom === plan.madeFrom
   const sourceOf = new Map(plan.gathered.sources.map((source) => [source.id, source]))
+  const candidatesOf = new Map<string, SourceInfo[]>()
+  for (const one of plan.gathered.sources) {
+    const group = candidatesOf.get(one.need)
+    if (group) group.push(one)
+    else candidatesOf.set(one.need, [one])
+  }
   const list = plan.needs.map((need) => {
     const line = current ? lines.find((one) => one.need === need.id) : undefined
     const source = line ? sourceOf.get(line.candidate ?? `${line.bundle}\u0000${line.item}`) : undefined
-    const candidates = plan.gathered.sources.filter((one) => one.need === need.id)
+    const candidates = candidatesOf.get(need.id) ?? []
     const estimate = plan.decisions.find((one) => one.needId === need.id && one.act === 'estimate')
     return {
       ...lineOf(need, plan.view),
       source: source ?? null,
       costMinor: line?.costMinor ?? null,
       packs: line?.packs ?? null,
-      candidates,
+      candidates: candidates.slice(0, CANDIDATES_SHOWN),
+      candidateCount: candidates.length,
       range: need.task || source || estimate ? null : assumedPrice(need.kind, String(plan.view.build.currency), plan.view.catalogue.market.rates),
       estimateMinor: (estimate?.priceMinor as number | null | undefined) ?? null,
       decisions: plan.decisions.filter((one) => one.needId === need.id),

@@ -156,7 +156,9 @@ export interface PartLine extends Need {
   readonly source: SourceInfo | null
   readonly costMinor: number | null
   readonly packs: number | null
+  /** The first of them. */
   readonly candidates: readonly SourceInfo[]
+  readonly candidateCount: number
   readonly estimateMinor: number | null
   /** Where there is no price: what its kind costs, assumed. */
   readonly range: Range | null

@@ -183,7 +183,7 @@ function LineRow({
       </td>
       <td className="figure py-1.5 text-right">{line.task ? `${line.task.hours} h` : line.quantity}</td>
       <td className="max-w-[220px] py-1.5 pl-4">
-        {line.source ? line.source.words : <span className="text-steel">{line.candidates.length > 0 ? `${line.candidates.length} to choose from` : ''}</span>}
+        {line.source ? line.source.words : <span className="text-steel">{line.candidateCount > 0 ? `${line.candidateCount} to choose from` : ''}</span>}
       </td>
       <td className="py-1.5">{line.source ? <NumberSays verdict={line.source.number} /> : ''}</td>
       <td className="py-1.5">{line.source ? <GradeWord grade={line.source.evidence} /> : ''}</td>

@@ -5,6 +5,7 @@ import * as createTables from './migrations/20261125_0001_create_tables.ts'
 import * as addPeople from './migrations/20261125_0002_add_people_claims_and_sheets.ts'
 import * as addMatingCards from './migrations/20261125_0003_add_mating_cards.ts'
 import * as addBuildSheets from './migrations/20261125_0004_add_build_sheets.ts'
+import * as addIndexes from './migrations/20261128_0005_add_indexes.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -12,6 +13,7 @@ export const MIGRATIONS = [
   { name: '20261125_0002_add_people_claims_and_sheets', ...addPeople },
   { name: '20261125_0003_add_mating_cards', ...addMatingCards },
   { name: '20261125_0004_add_build_sheets', ...addBuildSheets },
+  { name: '20261128_0005_add_indexes', ...addIndexes },
 ]
 
 export type Database = Knex

@@ -186,3 +186,16 @@ test('a file of the first version is brought up to date: its rows stay, inches b
   expect(await store.insert('person', { name: 'Ida' })).toMatchObject({ decimal: 'ask' })
   await knex.destroy()
 })
+
+test('a file of the fourth version is brought up to date: its rows stay, what is asked for by value has its index', async () => {
+  const file = fileIn()
+  const old = await openDatabase(file, MIGRATIONS.slice(0, 4))
+  await old('supplier').insert({ id: 's', name: 'Old quay', currency: 'EUR' })
+  await old('job').insert({ id: 'j', kind: 'sourcing', subjectId: 'b', status: 'done', started: '2026-01-01' })
+  await old.destroy()
+  const knex = await openDatabase(file)
+  expect((await new Store(knex).get('supplier', 's')).name).toBe('Old quay')
+  const names = ((await knex('sqlite_master').select('name')) as { name: string }[]).map(({ name }) => name)
+  expect([names.includes('job'), names.includes('part_by_owner_id'), names.includes('donor_item_by_donor_id')]).toEqual([false, true, true])
+  await knex.destroy()
+})

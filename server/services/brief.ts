@@ -7,6 +7,7 @@ import { planNeeds } from '../../core/needs/fixpoint.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
 import { KEPT_ASSEMBLIES, mustStillWork } from '../../core/needs/rules/must-still-work.ts'
 import { own } from '../../core/own.ts'
+import { effective } from '../../core/pairing/order.ts'
 import { torqueMargin } from '../../core/pairing/torque-margin.ts'
 import { assumedPrice } from '../../core/templates/first-answer.ts'
 import { RANGES } from '../../core/templates/ranges.ts'
@@ -48,7 +49,7 @@ export async function briefView(store: Store, buildId: string) {
 
 const tasksOf = ({ result }: PairingRun): Task[] => {
   const tasks = new Map<string, Task>()
-  for (const { bare, closed } of result.joints) for (const task of (closed ?? bare).tasks) tasks.set(task.id, task)
+  for (const { bare, closed } of result.joints) for (const task of effective({ bare, closed }).tasks) tasks.set(task.id, task)
   return [...tasks.values()]
 }
 

@@ -66,6 +66,7 @@ const markets = new WeakMap<object, Map<string, { readonly tables: readonly unkn
 async function loadMarket(store: Store): Promise<Offers> {
   const names = ['partNumber', 'supersession', 'offer', 'kit', 'kitItem', 'donor', 'donorItem', 'supplier', 'rate', 'issuer'] as const
   const lists = await Promise.all(names.map(async (table) => (await mirrored(store, table)).list))
+  const offered = await mirrored(store, 'offer')
   const table = Object.fromEntries(names.map((name, i) => [name, lists[i]!])) as Record<(typeof names)[number], readonly Row[]>
   let held = markets.get(store.root)
   if (!held) markets.set(store.root, (held = new Map()))
@@ -81,7 +82,11 @@ async function loadMarket(store: Store): Promise<Offers> {
     const groups = groupBy(items, column)
     return rows.map((row) => ({ ...row, items: groups.get(row.id) ?? [] }))
   }
-  return once('market', lists, () => ({
+  const selling = table.supplier.filter((row) => offered.group('supplierId', row.id).length > 0 || table.kit.some((kit) => kit.supplierId === row.id))
+  const before = memo.get('suppliers')?.value as readonly Row[] | undefined
+  const isSame = before?.length === selling.length && before.every((row, i) => row === selling[i])
+  if (!isSame) memo.set('suppliers', { tables: [], value: selling })
+  const pieces = {
     numbers: once(
       'numbers',
       [table.partNumber],
@@ -91,11 +96,13 @@ async function loadMarket(store: Store): Promise<Offers> {
     offers: table.offer as unknown as OfferRow[],
     kits: once('kits', [table.kit, table.kitItem], () => withItems(table.kit, table.kitItem, 'kitId')) as unknown as Market['kits'],
     donors: once('donors', [table.donor, table.donorItem], () => withItems(table.donor, table.donorItem, 'donorId')) as unknown as Market['donors'],
-    suppliers: table.supplier as unknown as Market['suppliers'],
+    // Only who sells something: another on the list changes nothing.
+    suppliers: (isSame ? before : selling) as unknown as Market['suppliers'],
     rates: once('rates', [table.rate], () =>
       table.rate.map((row) => ({ from: String(row.fromCurrency), to: String(row.toCurrency), rate: Number(row.rate), on: String(row.day) })),
     ),
-  }))
+  }
+  return once('market', Object.values(pieces), () => pieces)
 }
 
 function supersessionsOf(supersessions: readonly Row[], issuers: readonly Row[]): Supersession[] {

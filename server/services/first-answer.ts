@@ -1,5 +1,6 @@
 import { kindGroup } from '../../core/identity/part-kinds.ts'
 import { jointNamed } from '../../core/joints/index.ts'
+import { effective } from '../../core/pairing/order.ts'
 import { firstAnswer } from '../../core/templates/first-answer.ts'
 import type { Store } from '../database/store.ts'
 import { listStoppers } from './joint-claims.ts'
@@ -24,7 +25,7 @@ export async function firstAnswerView(store: Store, buildId: string) {
     transmissionId: plan.run?.train.transmission.id ?? null,
     currency: String(build.currency),
     joints: (plan.run?.result.joints ?? []).map(({ joint, bare, closed }) => {
-      const verdict = closed ?? bare
+      const verdict = effective({ bare, closed })
       const heard = plan.run?.heard.get(joint)
       return {
         joint,
@@ -53,7 +54,7 @@ function measureFirst(plan: Awaited<ReturnType<typeof planBuild>>) {
   const byField = new Map<string, { field: string; port: string; label: string; partName: string; minutes: number; methods: readonly string[]; joints: string[] }>()
   for (const { joint, bare, closed } of plan.run?.result.joints ?? []) {
     if (plan.run?.heard.get(joint)?.answer) continue
-    for (const field of (closed ?? bare).missing) {
+    for (const field of effective({ bare, closed }).missing) {
       if (field.part === '?') continue
       const key = `${field.port}.${field.field}`
       const held = byField.get(key) ?? {

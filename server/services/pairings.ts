@@ -5,6 +5,7 @@ import { paidPrice } from '../../core/money/offer-price.ts'
 import { insertionPlace } from '../../core/pairing/closing.ts'
 import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { type Heard, hearClaims, type JointClaim } from '../../core/pairing/joint-claims.ts'
+import { byPromise, effective } from '../../core/pairing/order.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
 import { weighTrain } from '../../core/pairing/rank.ts'
 import type { PairingContext, Train } from '../../core/pairing/train.ts'
@@ -229,14 +230,14 @@ export function pairingRows(view: BuildView, most = SHOWN) {
       recipients: [engine, transmission].filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId).map((part) => part.id),
       chosen: row?.chosen === true,
       joints: result.joints.map((joint) => shownCode(joint, heard.get(joint.joint))),
-      open: result.joints.filter(({ joint, bare, closed }) => (closed ?? bare).code === 'unmeasured' && !heard.get(joint)?.answer).length,
-      minutes: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).minutes, 0),
-      hours: result.joints.reduce((sum, { bare, closed }) => sum + (closed ?? bare).tasks.reduce((total, task) => total + task.hours, 0), 0),
+      open: result.joints.filter(({ joint, bare, closed }) => effective({ bare, closed }).code === 'unmeasured' && !heard.get(joint)?.answer).length,
+      minutes: result.joints.reduce((sum, { bare, closed }) => sum + effective({ bare, closed }).minutes, 0),
+      hours: result.joints.reduce((sum, { bare, closed }) => sum + effective({ bare, closed }).tasks.reduce((total, task) => total + task.hours, 0), 0),
       closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
       marginNm: marginOf(result),
     }
   })
-  return { items, of }
+  return { items: items.sort(byPromise), of }
 }
 
 /** The code shown of a joint: the computed one, or where that is unmeasured the claim's, at its grade. */
@@ -247,7 +248,7 @@ function shownCode({ joint, bare, closed }: PairingResult['joints'][number], sai
     code: answer?.run === 'bare' ? answer.code : bare.code,
     closed: answer?.run === 'closed' ? answer.code : (closed?.code ?? null),
     evidence: answer ? answer.evidence : bare.evidence,
-    missing: (closed ?? bare).missing.length,
+    missing: effective({ bare, closed }).missing.length,
     claimed: answer !== undefined,
     conflicts: said?.conflicts.length ?? 0,
   }

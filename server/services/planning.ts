@@ -5,6 +5,7 @@ import { type BuildTotals, budget } from '../../core/money/budget.ts'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
+import { effective } from '../../core/pairing/order.ts'
 import { type Decision, type Gathered, gatherCandidates, type SourceInfo } from '../../core/sourcing/candidates.ts'
 import type { Lock } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
@@ -28,7 +29,18 @@ export interface Planned {
 }
 
 const memory = new RevisionMemory<Planned>()
-const gatheredMemory = new Memory<{ gathered: Gathered; madeFrom: string }>(50)
+const gatheredMemory = new Memory<Gathered>(50)
+const fingerprints = new WeakMap<Gathered, string>()
+
+/** Fingerprint of the problem of a build's sources, worked out when a plan is held against it. */
+function fingerprint(gathered: Gathered): string {
+  let found = fingerprints.get(gathered)
+  if (!found) fingerprints.set(gathered, (found = createHash('sha256').update(JSON.stringify(gathered.problem)).digest('hex').slice(0, 32)))
+  return found
+}
+
+/** Whether the plan kept is of the list and the offers as they are now. */
+export const isCurrent = (planned: Planned): boolean => planned.plan !== null && planned.plan.madeFrom === planned.madeFrom
 
 /** Needs, candidates and the latest plan of a build, computed once per data revision. */
 export const planBuild = (store: Store, buildId: string): Promise<Planned> => memory.recall(store, buildId, async () => compute(store, await viewBuild(store, buildId)))
@@ -50,12 +62,11 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
     : []
   const isDropped = (need: Need): boolean => decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
   const needs = all.filter((need) => !isDropped(need))
-  let held: { gathered: Gathered; madeFrom: string } | null = null
-  const sources = () =>
-    (held ??= gatheredMemory.recall([catalogue.market], JSON.stringify([build, needs, decisions, locks]), () => {
-      const found = gatherCandidates(needs, catalogue.market, build as never, decisions as unknown as Decision[], locks.map(toLock))
-      return { gathered: found, madeFrom: createHash('sha256').update(JSON.stringify(found.problem)).digest('hex').slice(0, 32) }
-    }))
+  let held: Gathered | null = null
+  const gathered = (): Gathered =>
+    (held ??= gatheredMemory.recall([catalogue.market], JSON.stringify([build, needs, decisions, locks]), () =>
+      gatherCandidates(needs, catalogue.market, build as never, decisions as unknown as Decision[], locks.map(toLock)),
+    ))
   return {
     view,
     run,
@@ -65,10 +76,10 @@ async function compute(store: Store, view: BuildView): Promise<Planned> {
     locks,
     // Gathered when first asked for: a command that drops a line asks for no source.
     get gathered() {
-      return sources().gathered
+      return gathered()
     },
     get madeFrom() {
-      return sources().madeFrom
+      return fingerprint(gathered())
     },
     plan: plans.at(-1) ?? null,
   }
@@ -96,7 +107,7 @@ export type LineState = 'open' | 'planned' | 'kept' | 'work' | 'dropped' | 'esti
 export async function partsList(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const lines = (plan.plan?.detail as Plan | undefined)?.lines ?? []
-  const current = plan.plan?.madeFrom === plan.madeFrom
+  const current = isCurrent(plan)
   const sourceOf = new Map(plan.gathered.sources.map((source) => [source.id, source]))
   const candidatesOf = new Map<string, SourceInfo[]>()
   for (const one of plan.gathered.sources) {
@@ -196,7 +207,7 @@ export function totals(plan: Planned): BuildTotals | null {
     likeForLikeMinor,
     planMinor: solved.totalMinor,
     planStatus: String(plan.plan.status),
-    planIsCurrent: plan.plan.madeFrom === plan.madeFrom,
+    planIsCurrent: isCurrent(plan),
     proven: `${solved.status === 'proven' ? 'Proven' : 'Best found'} for ${sourced - open.length} of ${sourced} lines`,
     taskHours,
     pairing: nameOf(plan),
@@ -212,8 +223,8 @@ export async function buildHeader(store: Store, buildId: string) {
   const sums = totals(plan)
   const sourcedKinds = new Set(plan.gathered.sources.map((source) => source.need))
   const openParts = plan.needs.filter((need) => !need.task && !sourcedKinds.has(need.id) && !plan.decisions.some((d) => d.needId === need.id && d.act === 'estimate')).length
-  const unmeasured = plan.run?.result.joints.filter(({ bare, closed }) => (closed ?? bare).code === 'unmeasured') ?? []
-  const open = { brief: briefGaps(build), pairing: unmeasured.length + (plan.run ? 0 : 1), parts: openParts, sourcing: plan.run && plan.plan?.madeFrom !== plan.madeFrom ? 1 : 0 }
+  const unmeasured = plan.run?.result.joints.filter(({ bare, closed }) => effective({ bare, closed }).code === 'unmeasured') ?? []
+  const open = { brief: briefGaps(build), pairing: unmeasured.length + (plan.run ? 0 : 1), parts: openParts, sourcing: plan.run && !isCurrent(plan) ? 1 : 0 }
   return {
     build,
     recipient,
@@ -251,10 +262,10 @@ function nextAction(plan: Planned, unmeasured: PairingRun['result']['joints'], o
   if (!plan.view.build.recipientId) return { words: 'Name the recipient', stage: 'brief' }
   if (!plan.run) return { words: 'Choose a pairing', stage: 'pairing' }
   const joint = unmeasured[0]
-  const missing = joint ? (joint.closed ?? joint.bare).missing[0] : undefined
+  const missing = joint ? effective(joint).missing[0] : undefined
   if (joint && missing && !missing.port.startsWith('?'))
     return { words: `Measure ${missing.label.charAt(0).toLowerCase()}${missing.label.slice(1)}`, stage: `pairing?joint=${joint.joint}` }
-  if (plan.plan?.madeFrom !== plan.madeFrom) return { words: 'Solve the sourcing', stage: 'sourcing' }
+  if (!isCurrent(plan)) return { words: 'Solve the sourcing', stage: 'sourcing' }
   if (joint) return { words: `Look at ${jointNamed(joint.joint)?.title.toLowerCase() ?? joint.joint}`, stage: `pairing?joint=${joint.joint}` }
   return openParts > 0 ? { words: `Price ${openParts} open ${openParts === 1 ? 'line' : 'lines'}`, stage: 'parts' } : { words: 'Look at the budget', stage: 'budget' }
 }

@@ -2,7 +2,7 @@ import type { Plan } from '../../core/sourcing/solve.ts'
 import type { Row, Store } from '../database/store.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import type { JobRunner, JobState } from '../jobs/runner.ts'
-import { nameOf, planBuild } from './planning.ts'
+import { isCurrent, nameOf, planBuild } from './planning.ts'
 
 /** Longest a build's solve may take before the best plan found is shown with its gap. */
 const TIME_LIMIT_MS = 60_000
@@ -24,7 +24,11 @@ async function savePlan(
 ): Promise<{ planId: string; status: string }> {
   const sourceOf = new Map(gathered.sources.map((source) => [source.id, source]))
   return store.transaction(async (tx) => {
-    for (const old of await tx.list('plan', { buildId })) await tx.remove('plan', old.id)
+    // A plan is replaced, not thrown away: the history has the old one, the trash is for what people remove.
+    for (const old of await tx.list('plan', { buildId })) {
+      for (const line of await tx.list('planLine', { planId: old.id })) await tx.unmake('planLine', line)
+      await tx.unmake('plan', old)
+    }
     const row = await tx.insert('plan', {
       buildId,
       status: plan.status,
@@ -78,7 +82,7 @@ export async function sourcingView(store: Store, buildId: string) {
     status: detail?.status ?? null,
     totalMinor: detail?.totalMinor ?? null,
     boundMinor: detail?.boundMinor ?? null,
-    isCurrent: plan?.madeFrom === planned.madeFrom,
+    isCurrent: isCurrent(planned),
     day: plan?.day ?? null,
     needs: needs.filter((need) => !need.task).length,
     lines: (detail?.lines ?? []).map((line) => {

@@ -1,5 +1,6 @@
 import { kindWords } from '../../identity/part-kinds.ts'
 import { JOINTS, jointNamed } from '../../joints/index.ts'
+import { effective } from '../../pairing/order.ts'
 import type { NewNeed } from '../need.ts'
 import type { Rule } from '../rule.ts'
 
@@ -27,7 +28,7 @@ export const bridges: Rule = {
       }
     })
     for (const { joint, bare, closed } of joints) {
-      const still = (closed ?? bare).limits.filter((limit) => limit.code === 'bridge')
+      const still = effective({ bare, closed }).limits.filter((limit) => limit.code === 'bridge')
       for (const limit of still) {
         const piece = limit.pieces[0]
         if (piece === undefined) continue

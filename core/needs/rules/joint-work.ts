@@ -1,4 +1,5 @@
 import { JOINTS, jointNamed } from '../../joints/index.ts'
+import { effective } from '../../pairing/order.ts'
 import type { Rule } from '../rule.ts'
 
 /** Tasks that joints ask for, from the run that will be built. */
@@ -8,7 +9,7 @@ export const jointWork: Rule = {
   adds: ['work'],
   run: ({ joints }) =>
     joints.flatMap(({ joint, bare, closed }) =>
-      (closed ?? bare).tasks.map((task) => ({
+      effective({ bare, closed }).tasks.map((task) => ({
         kind: 'work',
         place: joint,
         slot: task.id,

@@ -1,5 +1,6 @@
 import { type FormEvent, useState } from 'react'
 import { VERDICT_WORDS } from '../../../core/joints/words.ts'
+import { effective } from '../../../core/pairing/order.ts'
 import type { Grade } from '../../../core/quantity/grade.ts'
 import { api } from '../../api/client.ts'
 import { act, removeWithUndo, useKits } from '../../api/hooks.ts'
@@ -18,7 +19,7 @@ export function JointClaims({ joint, pairing }: { joint: JointDetail; pairing: P
       {joint.answer && (
         <div className="border-l-[3px] border-accent pl-2.5">
           <b>Reads {VERDICT_WORDS[joint.answer.code].word.toLowerCase()} by what was said</b>, <GradeWord grade={joint.answer.evidence} />; computed:{' '}
-          {VERDICT_WORDS[(joint.answer.run === 'closed' ? (joint.closed ?? joint.bare) : joint.bare).code].word.toLowerCase()}.
+          {VERDICT_WORDS[(joint.answer.run === 'closed' ? effective(joint) : joint.bare).code].word.toLowerCase()}.
           <Said claim={joint.answer.claim} />
         </div>
       )}

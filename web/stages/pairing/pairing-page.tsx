@@ -14,13 +14,6 @@ import { WhySheet } from './why-sheet.tsx'
 
 const keyOf = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string => `${row.engineId}|${row.transmissionId}`
 
-/** Bridges closed and few unknowns first; clashes last. */
-function byPromise(p: PairingRow, q: PairingRow): number {
-  const weight = (row: PairingRow): number =>
-    row.joints.reduce((sum, { code, closed }) => sum + ({ fits: 0, work: 1, bridge: 12, unmeasured: 6, clash: 100 }[closed ?? code] ?? 0), 0)
-  return Number(q.chosen) - Number(p.chosen) || weight(p) - weight(q) || (p.engine < q.engine ? -1 : 1)
-}
-
 /** Pairings as rows, joints as columns of shapes; the why sheet beside. */
 export function Component() {
   const { build = '' } = useParams()
@@ -51,7 +44,7 @@ export function Component() {
             A pairing is an engine with a transmission. Type at least one of each, with what you know of them; what you leave out is asked for later, where it decides something.
           </Empty>
         ) : (
-          <Pairings build={build} items={[...items].sort(byPromise)} of={of} onMore={() => setMost(items.length + 48)} />
+          <Pairings build={build} items={items} of={of} onMore={() => setMost(items.length + 48)} />
         )
       }
     </Loaded>

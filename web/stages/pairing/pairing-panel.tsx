@@ -1,5 +1,6 @@
 import { JOINTS } from '../../../core/joints/index.ts'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
+import { effective } from '../../../core/pairing/order.ts'
 import { api } from '../../api/client.ts'
 import { act, useKits } from '../../api/hooks.ts'
 import type { PairingDetail } from '../../api/types.ts'
@@ -30,7 +31,7 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
       <ul>
         {detail.joints.map((joint) => (
           <li key={joint.id} className="flex items-baseline gap-2 border-b border-line py-1.5">
-            <JointShape code={(joint.closed ?? joint.bare).code} word />
+            <JointShape code={effective(joint).code} word />
             <span className="ml-auto text-right text-steel">{JOINTS.find(({ id }) => id === joint.joint)?.title}</span>
           </li>
         ))}

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, useParams } from 'react-router'
 import type { MissingField } from '../../../core/joints/verdict.ts'
+import { effective } from '../../../core/pairing/order.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { useBuild, usePairing, useParts } from '../../api/hooks.ts'
 import type { PairingDetail, PartLine } from '../../api/types.ts'
@@ -36,7 +37,7 @@ export function Component() {
 function measures(pairing: PairingDetail): Card[] {
   const seen = new Set<string>()
   return pairing.joints.flatMap((joint) =>
-    (joint.closed ?? joint.bare).missing.flatMap((field): Card[] => {
+    effective(joint).missing.flatMap((field): Card[] => {
       const key = `${field.port}.${field.field}`
       if (seen.has(key) || field.part === '?') return []
       seen.add(key)

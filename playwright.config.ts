@@ -5,6 +5,7 @@ const FLAGS = ['--no-sandbox', '--disable-quic', '--disable-background-networkin
 export default defineConfig({
   testDir: 'e2e',
   testMatch: '*.spec.ts',
+  globalSetup: './e2e/seed.ts',
   workers: 2,
   fullyParallel: false,
   // Generous: a check must fail on what it checks, not on a busy machine.

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { mkdtempSync } from 'node:fs'
+import { copyFileSync, mkdtempSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -21,14 +21,30 @@ const freePort = (): Promise<number> =>
     })
   })
 
+/** A folder that holds the demo: filled once for all, then copied. */
+function demoFolder(): string {
+  const data = mkdtempSync(join(tmpdir(), 'junket-e2e-'))
+  const seed = process.env.JUNKET_DEMO_SEED
+  if (seed) copyFileSync(seed, join(data, 'junket.sqlite'))
+  return data
+}
+
+interface Start {
+  readonly demo?: boolean
+  readonly data?: string
+  readonly host?: string
+  readonly passcode?: string
+  readonly args?: readonly string[]
+}
+
 /** Starts the built application on a free port with data of its own, demo or empty. */
 export async function startJunket({
   demo = false,
-  data = mkdtempSync(join(tmpdir(), 'junket-e2e-')),
+  data = demo ? demoFolder() : mkdtempSync(join(tmpdir(), 'junket-e2e-')),
   host = '',
   passcode = '',
-  args = [] as readonly string[],
-} = {}): Promise<Junket> {
+  args = [],
+}: Start = {}): Promise<Junket> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
   const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : []), ...args], {

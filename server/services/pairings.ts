@@ -90,14 +90,18 @@ interface Insertables {
   readonly parts: readonly CompiledPart[]
   readonly costs: readonly number[]
 }
-const insertables = new WeakMap<BuildView, Insertables>()
+/** Once a catalogue and kind of money: an unrelated write leaves the catalogue, and this with it. */
+const insertables = new WeakMap<Catalogue, Map<string, Insertables>>()
+const moneyOf = ({ build }: BuildView): string => `${build.currency} ${build.taxRate}`
 const sameInsertables = new Map<string, Insertables>()
 
 /** Plates, spacers, wheels and pilots that belong to nothing, with the cheapest price of each. */
 function insertableOf(view: BuildView): Insertables {
-  const held = insertables.get(view)
-  if (held) return held
   const { catalogue } = view
+  let held = insertables.get(catalogue)
+  if (!held) insertables.set(catalogue, (held = new Map()))
+  const kept = held.get(moneyOf(view))
+  if (kept) return kept
   const cost = costOf(view)
   const parts = Object.keys(PART_KINDS)
     .flatMap((kind) => catalogue.ofKind(kind))
@@ -107,18 +111,20 @@ function insertableOf(view: BuildView): Insertables {
   const last = sameInsertables.get(view.build.id)
   const isSame = last && last.parts.length === parts.length && parts.every((part, i) => part === last.parts[i] && costs[i] === last.costs[i])
   const found = isSame ? last : { parts, costs }
-  insertables.set(view, found)
+  held.set(moneyOf(view), found)
   sameInsertables.set(view.build.id, found)
   return found
 }
 
-const costs = new WeakMap<BuildView, (partId: string) => number>()
+const costs = new WeakMap<Catalogue, Map<string, (partId: string) => number>>()
 
 /** Cheapest known price of each part, for ranking sets that are otherwise equal. */
 export function costOf(view: BuildView): (partId: string) => number {
-  const held = costs.get(view) ?? cheapest(view)
-  costs.set(view, held)
-  return held
+  let held = costs.get(view.catalogue)
+  if (!held) costs.set(view.catalogue, (held = new Map()))
+  const found = held.get(moneyOf(view)) ?? cheapest(view)
+  held.set(moneyOf(view), found)
+  return found
 }
 
 function cheapest(view: BuildView): (partId: string) => number {

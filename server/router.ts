@@ -1,7 +1,7 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
 import type { Logger } from 'pino'
+import type { Guard } from './access/guard.ts'
 import type { Store } from './database/store.ts'
-import type { Guard } from './guard.ts'
 import type { JobRunner } from './jobs/runner.ts'
 import { problem, validationProblem } from './problem.ts'
 import type { Backups } from './services/backups.ts'

@@ -1,7 +1,8 @@
 import { expect, test } from 'vitest'
 import { need } from '../needs/need.ts'
 import { compilePart } from '../ports/index.ts'
-import { gatherCandidates, type Market } from './candidates.ts'
+import { gatherCandidates } from './candidates.ts'
+import type { Market } from './market.ts'
 
 const disc = (id: string, startMm?: number) =>
   compilePart({

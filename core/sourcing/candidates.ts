@@ -1,91 +1,19 @@
-import { type NumberVerdict, numberVerdict, type Supersession } from '../identity/supersession.ts'
+import { type NumberVerdict, numberVerdict } from '../identity/supersession.ts'
 import { type Currency, convert, timesRate } from '../money/money.ts'
 import { paidPrice, type Rate, rateBetween } from '../money/offer-price.ts'
 import { meets } from '../needs/meets.ts'
 import type { Need } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import type { Grade } from '../quantity/grade.ts'
+import type { Market, SupplierRow } from './market.ts'
 import { assumedOnly, constraintsFor, matchesOf, strongestGrade, weakestGrade } from './offer-matches.ts'
 import type { Bundle, Candidate, Lock, Problem, Source, Supplier } from './problem.ts'
-
-export interface OfferRow {
-  readonly id: string
-  readonly partId: string
-  readonly supplierId: string
-  readonly issuerId: string | null
-  readonly normalised: string | null
-  readonly number: string | null
-  readonly description: string | null
-  readonly priceMinor: number
-  readonly currency: Currency
-  readonly taxIncluded: boolean
-  readonly pack: number
-  readonly stock: number | null
-  readonly leadDays: number | null
-  readonly condition: string
-}
-
-export interface KitRow {
-  readonly id: string
-  readonly name: string
-  readonly supplierId: string | null
-  readonly priceMinor: number
-  readonly currency: Currency
-  readonly taxIncluded: boolean
-  readonly weightG: number | null
-  readonly items: readonly { readonly id: string; readonly partId: string; readonly quantity: number }[]
-}
-
-export interface DonorRow {
-  readonly id: string
-  readonly name: string
-  readonly currency: Currency
-  readonly priceMinor: number
-  readonly fetchMinor: number
-  readonly disposalMinor: number
-  readonly repairMinor: number
-  readonly missingMinor: number
-  readonly storageMinor: number
-  readonly scrapMinor: number
-  readonly saleFee: number
-  readonly items: readonly {
-    readonly id: string
-    readonly partId: string
-    readonly quantity: number
-    readonly stripHours: number
-    readonly saleMinor: number
-    readonly chance: number
-    readonly sellingHours: number
-    readonly held: boolean
-  }[]
-}
-
-export interface SupplierRow {
-  readonly id: string
-  readonly name: string
-  readonly currency: Currency
-  readonly minimumMinor: number
-  readonly shippingMinor: number
-  readonly freeOverMinor: number | null
-}
 
 export interface Decision {
   readonly needId: string
   readonly act: 'drop' | 'price' | 'estimate' | 'keep' | 'confirm'
   readonly priceMinor: number | null
   readonly source: string | null
-}
-
-export interface Market {
-  readonly parts: ReadonlyMap<string, CompiledPart>
-  /** Issuer-qualified normalised numbers of each part. */
-  readonly numbers: ReadonlyMap<string, readonly string[]>
-  readonly supersessions: readonly Supersession[]
-  readonly offers: readonly OfferRow[]
-  readonly kits: readonly KitRow[]
-  readonly donors: readonly DonorRow[]
-  readonly suppliers: readonly SupplierRow[]
-  readonly rates: readonly Rate[]
 }
 
 export interface BuildMoney {

@@ -3,7 +3,7 @@ import type { Need } from '../needs/need.ts'
 import type { Field } from '../ports/field.ts'
 import { type CompiledPart, PORT_KINDS } from '../ports/index.ts'
 import { GRADES, type Grade } from '../quantity/grade.ts'
-import type { OfferRow } from './candidates.ts'
+import type { OfferRow } from './market.ts'
 
 /** An offer whose part meets a need; `place` is where it stands among all offers. */
 export interface OfferMatch {

@@ -263,13 +263,7 @@ export async function onePart(store: Store, partId: string): Promise<CompiledPar
 
 /** Rebuilds the chosen value of each field of a part, as columns for filtering and joining. */
 export async function rebuildPortValues(store: Store, partId: string): Promise<void> {
-  const part = await store.get('part', partId)
   const ports = await store.list('port', { partId })
-  const claims = await store.listIn(
-    'claim',
-    'portId',
-    ports.map((port) => port.id),
-  )
   await store
     .knex('portValue')
     .whereIn(
@@ -277,7 +271,7 @@ export async function rebuildPortValues(store: Store, partId: string): Promise<v
       ports.map((port) => port.id),
     )
     .delete()
-  const rows = compilePart(toCoreParts([part], ports, claims)[0]!).ports.flatMap((port) =>
+  const rows = (await onePart(store, partId)).ports.flatMap((port) =>
     Object.keys(PORT_KINDS[port.kind].fields).flatMap((field) => {
       const { v, claim } = (port as unknown as Record<string, Field<unknown>>)[field]!
       return claim === null

@@ -1,7 +1,7 @@
 import { randomBytes } from 'node:crypto'
 import { existsSync, readFileSync, renameSync, writeFileSync } from 'node:fs'
 import { hash, verify } from '@node-rs/argon2'
-import { ProblemError, UnprocessableError } from './errors.ts'
+import { ProblemError, UnprocessableError } from '../errors.ts'
 import { Tries } from './tries.ts'
 
 const SESSION_MS = 30 * 24 * 3600 * 1000

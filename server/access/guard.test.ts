@@ -2,12 +2,12 @@ import { mkdtempSync, readFileSync, statSync } from 'node:fs'
 import { hostname, tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
-import { createApp } from './app.ts'
-import { openDatabase } from './database/connection.ts'
-import { Store } from './database/store.ts'
+import { createApp } from '../app.ts'
+import { openDatabase } from '../database/connection.ts'
+import { Store } from '../database/store.ts'
+import { JobRunner } from '../jobs/runner.ts'
 import { Guard, TooManyTriesError } from './guard.ts'
 import { answersAs } from './hosts.ts'
-import { JobRunner } from './jobs/runner.ts'
 
 const fresh = (asks = true, now?: () => number): { guard: Guard; file: string } => {
   const file = join(mkdtempSync(join(tmpdir(), 'junket-guard-')), 'passcode')

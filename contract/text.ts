@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import './words.ts'
 import { isCurrency } from '../core/money/money.ts'
 import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 
@@ -23,7 +24,8 @@ export const typedText = z.string().min(1, 'Type what was measured.').max(20_000
 export const needId = z.string().min(1).max(200).regex(NO_CONTROLS, CONTROLS_SAID)
 /** An offer, a bundle or a typed price among the sources of a build. */
 export const sourceId = z.string().min(1).max(300)
-export const currencySchema = z.string().max(3).refine(isCurrency, 'Use an ISO 4217 currency code, such as EUR.')
+const CURRENCY_SAID = 'Use an ISO 4217 currency code, such as EUR.'
+export const currencySchema = z.string().max(3, { error: CURRENCY_SAID, abort: true }).refine(isCurrency, CURRENCY_SAID)
 export const minor = z.number().int().min(-1e12).max(1e12)
 export const amount = minor.nonnegative('An amount cannot be negative.')
 export const count = z.number().int().positive().max(1e6)

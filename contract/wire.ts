@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import './words.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
 import { own } from '../core/own.ts'
 import type { FieldWords } from '../core/ports/field.ts'

@@ -2,6 +2,7 @@ import { mkdirSync, mkdtempSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
+import { FILE_PATHS } from '../contract/files.ts'
 import { JOINTS } from '../core/joints/index.ts'
 import { AGREEING } from '../core/joints/samples.property.ts'
 import { createApp } from './app.ts'
@@ -272,4 +273,20 @@ test('more than a body or a file may hold is refused before it is read', async (
   expect(answer.status).toBe(413)
   const file = await app.request('/api/offers/preview', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: 'x'.repeat(51 * 1024 * 1024) })
   expect([file.status, (await file.json()).detail]).toEqual([413, expect.stringContaining('50 MB')])
+})
+
+test('every string of every body that is written has a greatest length', async () => {
+  const { body } = await call('GET', '/openapi.json')
+  const endless = (schema: any, at: string, seen: readonly string[] = []): string[] => {
+    if (typeof schema !== 'object' || schema === null) return []
+    if (typeof schema.$ref === 'string') return seen.includes(schema.$ref) ? [] : endless(body.components.schemas[schema.$ref.split('/').at(-1)], at, [...seen, schema.$ref])
+    if ((schema.type === 'string' || schema.type?.includes?.('string')) && !('maxLength' in schema || 'enum' in schema || 'const' in schema || 'format' in schema)) return [at]
+    return Object.entries(schema).flatMap(([key, value]) => endless(value, `${at}/${key}`, seen))
+  }
+  const files = FILE_PATHS.map((path) => `/api${path}`)
+  const written = Object.entries<any>(body.paths).filter(([path]) => !/^\/api\/(check|plan|patterns)\//.test(path) && !(files as string[]).includes(path))
+  const faults = written.flatMap(([path, methods]) =>
+    Object.entries<any>(methods).flatMap(([method, { requestBody }]) => endless(requestBody?.content?.['application/json']?.schema, `${method} ${path}`)),
+  )
+  expect([faults, written.length > 30]).toEqual([[], true])
 })

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { claimInput, donorInput, donorPatch, kitInput, kitPatch, partInput, partPatch } from '../../contract/rows.ts'
+import { claimInput, donorInput, donorPatch, kitInput, kitPatch, numberInput, partInput, partPatch, supersessionInput } from '../../contract/rows.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { createBundle, getBundle, listBundles, updateBundle } from '../services/bundles.ts'
 import { addClaim, addNumber, addSupersession, compareInside, createPart, listParts, partDetail } from '../services/parts.ts'
@@ -34,10 +34,8 @@ export function catalogueRoutes({ store }: Services): App {
   route(app, { method: 'delete', path: '/parts/{id}', summary: 'Move a part to the trash', tag }, async ({ params }) => ({
     trash: await store.transaction((tx) => tx.remove('part', params.id!)),
   }))
-  route(
-    app,
-    { method: 'post', path: '/parts/{id}/numbers', summary: 'Add a part number', tag, body: z.strictObject({ issuer: z.string().min(1), number: z.string().min(1) }) },
-    async ({ params, body }) => store.transaction((tx) => addNumber(tx, params.id!, body.issuer, body.number)),
+  route(app, { method: 'post', path: '/parts/{id}/numbers', summary: 'Add a part number', tag, body: numberInput }, async ({ params, body }) =>
+    store.transaction((tx) => addNumber(tx, params.id!, body.issuer, body.number)),
   )
   route(
     app,
@@ -46,7 +44,7 @@ export function catalogueRoutes({ store }: Services): App {
       path: '/parts/{id}/supersessions',
       summary: 'Type a supersession',
       tag,
-      body: z.strictObject({ issuer: z.string().min(1), old: z.string().min(1), new: z.string().min(1), oneWay: z.boolean().default(false) }),
+      body: supersessionInput,
     },
     async ({ params, body }) => store.transaction((tx) => addSupersession(tx, params.id!, body)),
   )

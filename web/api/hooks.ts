@@ -53,7 +53,8 @@ export async function act(work: () => Promise<unknown>, done?: string, undo?: ()
     return true
   } catch (error) {
     if (!(error instanceof ApiProblem)) throw error
-    const named = error.errors.slice(0, 6).map(({ path, message }) => `${path}: ${message}`)
+    // One fault is in the sentence already.
+    const named = error.errors.length > 1 ? error.errors.slice(0, 6).map(({ path, message }) => `${path}: ${message}`) : []
     toast.error(error.message, named.length > 0 ? { description: named.join('\n'), duration: 20_000, style: { whiteSpace: 'pre-line' } } : {})
     return false
   }

@@ -176,7 +176,7 @@ test('beyond this machine a passcode is asked; a wrong one is refused; signing o
   await expect(page.getByText('not the passcode used until now')).toBeHidden()
   expect((await page.request.get(`${junket.url}/api/builds`)).status()).toBe(200)
   await page.getByRole('button', { name: 'Sign out' }).click()
-  await expect(page.getByLabel('Passcode')).toBeVisible()
+  await expect(page.getByLabel('Passcode', { exact: true })).toBeVisible()
   expect((await page.request.get(`${junket.url}/api/builds`)).status()).toBe(401)
   await junket.stop()
 })

@@ -172,7 +172,10 @@ test('beyond this machine a passcode is asked; a wrong one is refused; signing o
   await page.keyboard.press('Enter')
   await expect(page.getByText('not the passcode used until now')).toBeVisible()
   await page.getByLabel('Passcode until now').fill('gannet-and-gull')
+  const changed = page.waitForResponse((answer) => answer.url().endsWith('/api/passcode') && answer.ok())
   await page.getByRole('button', { name: 'Set the passcode' }).click()
+  // Signed out before this is answered, its answer would sign in again.
+  await changed
   await expect(page.getByText('not the passcode used until now')).toBeHidden()
   expect((await page.request.get(`${junket.url}/api/builds`)).status()).toBe(200)
   await page.getByRole('button', { name: 'Sign out' }).click()

@@ -49,7 +49,7 @@ const settingValues = {
   tolerances: z.record(z.string().max(60), z.number().finite()).refine((one) => Object.keys(one).every((key) => Object.hasOwn(TOLERANCES, key)), 'Not a tolerance that is known.'),
 }
 const setting = z.strictObject({ id: z.enum(['units', 'tolerances']), value: z.unknown() }).superRefine((row, ctx) => {
-  for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? []) ctx.addIssue({ ...issue, path: ['value', ...issue.path] } as never)
+  for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? []) ctx.addIssue({ code: 'custom', path: ['value', ...issue.path], message: issue.message })
 })
 
 const port = z

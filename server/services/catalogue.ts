@@ -21,6 +21,8 @@ export interface Catalogue {
   ownedBy(owner: string): readonly Row[]
   /** Offers of a part. */
   offersOf(part: string): readonly OfferRow[]
+  /** A supplier by name, selling something now or not; its id where it is gone. */
+  supplierName(id: string): string
   readonly market: Market
   readonly tolerances: ReturnType<typeof tolerances>
 }
@@ -30,7 +32,13 @@ const catalogues = new WeakMap<object, Map<string, { readonly leansOn: readonly 
 /** The catalogue as one build sees it (its specimens are "this very part"); without a build, as the shop sees it. Never inside a transaction: commands check and write, they do not plan. */
 export async function loadCatalogue(store: Store, buildId: string | null): Promise<Catalogue> {
   if (store.inTransaction) throw new Error('The catalogue is not read inside a transaction: plan before it.')
-  const [shelf, market, offers, settings] = await Promise.all([compiledShelf(store, buildId), loadMarket(store), mirrored(store, 'offer'), store.find('setting', 'tolerances')])
+  const [shelf, market, offers, suppliers, settings] = await Promise.all([
+    compiledShelf(store, buildId),
+    loadMarket(store),
+    mirrored(store, 'offer'),
+    mirrored(store, 'supplier'),
+    store.find('setting', 'tolerances'),
+  ])
   const tolerance = tolerancesOnce(JSON.stringify(settings?.value ?? {}))
   const leansOn = [shelf, market, tolerance]
   let held = catalogues.get(store.root)
@@ -43,6 +51,7 @@ export async function loadCatalogue(store: Store, buildId: string | null): Promi
     ofKind: (kind) => shelf.kinds.get(kind) ?? [],
     ownedBy: shelf.ownedBy,
     offersOf: (part) => offers.group('partId', part) as unknown as OfferRow[],
+    supplierName: (id) => String(suppliers.rows.get(id)?.name ?? id),
     market: { ...market, parts: shelf.parts },
     tolerances: tolerance,
   }

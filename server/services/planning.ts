@@ -278,7 +278,7 @@ export async function budgetView(store: Store, buildId: string) {
   const sourceOf = new Map(plan.gathered.sources.map((source) => [source.id, source]))
   const { market } = plan.view.catalogue
   const bundleName = (id: string): string => market.kits.find((kit) => `kit:${kit.id}` === id)?.name ?? market.donors.find((donor) => `donor:${donor.id}` === id)?.name ?? id
-  const supplierName = (id: string): string => market.suppliers.find((supplier) => supplier.id === id)?.name ?? id
+  const { supplierName } = plan.view.catalogue
   const lines = [
     ...(solved?.lines ?? []).map((line) => {
       const need = plan.needs.find((one) => one.id === line.need)

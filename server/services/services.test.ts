@@ -8,7 +8,7 @@ import { chooseCoupling, chooseKit, choosePairing, pairingRows, runBuildPairing,
 import { addClaim, addNumber, createPart, listParts, partDetail } from './parts.ts'
 import { buildHeader, decide, partsList } from './planning.ts'
 import { readSettings, writeSettings } from './settings.ts'
-import { addLock } from './sourcing.ts'
+import { addLock, sourcingView } from './sourcing.ts'
 
 let knex: Database
 let store: Store
@@ -179,4 +179,11 @@ test('the header says what is open and what to do next, and shows no total befor
   })
   const empty = await store.insert('build', { name: 'Blank', currency: 'EUR' })
   expect(await buildHeader(store, empty.id)).toMatchObject({ pairing: null, next: { words: 'Name the recipient', stage: 'brief' } })
+})
+
+test('a supplier that sells nothing any more is out of the market, and keeps its name where it is spoken of', async () => {
+  await addLock(store, 'lantern', { way: 'out', supplierId: 'harbour' })
+  for (const table of ['offer', 'kit'] as const) for (const row of await store.list(table, { supplierId: 'harbour' })) await store.transaction((tx) => tx.remove(table, row.id))
+  expect((await loadCatalogue(store, 'lantern')).market.suppliers.map(({ id }) => id)).not.toContain('harbour')
+  expect((await sourcingView(store, 'lantern')).locks.map(({ words }) => words)).toEqual(['Leave out Harbour Parts'])
 })

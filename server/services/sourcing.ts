@@ -65,7 +65,7 @@ export async function sourcingView(store: Store, buildId: string) {
   const sourceOf = new Map(gathered.sources.map((source) => [source.id, source]))
   const { market } = view.catalogue
   const bundleOf = (id: string): string => market.kits.find((kit) => `kit:${kit.id}` === id)?.name ?? market.donors.find((donor) => `donor:${donor.id}` === id)?.name ?? id
-  const supplierOf = (id: string): string => market.suppliers.find((supplier) => supplier.id === id)?.name ?? id
+  const supplierOf = view.catalogue.supplierName
   const lockWords = (lock: Row): string =>
     `${lock.way === 'in' ? 'Keep' : 'Leave out'} ${lock.candidate ? (sourceOf.get(String(lock.candidate))?.words ?? 'an offer') : lock.bundle ? bundleOf(String(lock.bundle)) : supplierOf(String(lock.supplierId))}`
   const words = (rule: string): string => {

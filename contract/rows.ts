@@ -78,7 +78,7 @@ const rateShape = z.strictObject({
   source: text.nullish(),
 })
 /** A currency is worth itself: a rate to itself says nothing, or something false. */
-const betweenTwo = (one: { fromCurrency?: string | undefined; toCurrency?: string | undefined }): boolean => one.fromCurrency === undefined || one.fromCurrency !== one.toCurrency
+const betweenTwo = ({ fromCurrency, toCurrency }: Readonly<Record<string, unknown>>): boolean => fromCurrency === undefined || fromCurrency !== toCurrency
 const BETWEEN_TWO = { path: ['toCurrency'], message: 'A rate is between two different currencies.' }
 export const rateInput = rateShape.refine(betweenTwo, BETWEEN_TWO)
 export const kitInput = z.strictObject({
@@ -242,7 +242,7 @@ export const buildPatch = patchOf(buildInput.shape)
 export const supplierPatch = patchOf(supplierInput.shape)
 export const issuerPatch = patchOf(issuerInput.shape)
 export const personPatch = z.strictObject({ version, name: name.optional(), decimal: z.enum(['ask', 'point', 'comma']).optional() })
-export const ratePatch = patchOf(rateShape.shape).refine(betweenTwo as never, BETWEEN_TWO)
+export const ratePatch = patchOf(rateShape.shape).refine(betweenTwo, BETWEEN_TWO)
 export const kitPatch = patchOf(kitInput.shape)
 export const donorPatch = patchOf(donorInput.shape)
 

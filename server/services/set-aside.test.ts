@@ -52,10 +52,11 @@ test('a claim that is no value is set aside and named; the page stands, without 
   const part = (await call('GET', '/parts/wick-2')).body
   const bore = part.ports.find((port: any) => port.id === 'wick-2/pilot-bore/crank').fields.find((field: any) => field.name === 'boreMm')
   expect(bore.claims.map((claim: any) => claim.id)).not.toContain(id)
-  expect((await call('PATCH', `/set-aside/claim/${id}`, { version: aside.version, fields: { value: 'broad' } })).status).toBe(422)
-  expect((await call('PATCH', `/set-aside/claim/${id}`, { version: aside.version, fields: { value: '24.98' } })).status).toBe(200)
+  for (const typed of ['broad', '', '1 banana'])
+    expect([typed, (await call('PATCH', `/set-aside/claim/${id}`, { version: aside.version, fields: { value: typed } })).status]).toEqual([typed, 422])
+  expect((await call('PATCH', `/set-aside/claim/${id}`, { version: aside.version, fields: { value: '3 3/8 in' } })).status).toBe(200)
   expect((await call('GET', '/set-aside')).body.items).toEqual([])
-  expect(JSON.parse((await knex('claim').where({ id }).first()).value)).toEqual({ v: 1, data: 24.98 })
+  expect(JSON.parse((await knex('claim').where({ id }).first()).value)).toEqual({ v: 1, data: 85.725 })
 })
 
 test('what belongs to a row that is set aside waits with it, and comes back with it', async () => {

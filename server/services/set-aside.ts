@@ -1,3 +1,5 @@
+import { parseTyped } from '../../core/ports/parse.ts'
+import { QuantityError } from '../../core/quantity/units.ts'
 import { mirrored } from '../database/mirror.ts'
 import { type AsideRow, asideOf, faultsOf } from '../database/set-aside.ts'
 import { type Store, unpack } from '../database/store.ts'
@@ -62,13 +64,28 @@ export async function mendAside(store: Store, table: string, id: string, version
     let next: Record<string, unknown> = row
     for (const [field, text] of Object.entries(typed)) {
       if (field === 'id' || field === 'version') throw new UnprocessableError('Ids and versions are not mended here.', [{ path: field, message: 'Not mended here.' }])
-      const faults = readings(text).map((value) => ({ value, faults: faultsOf(aside.table, { ...next, [field]: value }).filter((fault) => fault.field.split('.')[0] === field) }))
+      const measured = aside.table === 'claim' && field === 'value' ? asMeasured(next, text) : []
+      const faults = [...measured, ...readings(text)].map((value) => ({
+        value,
+        faults: faultsOf(aside.table, { ...next, [field]: value }).filter((fault) => fault.field.split('.')[0] === field),
+      }))
       const best = faults.find((one) => one.faults.length === 0)
       if (!best) throw new UnprocessableError(`${field}: ${faults[0]!.faults[0]!.message}`, [{ path: field, message: faults[0]!.faults[0]!.message }])
       next = { ...next, [field]: best.value }
     }
     return Object.fromEntries(Object.keys(typed).map((field) => [field, next[field]]))
   })
+}
+
+/** A measurement as it is typed anywhere else: 25, 3 3/8 in, M10x1.25, holes a line each. */
+function asMeasured({ portId, field }: Record<string, unknown>, text: string): unknown[] {
+  const words = fieldWords(String(portId).split('/')[1] ?? '', String(field))
+  try {
+    return words ? [parseTyped(words, text)] : []
+  } catch (error) {
+    if (error instanceof QuantityError) return []
+    throw error
+  }
 }
 
 /** What a text may stand for. */

@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { CODES } from '../core/joints/verdict.ts'
+import { CODES } from '../core/joints/code.ts'
 import { limitsSchema, tolerancesSchema, wirePartSchema, wirePortSchema } from './wire.ts'
 
 const contextSchema = z.strictObject({

@@ -1,5 +1,5 @@
 import type { JointContext } from '../joints/joint.ts'
-import { shaftLine } from '../joints/shaft-line.ts'
+import { lineLength, lineOf } from '../joints/shaft-line.ts'
 import type { Side } from '../joints/side.ts'
 import type { ShaftWanted } from './shaft-search.ts'
 
@@ -27,7 +27,7 @@ export function shaftsWanted(a: Side, b: Side, ctx: JointContext): NamedShaft[] 
   }
   const { output, propshaft, pinion } = b
   const inner = output.type.v === 'slip' ? splines(output.splines.v) : output.type.v === 'flange' && output.circleMm.claim ? `flange ${output.circleMm.v}` : ''
-  const wanted = { inner, outer: pinion.flange.v ?? '', lengthMm: shaftLine(a, b, ctx).lengthMm, withinMm: orZero((propshaft.slipMm.v - pinion.travelMm.v) / 2) }
+  const wanted = { inner, outer: pinion.flange.v ?? '', lengthMm: lineLength(lineOf(a, b, ctx)), withinMm: orZero((propshaft.slipMm.v - pinion.travelMm.v) / 2) }
   return [named('Propshaft', 'propshaft', wanted, 'Measure output, mounts and axle input first, and say which flange the axle has.')]
 }
 

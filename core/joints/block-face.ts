@@ -1,20 +1,20 @@
-import type { Dowel, Hole } from '../ports/field.ts'
-import type { Compiled } from '../ports/index.ts'
-import { matchPatterns, type PatternMatch } from './correspondence.ts'
+import { boltSet, type JointHardware, locatedFit } from '../fasteners/bolt-set.ts'
+import type { Dowel, Field, Hole } from '../ports/field.ts'
+import { always } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
+import type { PatternMatch } from './correspondence.ts'
 import type { Joint } from './joint.ts'
+import { bounded, type Formula, formula, type Limit } from './judging/declaration.ts'
+import { SLACK } from './judging/judge.ts'
+import { a, aside, b, type Read, type Shop } from './judging/read.ts'
 import { overhang } from './overhang.ts'
-import type { Sheet } from './sheet.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
-
-type Face = Compiled<'face'>
+import { matchHoles } from './pattern-match.ts'
+import type { Side } from './side.ts'
+import type { Outcome, Task } from './verdict.ts'
 
 const PLATE = ['plate'] as const
-const BOLTS: Limit = { id: 'bolts', label: 'Bolts meet', unit: '' }
-const DOWELS: Limit = { id: 'dowels', label: 'Dowels locate', unit: '' }
-const PROCESS: Limit = { id: 'process', label: 'Holes hold a dowel', unit: '' }
-const TURN: Limit = { id: 'turn', label: 'Turn of the case', unit: '°' }
-const REAM: Outcome['task'] = { id: 'fit-dowels', words: 'Fit, bush or ream dowels; indicate the bore at mating', hours: 2, skills: ['machine'], reversible: false }
-const INDICATE: Outcome['task'] = {
+const REAM: Task = { id: 'fit-dowels', words: 'Fit, bush or ream dowels; indicate the bore at mating', hours: 2, skills: ['machine'], reversible: false }
+const INDICATE: Task = {
   id: 'indicate-bore',
   words: 'Indicate the bell bore at mating, correct with offset dowels',
   hours: 1.5,
@@ -47,60 +47,106 @@ const mayTurn: Outcome = {
 }
 const mayNotTurn: Outcome = { code: BRIDGE, words: 'Bolts meet only with the case turned, and it may not turn', pieces: PLATE }
 const unproved: Outcome = { code: WORK, words: 'On the axis as far as is known, but known only loosely', task: INDICATE }
-const OFFSET: Limit = {
+const apart: Outcome = { code: BRIDGE, words: 'Axes stand too far apart: a plate carries both patterns on one axis', pieces: PLATE }
+const offsetDowels: Outcome = { code: WORK, words: 'Axes stand apart: offset dowels correct it', task: INDICATE }
+
+type Holes = readonly Hole[] | null
+type Dowels = readonly Dowel[] | null
+/** Holes are searched with the dowels as far as they are known. */
+const PATTERNS = { holesA: a.face.holes, holesB: b.face.holes, dowelsA: aside(a.face.dowels), dowelsB: aside(b.face.dowels) } satisfies Record<string, Read<Holes> | Read<Dowels>>
+type Patterns = { readonly holesA: Holes; readonly holesB: Holes; readonly dowelsA: Dowels; readonly dowelsB: Dowels }
+const matchOf = (x: Patterns, { tolerances }: Shop): PatternMatch => matchHoles(x.holesA, x.dowelsA, x.holesB, x.dowelsB, tolerances.axisOffsetFitsMm)!
+const matchOrNone = (x: Patterns, { tolerances }: Shop): PatternMatch | null => matchHoles(x.holesA, x.dowelsA, x.holesB, x.dowelsB, tolerances.axisOffsetFitsMm)
+
+/** One family on both faces names one whole pattern: it agrees with itself, on its axis. */
+const families = { familyA: aside(a.face.family), familyB: aside(b.face.family) }
+const isOneFamily: Formula<boolean> = formula(families, (x) => x.familyA !== null && x.familyA === x.familyB)
+const isSearched: Formula<boolean> = formula(families, (x) => x.familyA === null || x.familyA !== x.familyB)
+const hasNone = (x: { readonly dowelsA: Dowels; readonly dowelsB: Dowels }): boolean => x.dowelsA?.length === 0 || x.dowelsB?.length === 0
+const dowelsAside = { dowelsA: aside(a.face.dowels), dowelsB: aside(b.face.dowels) }
+
+const BOLTS = { id: 'bolts', label: 'Bolts meet', unit: '' } as const
+const DOWELS = { id: 'dowels', label: 'Dowels locate', unit: '' } as const
+
+const bolts: readonly Limit[] = [
+  { ...BOLTS, when: isOneFamily, names: [a.face.family, b.face.family], holds: formula({}, () => true), otherwise: noBolts },
+  {
+    ...BOLTS,
+    when: isSearched,
+    holds: formula(PATTERNS, (x, shop) => {
+      const { missingA, missingB } = matchOf(x, shop)
+      return missingA.length === 0 && missingB.length === 0
+    }),
+    otherwise: [
+      {
+        when: formula(PATTERNS, (x, shop) => {
+          const { dowelsMeet, share, quadrants } = matchOf(x, shop)
+          return dowelsMeet && share >= shop.tolerances.boltShare && quadrants >= 3
+        }),
+        becomes: partial,
+      },
+      { becomes: noBolts },
+    ],
+  },
+]
+
+const isLoose = (x: Patterns, shop: Shop): boolean => {
+  const match = matchOrNone(x, shop)
+  return match !== null && match.dowelsMeet && match.dowelPlayMm > shop.tolerances.dowelPlayMm + SLACK
+}
+const withDowels = { holesA: aside(a.face.holes), holesB: aside(b.face.holes), dowelsA: a.face.dowels, dowelsB: b.face.dowels }
+const dowels: readonly Limit[] = [
+  { ...DOWELS, when: isOneFamily, names: [a.face.family, b.face.family], holds: formula(dowelsAside, (x) => !hasNone(x)), otherwise: noDowels },
+  {
+    ...DOWELS,
+    when: isSearched,
+    holds: formula(withDowels, (x, shop) => matchOrNone(x, shop)?.dowelsMeet === true && !isLoose(x, shop) && !hasNone(x)),
+    otherwise: [{ when: formula(withDowels, hasNone), becomes: noDowels }, { when: formula(withDowels, isLoose), becomes: looseDowels }, { becomes: dowelsMiss }],
+  },
+]
+
+/** Holes by plasma hold no dowel; a process nobody stated is a caution. */
+const cut = { holesA: aside(a.face.holes), holesB: aside(b.face.holes), ...dowelsAside }
+const isPlasma = (entry: Hole | Dowel): boolean => entry.process === 'plasma'
+const process: Limit = {
+  id: 'process',
+  label: 'Holes hold a dowel',
+  unit: '',
+  holds: formula(cut, ({ holesA, holesB, dowelsA, dowelsB }) => ![holesA, holesB, dowelsA, dowelsB].some((list) => (list as readonly (Hole | Dowel)[] | null)?.some(isPlasma))),
+  otherwise: plasma,
+}
+
+/** The ± of whatever places the case: dowels where they do, bolts where they must. */
+const axisOffset = bounded(
+  PATTERNS,
+  (x, shop) => matchOf(x, shop).offsetMm,
+  (x, pm, shop) => {
+    const { offsetMm, byDowels } = matchOf(x, shop)
+    const by = byDowels ? pm.dowelsA + pm.dowelsB : pm.holesA + pm.holesB
+    return [offsetMm - by, offsetMm + by]
+  },
+)
+const axis: Limit = {
   id: 'axis-offset',
   label: 'Crank to shaft axis',
   unit: 'mm',
-  above: { code: BRIDGE, words: 'Axes stand too far apart: a plate carries both patterns on one axis', pieces: PLATE },
-  near: { within: 0, outcome: unproved },
-}
-const offsetDowels: Outcome = { code: WORK, words: 'Axes stand apart: offset dowels correct it', task: INDICATE }
-
-const NONE: readonly Dowel[] = []
-
-/** A bell pattern with a number of its own: faces with the same holes and dowels share it. */
-interface Pattern {
-  readonly number: number
-  readonly holes: readonly Hole[]
-  readonly dowels: readonly Dowel[]
-  readonly plasma: boolean
-  /** A dowel hole whose process nobody stated. */
-  readonly unstated: boolean
+  when: isSearched,
+  measure: axisOffset,
+  window: [0, 'axisOffsetFitsMm'],
+  proved: { within: 'axisOffsetFitsMm', becomes: unproved },
+  above: [{ when: formula(PATTERNS, (x, shop) => matchOf(x, shop).offsetMm <= shop.tolerances.axisOffsetWorkMm + SLACK), becomes: offsetDowels }, { becomes: apart }],
 }
 
-const patternOfFace = new WeakMap<Face, Pattern>()
-const patternByHoles = new Map<string, Pattern>()
-
-function patternOf(face: Face): Pattern {
-  let pattern = patternOfFace.get(face)
-  if (pattern) return pattern
-  const holes = face.holes.v ?? []
-  const dowels = face.dowels.v ?? NONE
-  const key = JSON.stringify([holes, dowels])
-  pattern = patternByHoles.get(key)
-  if (!pattern) {
-    const plasma = holes.some((hole) => hole.process === 'plasma') || dowels.some((dowel) => dowel.process === 'plasma')
-    pattern = { number: patternByHoles.size, holes, dowels, plasma, unstated: dowels.some((dowel) => dowel.process === undefined) }
-    patternByHoles.set(key, pattern)
-  }
-  patternOfFace.set(face, pattern)
-  return pattern
-}
-
-const matches = new Map<number, { axisMm: number; match: PatternMatch }>()
-/** Patterns are numbered from 0; two numbers make one key. */
-const MOST_PATTERNS = 2 ** 26
-
-/** The match of two faces, remembered per pair of patterns: a face never changes once compiled. */
-export function matchFaces(a: Face, b: Face, axisMm: number): PatternMatch {
-  const one = patternOf(a)
-  const other = patternOf(b)
-  const key = one.number * MOST_PATTERNS + other.number
-  const held = matches.get(key)
-  if (held !== undefined && held.axisMm === axisMm) return held.match
-  const match = matchPatterns(one.holes, other.holes, one.dowels, other.dowels, axisMm)
-  matches.set(key, { axisMm, match })
-  return match
+const turn: Limit = {
+  id: 'turn',
+  label: 'Turn of the case',
+  unit: '°',
+  when: isSearched,
+  holds: formula(PATTERNS, (x, shop) => {
+    const { turnDeg, met } = matchOf(x, shop)
+    return Math.abs(turnDeg) <= shop.tolerances.turnDeg || met.length === 0
+  }),
+  otherwise: [{ ask: b.face.mayTurn, becomes: mayTurn }, { becomes: mayNotTurn }],
 }
 
 /** Joint 1: bolt pattern, dowels, axis offset and turn of one pair of meeting faces. Has no damage limits. */
@@ -110,80 +156,54 @@ export const blockFace: Joint = {
   short: 'Face',
   title: 'Block face to bellhousing',
   place: 'coupling',
+  meets: 'faces',
+  strip: 'meeting',
+  drawing: 'holes',
   decides: 'Pattern family, or a search of which holes meet: dowels place the case, bolts must then meet within their play; the axis offset is judged apart.',
-  applies: () => true,
-  check(sideA, sideB, ctx, sheet) {
-    const a = sideA.face
-    const b = sideB.face
-    if (a.family.claim !== null && b.family.claim !== null && a.family.v === b.family.v) oneFamily(a, b, sheet)
-    else patterns(a, b, ctx.tolerances, sheet)
-  },
+  applies: always,
+  limits: [...bolts, ...dowels, process, axis, turn],
+  figures: [
+    {
+      label: 'Bolts that meet',
+      unit: '',
+      when: isSearched,
+      of: formula(PATTERNS, (x, shop) => `${matchOf(x, shop).met.length} of ${Math.max(x.holesA!.length, x.holesB!.length)}`),
+    },
+    { label: 'Least bolt play left', unit: 'mm', when: isSearched, of: formula(PATTERNS, (x, shop) => -matchOf(x, shop).worstMm) },
+    { label: 'Crank to shaft axis', unit: 'mm', when: isSearched, of: formula(PATTERNS, (x, shop) => matchOf(x, shop).offsetMm) },
+    { label: 'Turn of the case', unit: '°', when: isSearched, of: formula(PATTERNS, (x, shop) => matchOf(x, shop).turnDeg) },
+    {
+      label: 'Overhang past the other outline',
+      unit: 'mm',
+      when: isSearched,
+      of: formula({ outlineA: a.face.outline, outlineB: b.face.outline }, (x) => overhang(x.outlineA!, x.outlineB!)),
+    },
+  ],
+  cautions: [
+    {
+      words: 'How the dowel holes were cut is not stated. Ream or mill them; plasma does not hold a dowel.',
+      when: formula(dowelsAside, ({ dowelsA, dowelsB }) => [...(dowelsA ?? []), ...(dowelsB ?? [])].some((dowel) => dowel.process === undefined)),
+    },
+  ],
+  cures: { plate: 'face' },
+  hardware,
 }
 
-/** One family on both faces names one whole pattern: it agrees with itself, on its axis. */
-function oneFamily(a: Face, b: Face, sheet: Sheet): void {
-  sheet.uses(a.family)
-  sheet.uses(b.family)
-  sheet.require(BOLTS, true, noBolts)
-  sheet.uses(a.family)
-  sheet.uses(b.family)
-  const none = a.dowels.v?.length === 0 || b.dowels.v?.length === 0
-  sheet.require(DOWELS, !none, noDowels)
-  process(a, b, sheet)
-}
-
-function patterns(a: Face, b: Face, tolerance: Parameters<Joint['check']>[2]['tolerances'], sheet: Sheet): void {
-  const known = a.holes.claim !== null && b.holes.claim !== null
-  const match = known ? matchFaces(a, b, tolerance.axisOffsetFitsMm) : null
-  const none = a.dowels.v?.length === 0 || b.dowels.v?.length === 0
-  const all = match !== null && match.missingA.length === 0 && match.missingB.length === 0
-  const enough = match?.dowelsMeet && match.share >= tolerance.boltShare && match.quadrants >= 3
-
-  sheet.uses(a.holes)
-  sheet.uses(b.holes)
-  sheet.require(BOLTS, all, enough ? partial : noBolts)
-  if (match) {
-    sheet.show('Bolts that meet', `${match.met.length} of ${Math.max(a.holes.v!.length, b.holes.v!.length)}`, '')
-    if (match.met.length > 0) sheet.show('Least bolt play left', -match.worstMm, 'mm')
+function hardware(a: Side, b: Side, plateMm: number): JointHardware {
+  const holes = a.face.holes.v ?? []
+  const thread = holes.find((hole) => hole.thread)?.thread ?? null
+  const pin = a.face.dowels.v?.find((dowel) => dowel.pin)
+  const hole = b.face.dowels.v?.[0]
+  const pm = (value: number, field: Field<unknown>): Field<number> => ({ ...(field as Field<number>), v: value, pm: 0.01 })
+  return {
+    bolts: boltSet({
+      words: plateMm > 0 ? 'Plate to block' : 'Bell to block',
+      thread,
+      count: holes.length,
+      ...(plateMm > 0 ? { grip: plateMm } : {}),
+      into: 'aluminium',
+      usual: '8.8',
+    }),
+    fits: pin && hole ? locatedFit('Dowel in its hole', pm(hole.d, b.face.dowels), pm(pin.d, a.face.dowels)) : [],
   }
-
-  sheet.uses(a.dowels)
-  sheet.uses(b.dowels)
-  const loose = match?.dowelsMeet && match.dowelPlayMm > tolerance.dowelPlayMm + 1e-6
-  sheet.require(DOWELS, match?.dowelsMeet === true && !loose && !none, none ? noDowels : loose ? looseDowels : dowelsMiss)
-  process(a, b, sheet)
-
-  axis(a, b, match, tolerance, sheet)
-
-  const turned = match !== null && Math.abs(match.turnDeg) > tolerance.turnDeg
-  sheet.uses(a.holes)
-  sheet.uses(b.holes)
-  if (turned && match.met.length > 0) sheet.uses(b.mayTurn)
-  sheet.require(TURN, !turned || match.met.length === 0, b.mayTurn.v ? mayTurn : mayNotTurn)
-  if (match) sheet.show('Turn of the case', match.turnDeg, '°')
-  if (a.outline.v && b.outline.v) sheet.show('Overhang past the other outline', overhang(a.outline.v, b.outline.v), 'mm')
-}
-
-function axis(a: Face, b: Face, match: PatternMatch | null, tolerance: { axisOffsetFitsMm: number; axisOffsetWorkMm: number }, sheet: Sheet): void {
-  sheet.uses(a.holes)
-  sheet.uses(b.holes)
-  const locatesA = match?.byDowels ? a.dowels : a.holes
-  const locatesB = match?.byDowels ? b.dowels : b.holes
-  const pm = locatesA.pm + locatesB.pm
-  const offset = match?.offsetMm ?? Number.NaN
-  sheet.show('Crank to shaft axis', offset, 'mm')
-  if (offset > tolerance.axisOffsetFitsMm + 1e-6 && offset <= tolerance.axisOffsetWorkMm + 1e-6) sheet.require(OFFSET, false, offsetDowels)
-  else if (offset <= tolerance.axisOffsetFitsMm + 1e-6 && !(pm <= tolerance.axisOffsetFitsMm + 1e-6)) sheet.require(OFFSET, false, unproved)
-  else {
-    sheet.value(offset, pm)
-    sheet.within(OFFSET, 0, tolerance.axisOffsetFitsMm)
-  }
-}
-
-/** Holes by plasma hold no dowel; a process nobody stated is a caution. */
-function process(a: Face, b: Face, sheet: Sheet): void {
-  const one = patternOf(a)
-  const other = patternOf(b)
-  sheet.require(PROCESS, !one.plasma && !other.plasma, plasma)
-  if (one.unstated || other.unstated) sheet.caution('How the dowel holes were cut is not stated. Ream or mill them; plasma does not hold a dowel.')
 }

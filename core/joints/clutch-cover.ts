@@ -1,43 +1,28 @@
+import { boltSet, locatedFit } from '../fasteners/bolt-set.ts'
 import { clutchCapacity } from '../mechanics/clutch.ts'
 import { threadDiameter } from '../mechanics/thread.ts'
+import { onManual } from './always.ts'
+import { BRIDGE } from './code.ts'
 import type { Joint } from './joint.ts'
-import { BRIDGE, type Limit, type Outcome } from './verdict.ts'
+import { computed, formula, measure, minus, plus } from './judging/declaration.ts'
+import { SLACK } from './judging/judge.ts'
+import { a, b } from './judging/read.ts'
+import type { Outcome } from './verdict.ts'
 
-const pieces = ['cover', 'flywheel'] as const
-const another = (words: string): Outcome => ({ code: BRIDGE, words, pieces })
-const CIRCLE: Limit = {
-  id: 'cover-circle',
-  label: 'Bolt circles agree',
-  unit: 'mm',
-  below: another('The cover is smaller than its seat'),
-  above: another('The cover is wider than its seat'),
-}
-const BOLTS: Limit = { id: 'cover-bolts', label: 'Bolts are as many', unit: '' }
-const HOLES: Limit = {
-  id: 'cover-holes',
-  label: 'Holes over the bolts',
-  unit: 'mm',
-  below: another('The bolts do not go through the cover'),
-  above: another('The holes are too wide for the bolts'),
-}
-const DOWELS: Limit = { id: 'cover-dowels', label: 'Dowels centre the cover', unit: '' }
-const STEP: Limit = {
-  id: 'cover-step',
-  label: 'Seat is as deep as the cover wants',
-  unit: 'mm',
-  below: another('The seat is too shallow: the clutch clamps too hard'),
-  above: another('The seat is too deep: the clutch slips'),
-}
+const another = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['cover', 'flywheel'] })
 const disc = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['disc', 'flywheel', 'cover'] })
-const OUTER: Limit = { id: 'lining-outer', label: 'Lining inside its face, outer', unit: 'mm', below: disc('The lining stands past the clutch face') }
-const INNER: Limit = { id: 'lining-inner', label: 'Lining on its face, inner', unit: 'mm', below: disc('The lining runs over the inner edge of the clutch face') }
-const HOLDS: Limit = {
-  id: 'clutch-capacity',
-  label: 'Torque the clutch holds over what it must',
-  unit: 'N·m',
-  damage: true,
-  below: { code: BRIDGE, words: 'The clutch slips: a stronger cover, a grippier or larger disc', pieces: ['cover', 'disc'] },
-}
+
+const seat = b.clutchSeat
+const cover = b.coverMount
+const lining = b.discFace
+const counts = { cover: cover.bolts, seat: seat.bolts }
+
+/** Torque the clutch holds. No force or size is below nothing. */
+const held = computed(
+  { clampN: cover.clampN, friction: lining.friction, outerMm: lining.outerMm, innerMm: lining.innerMm },
+  (x) => clutchCapacity(Math.max(0, x.clampN), Math.max(0, x.friction), Math.max(0, x.outerMm), Math.max(0, x.innerMm)),
+  { clampN: 1, friction: 1, outerMm: 1, innerMm: 1 },
+)
 
 /** Joint 6: clutch cover on its flywheel, and the disc between. Damage limit: the torque it holds. */
 export const clutchCover: Joint = {
@@ -46,56 +31,92 @@ export const clutchCover: Joint = {
   short: 'Cover',
   title: 'Clutch cover on flywheel',
   place: 'coupling',
+  meets: 'whole',
+  strip: null,
+  drawing: null,
   decides: 'Bolt circle, count and holes, dowels, depth of the seat, lining on its face, and the torque held by uniform wear against engine peak with a reserve.',
-  applies: (_a, b) => b.ratios.type.v !== 'automatic',
-  check(a, b, { tolerances }, sheet) {
-    const seat = b.clutchSeat
-    const cover = b.coverMount
-    sheet.term(1, cover.circleMm)
-    sheet.term(-1, seat.circleMm)
-    sheet.within(CIRCLE, -tolerances.circleMm, tolerances.circleMm)
-
-    sheet.uses(cover.bolts)
-    sheet.uses(seat.bolts)
-    sheet.require(BOLTS, cover.bolts.v === seat.bolts.v, another(`${cover.bolts.v} holes over ${seat.bolts.v} bolts`))
-
-    sheet.term(1, cover.holeMm)
-    sheet.uses(seat.thread)
-    sheet.value(-threadDiameter(seat.thread.v), 0)
-    sheet.within(HOLES, 0, tolerances.coverHoleMm)
-
-    sheet.uses(cover.dowelMm)
-    sheet.uses(seat.dowelMm)
-    const centred = seat.dowelMm.v > 0 && Math.abs(cover.dowelMm.v - seat.dowelMm.v) <= tolerances.circleMm + 1e-6
-    sheet.require(DOWELS, centred, another('No dowel centres the cover: it runs out of balance'))
-
-    sheet.term(1, seat.stepMm)
-    sheet.term(-1, cover.stepMm)
-    sheet.within(STEP, -tolerances.coverSeatMm, tolerances.coverSeatMm)
-
-    sheet.term(1, seat.outerMm)
-    sheet.term(-1, b.discFace.outerMm)
-    sheet.within(OUTER, 0, Infinity)
-    sheet.term(1, b.discFace.innerMm)
-    sheet.term(-1, seat.innerMm)
-    sheet.within(INNER, 0, Infinity)
-
-    const lining = b.discFace
-    const peak = a.engineOutput.peakTorqueNm
-    sheet.uses(cover.clampN)
-    sheet.uses(lining.friction)
-    sheet.uses(lining.outerMm)
-    sheet.uses(lining.innerMm)
-    sheet.uses(peak)
-    const holds = clutchCapacity(cover.clampN.v, lining.friction.v, lining.outerMm.v, lining.innerMm.v)
-    // Each factor enters once, so the bound of the product is its value at the low ends.
-    const least = clutchCapacity(low(cover.clampN), low(lining.friction), low(lining.outerMm), low(lining.innerMm))
-    sheet.value(holds - peak.v * tolerances.clutchReserve, holds - least + peak.pm * tolerances.clutchReserve)
-    if (sheet.allKnown) sheet.show('Torque the clutch holds', holds, 'N·m')
-    sheet.within(HOLDS, 0, Infinity)
-    sheet.caution('Only covers and wheels rated for the redline: a burst clutch kills. All cover bolts, of the right class.')
-  },
+  applies: onManual,
+  limits: [
+    {
+      id: 'cover-circle',
+      label: 'Bolt circles agree',
+      unit: 'mm',
+      terms: [plus(cover.circleMm), minus(seat.circleMm)],
+      window: ['-circleMm', 'circleMm'],
+      below: another('The cover is smaller than its seat'),
+      above: another('The cover is wider than its seat'),
+    },
+    {
+      id: 'cover-bolts',
+      label: 'Bolts are as many',
+      unit: '',
+      holds: formula(counts, (x) => x.cover === x.seat),
+      otherwise: another(formula(counts, (x) => `${x.cover} holes over ${x.seat} bolts`)),
+    },
+    {
+      id: 'cover-holes',
+      label: 'Holes over the bolts',
+      unit: 'mm',
+      terms: [plus(cover.holeMm)],
+      measure: measure({ thread: seat.thread }, ({ thread }) => -threadDiameter(thread), {}),
+      window: [0, 'coverHoleMm'],
+      below: another('The bolts do not go through the cover'),
+      above: another('The holes are too wide for the bolts'),
+    },
+    {
+      id: 'cover-dowels',
+      label: 'Dowels centre the cover',
+      unit: '',
+      holds: formula({ cover: cover.dowelMm, seat: seat.dowelMm }, (x, { tolerances }) => x.seat > 0 && Math.abs(x.cover - x.seat) <= tolerances.circleMm + SLACK),
+      otherwise: another('No dowel centres the cover: it runs out of balance'),
+    },
+    {
+      id: 'cover-step',
+      label: 'Seat is as deep as the cover wants',
+      unit: 'mm',
+      terms: [plus(seat.stepMm), minus(cover.stepMm)],
+      window: ['-coverSeatMm', 'coverSeatMm'],
+      below: another('The seat is too shallow: the clutch clamps too hard'),
+      above: another('The seat is too deep: the clutch slips'),
+    },
+    {
+      id: 'lining-outer',
+      label: 'Lining inside its face, outer',
+      unit: 'mm',
+      terms: [plus(seat.outerMm), minus(lining.outerMm)],
+      window: [0, Infinity],
+      below: disc('The lining stands past the clutch face'),
+    },
+    {
+      id: 'lining-inner',
+      label: 'Lining on its face, inner',
+      unit: 'mm',
+      terms: [plus(lining.innerMm), minus(seat.innerMm)],
+      window: [0, Infinity],
+      below: disc('The lining runs over the inner edge of the clutch face'),
+    },
+    {
+      id: 'clutch-capacity',
+      label: 'Torque the clutch holds over what it must',
+      unit: 'N·m',
+      damage: true,
+      terms: [plus(held)],
+      measure: measure({ peakNm: a.engineOutput.peakTorqueNm }, ({ peakNm }, { tolerances }) => -peakNm * tolerances.clutchReserve, { peakNm: -1 }),
+      window: [0, Infinity],
+      below: { code: BRIDGE, words: 'The clutch slips: a stronger cover, a grippier or larger disc', pieces: ['cover', 'disc'] },
+    },
+  ],
+  figures: [
+    {
+      label: 'Torque the clutch holds',
+      unit: 'N·m',
+      of: formula({ held }, (x) => x.held),
+    },
+  ],
+  cautions: [{ words: 'Only covers and wheels rated for the redline: a burst clutch kills. All cover bolts, of the right class.' }],
+  cures: { cover: 'instead', flywheel: 'flange', disc: 'instead' },
+  hardware: (_a, b) => ({
+    bolts: boltSet({ words: 'Cover to wheel', thread: b.clutchSeat.thread.v, count: b.clutchSeat.bolts.v, into: 'steel', usual: '8.8' }),
+    fits: locatedFit('Cover on its dowels', b.coverMount.dowelMm, b.clutchSeat.dowelMm),
+  }),
 }
-
-/** The least a field may be; no force or size is below nothing. */
-const low = ({ v, pm }: { readonly v: number; readonly pm: number }): number => Math.max(0, v - pm)

@@ -1,6 +1,6 @@
 import type { Dowel, Hole } from '../ports/field.ts'
+import { SLACK } from './judging/judge.ts'
 import { boltPlay, dowelPlay, leastSquares, minimax, type Pair, type Placement, place, residual } from './placement.ts'
-import { SLACK } from './sheet.ts'
 
 /** Two holes further apart than this, mm, are not thought to be the same bolt. */
 const CAPTURE = 3

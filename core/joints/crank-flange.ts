@@ -1,38 +1,24 @@
+import { boltSet, locatedFit } from '../fasteners/bolt-set.ts'
 import { threadDiameter, threadKey } from '../mechanics/thread.ts'
+import { always } from './always.ts'
+import { BRIDGE, CLASH, WORK } from './code.ts'
 import { type FlangeMatch, matchFlange } from './flange-holes.ts'
-import type { Joint, JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
-import { BRIDGE, CLASH, type Limit, type Outcome, WORK } from './verdict.ts'
+import type { Joint } from './joint.ts'
+import { type Formula, formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
+import { a, aside, b, spacers } from './judging/read.ts'
+import type { Outcome } from './verdict.ts'
 
 const PIECES = ['flywheel', 'flexplate', 'spacer'] as const
 const BURST = "All maker's bolts, of the right class, with whole heads on metal: a flywheel that comes loose kills. Use the maker's torque."
 
 const bridge = (words: string): Outcome => ({ code: BRIDGE, words, pieces: PIECES })
-const HOLES: Limit = { id: 'flange-holes', label: 'Flange holes meet', unit: '' }
-const CIRCLE: Limit = { id: 'flange-circle', label: 'Bolt circles agree', unit: 'mm', below: bridge('Bolt circles differ'), above: bridge('Bolt circles differ') }
-const REGISTER: Limit = {
-  id: 'register',
-  label: 'Register clearance',
-  unit: 'mm',
-  below: bridge('Wheel does not go over the register'),
-  above: bridge('Wheel is loose on the register'),
-}
-const THREAD: Limit = { id: 'flange-thread', label: "Bolt thread is the crank's", unit: '' }
-const BOLT: Outcome = {
+const wrongLength: Outcome = {
   code: WORK,
   words: 'Bolts are the wrong length',
   task: { id: 'flange-bolt-length', words: 'Get flange bolts of the right length and class', hours: 0.5, skills: ['mechanic'], reversible: true, caution: BURST },
 }
-const REACH: Limit = { id: 'bolt-reach', label: 'Bolt reach into the crank', unit: 'mm', below: BOLT, above: BOLT }
-const BALANCE: Limit = { id: 'balance', label: 'Balance is the same kind', unit: '' }
 const offHead: Outcome = { code: CLASH, words: 'A bolt head stands over an edge' }
-const INNER: Limit = { id: 'head-inner', label: 'Head on metal, inner edge', unit: 'mm', below: offHead }
-const OUTER: Limit = { id: 'head-outer', label: 'Head on metal, outer edge', unit: 'mm', below: offHead }
-
-const holesMiss = bridge('Holes do not meet at any turn')
 const boltLost: Outcome = { code: CLASH, words: "The wheel has fewer holes than the crank: a maker's bolt would be lost" }
-const otherThread = bridge('Bolt thread differs')
 const rebalance: Outcome = {
   code: WORK,
   words: 'Wheel and crank are balanced differently',
@@ -59,6 +45,60 @@ function remembered(crank: Angles, wheel: Angles, circle: number, play: number):
   return match
 }
 
+const crank = a.crankFlange
+const wheel = b.flywheel
+const bolt = b.flangeBolts
+
+/** A spacer's rear holes are passed through: its bolts are judged once, at the crank. */
+const threadOfCrank = { thread: aside(crank.thread) }
+const isBolted: Formula<boolean> = formula(threadOfCrank, ({ thread }) => thread !== 'through')
+const isThrough: Formula<boolean> = formula(threadOfCrank, ({ thread }) => thread === 'through')
+
+const pattern = { crankAngles: crank.angles, wheelAngles: wheel.angles, circleMm: crank.circleMm, holeMm: wheel.holeMm }
+const tapped = { ...pattern, thread: crank.thread }
+const through = { ...pattern, thread: bolt.thread }
+interface Pattern {
+  readonly crankAngles: Angles | null
+  readonly wheelAngles: Angles | null
+  readonly circleMm: number
+  readonly holeMm: number
+  readonly thread: string | null
+}
+const matchOf = (x: Pattern): FlangeMatch => remembered(x.crankAngles!, x.wheelAngles!, x.circleMm, (x.holeMm - threadDiameter(x.thread)) / 2)
+const allMeet = (x: Pattern): boolean => matchOf(x).met === matchOf(x).crank
+const isLost = (x: Pattern): boolean => {
+  const { met, crank: wanted, wheel: has } = matchOf(x)
+  return has < wanted && met === has
+}
+const holes = (reads: typeof tapped, when: Formula<boolean>): Limit => ({
+  id: 'flange-holes',
+  label: 'Flange holes meet',
+  unit: '',
+  when,
+  holds: formula(reads, allMeet),
+  otherwise: [{ when: formula(reads, isLost), becomes: boltLost }, { becomes: bridge('Holes do not meet at any turn') }],
+})
+
+/** Half of a circle less half of another and half a head: metal under the head. */
+const half = (value: number): number => value / 2
+const inner = measure({ circleMm: wheel.circleMm, registerMm: wheel.registerMm, headMm: bolt.headMm }, (x) => half(x.circleMm) - half(x.registerMm) - half(x.headMm), {
+  circleMm: 1,
+  registerMm: -1,
+  headMm: -1,
+})
+const outer = measure({ outerMm: wheel.outerMm, circleMm: wheel.circleMm, headMm: bolt.headMm }, (x) => half(x.outerMm) - half(x.circleMm) - half(x.headMm), {
+  outerMm: 1,
+  circleMm: -1,
+  headMm: -1,
+})
+
+const showMet = (reads: typeof tapped, when: Formula<boolean>) => ({
+  label: 'Holes that meet',
+  unit: formula(reads, (x) => `of ${matchOf(x).crank}`),
+  of: formula(reads, (x) => matchOf(x).met),
+  when,
+})
+
 /** Joint 2: one meeting pair of flange and wheel (or spacer). Has no damage limits. */
 export const crankFlange: Joint = {
   id: 'crank-flange',
@@ -66,79 +106,80 @@ export const crankFlange: Joint = {
   short: 'Crank',
   title: 'Crank flange to flywheel',
   place: 'coupling',
+  meets: 'flanges',
+  strip: 'meeting',
+  drawing: null,
   decides: 'Angle of every hole at the best turn, circle, thread, register, bolt reach, balance, whole heads on metal.',
-  applies: () => true,
-  check(a, b, ctx, sheet) {
-    const crank = a.crankFlange
-    const wheel = b.flywheel
-    holes(a, b, sheet)
-
-    sheet.term(1, wheel.circleMm)
-    sheet.term(-1, crank.circleMm)
-    sheet.within(CIRCLE, -ctx.tolerances.circleMm, ctx.tolerances.circleMm)
-
-    sheet.term(1, wheel.registerMm)
-    sheet.term(-1, crank.registerMm)
-    sheet.within(REGISTER, 0, ctx.tolerances.registerMaxMm)
-
-    sheet.uses(crank.balance)
-    sheet.uses(wheel.balance)
-    sheet.require(BALANCE, crank.balance.v === wheel.balance.v, rebalance)
-
-    // A spacer's rear holes are passed through: its bolts are judged once, at the crank.
-    if (crank.thread.v !== 'through') bolts(a, b, ctx, sheet)
+  applies: always,
+  limits: [
+    holes(tapped, isBolted),
+    holes(through, isThrough),
+    {
+      id: 'flange-circle',
+      label: 'Bolt circles agree',
+      unit: 'mm',
+      terms: [plus(wheel.circleMm), minus(crank.circleMm)],
+      window: ['-circleMm', 'circleMm'],
+      below: bridge('Bolt circles differ'),
+      above: bridge('Bolt circles differ'),
+    },
+    {
+      id: 'register',
+      label: 'Register clearance',
+      unit: 'mm',
+      terms: [plus(wheel.registerMm), minus(crank.registerMm)],
+      window: [0, 'registerMaxMm'],
+      below: bridge('Wheel does not go over the register'),
+      above: bridge('Wheel is loose on the register'),
+    },
+    {
+      id: 'balance',
+      label: 'Balance is the same kind',
+      unit: '',
+      holds: formula({ crank: crank.balance, wheel: wheel.balance }, (x) => x.crank === x.wheel),
+      otherwise: rebalance,
+    },
+    {
+      id: 'flange-thread',
+      label: "Bolt thread is the crank's",
+      unit: '',
+      when: isBolted,
+      holds: formula({ crank: crank.thread, bolt: bolt.thread }, (x) => threadKey(x.crank!) === threadKey(x.bolt!)),
+      otherwise: bridge('Bolt thread differs'),
+    },
+    {
+      id: 'bolt-reach',
+      label: 'Bolt reach into the crank',
+      unit: 'mm',
+      when: isBolted,
+      terms: [plus(bolt.lengthMm), minus(bolt.clampedMm), minus(spacers)],
+      window: [
+        measure({ thread: crank.thread }, ({ thread }) => threadDiameter(thread), {}),
+        measure({ depthMm: crank.holeDepthMm }, ({ depthMm }, { tolerances }) => depthMm - tolerances.boltEndMm, { depthMm: 1 }),
+      ],
+      below: wrongLength,
+      above: wrongLength,
+    },
+    { id: 'head-inner', label: 'Head on metal, inner edge', unit: 'mm', when: isBolted, measure: inner, window: ['headEdgeMm', Infinity], below: offHead },
+    { id: 'head-outer', label: 'Head on metal, outer edge', unit: 'mm', when: isBolted, measure: outer, window: ['headEdgeMm', Infinity], below: offHead },
+  ],
+  figures: [showMet(tapped, isBolted), showMet(through, isThrough)],
+  cautions: [{ words: BURST, when: isBolted }],
+  cures: { flywheel: 'flange', flexplate: 'flange', spacer: 'flange' },
+  hardware: (a, b) => {
+    const { thread, lengthMm, clampedMm, torqueNm, angleDeg, boltClass } = b.flangeBolts
+    return {
+      bolts: boltSet({
+        words: 'Wheel to crank, every maker’s bolt, new',
+        thread: thread.v,
+        count: a.crankFlange.angles.v?.length ?? Number.NaN,
+        grip: clampedMm.v,
+        length: lengthMm.v,
+        into: 'steel',
+        usual: '10.9',
+        claimed: { torqueNm, angleDeg, boltClass },
+      }),
+      fits: locatedFit('Register of the wheel on the crank', b.flywheel.registerMm, a.crankFlange.registerMm),
+    }
   },
-}
-
-function holes(a: Side, b: Side, sheet: Sheet): void {
-  const crank = a.crankFlange
-  const wheel = b.flywheel
-  sheet.uses(crank.angles)
-  sheet.uses(wheel.angles)
-  sheet.uses(crank.circleMm)
-  sheet.uses(wheel.holeMm)
-  const bolt = crank.thread.v === 'through' ? b.flangeBolts.thread : crank.thread
-  sheet.uses(bolt)
-  let meet = false
-  let lost = false
-  if (sheet.allKnown) {
-    const play = (wheel.holeMm.v - threadDiameter(bolt.v)) / 2
-    const match = remembered(crank.angles.v!, wheel.angles.v!, crank.circleMm.v, play)
-    meet = match.met === match.crank
-    lost = !meet && match.wheel < match.crank && match.met === match.wheel
-    sheet.show('Holes that meet', match.met, `of ${match.crank}`)
-  }
-  sheet.require(HOLES, meet, lost ? boltLost : holesMiss)
-}
-
-function bolts(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const crank = a.crankFlange
-  const wheel = b.flywheel
-  const bolt = b.flangeBolts
-  sheet.uses(crank.thread)
-  sheet.uses(bolt.thread)
-  const agrees = crank.thread.v !== null && bolt.thread.v !== null && threadKey(crank.thread.v) === threadKey(bolt.thread.v)
-  sheet.require(THREAD, agrees, otherThread)
-
-  sheet.uses(crank.thread)
-  sheet.term(1, bolt.lengthMm)
-  sheet.term(-1, bolt.clampedMm)
-  for (const part of ctx.stack) for (const port of part.ports) if (port.kind === 'spacer') sheet.term(-1, (port as unknown as Side['spacer']).thicknessMm)
-  sheet.uses(crank.holeDepthMm)
-  sheet.within(REACH, threadDiameter(crank.thread.v), crank.holeDepthMm.v - ctx.tolerances.boltEndMm)
-
-  const inner = wheel.circleMm.v / 2 - wheel.registerMm.v / 2 - bolt.headMm.v / 2
-  sheet.uses(wheel.circleMm)
-  sheet.uses(wheel.registerMm)
-  sheet.uses(bolt.headMm)
-  sheet.value(inner, (wheel.circleMm.pm + wheel.registerMm.pm + bolt.headMm.pm) / 2)
-  sheet.within(INNER, ctx.tolerances.headEdgeMm, Infinity)
-
-  const outer = wheel.outerMm.v / 2 - wheel.circleMm.v / 2 - bolt.headMm.v / 2
-  sheet.uses(wheel.outerMm)
-  sheet.uses(wheel.circleMm)
-  sheet.uses(bolt.headMm)
-  sheet.value(outer, (wheel.outerMm.pm + wheel.circleMm.pm + bolt.headMm.pm) / 2)
-  sheet.within(OUTER, ctx.tolerances.headEdgeMm, Infinity)
-  sheet.caution(BURST)
 }

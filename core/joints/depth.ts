@@ -1,9 +1,12 @@
-import type { Joint, JointContext } from './joint.ts'
-import { pullUp } from './pull-up.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
-import { flange, plates } from './stack.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { always, onAutomatic } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
+import type { Joint } from './joint.ts'
+import { type Formula, formula, type Limit, less, measure, minus, plus } from './judging/declaration.ts'
+import { SLACK } from './judging/judge.ts'
+import { a, aside, b, orElse, plates, spacers, type Term, total } from './judging/read.ts'
+import { BY_HAND, PULL_UP } from './pull-up.ts'
+import { boreDatum, flange } from './stack.ts'
+import type { Outcome } from './verdict.ts'
 
 const pilotPiece: Outcome = { code: BRIDGE, words: 'Shaft nose does not reach the pilot: an extension or sleeve, or a pilot further back', pieces: ['pilot', 'spacer'] }
 const plateBack: Outcome = {
@@ -37,15 +40,121 @@ const shim: Outcome = {
 const otherStarter: Outcome = { code: BRIDGE, words: 'Pinion stands wrong for the ring: another starter, plate or spacer', pieces: ['starter', 'plate', 'spacer', 'flywheel'] }
 const shortMesh: Outcome = { code: BRIDGE, words: 'Pinion covers too little of the ring: another starter', pieces: ['starter'] }
 
-const NOSE: Limit = { id: 'nose', label: 'Nose in the pilot', unit: 'mm', below: pilotPiece }
-const TIP: Limit = { id: 'tip-clear', label: 'Shaft tip clear of the bottom', unit: 'mm', damage: true, below: plateBack }
-const SHOULDER: Limit = { id: 'shoulder-clear', label: 'Shoulder clear of the pilot', unit: 'mm', damage: true, below: plateBack }
-const HUB_FRONT: Limit = { id: 'hub-front', label: 'Hub on splines, forward travel', unit: 'mm', below: offSplines }
-const HUB_REAR: Limit = { id: 'hub-rear', label: 'Hub on splines, rearward travel', unit: 'mm', below: offSplines }
-const RELEASE: Limit = { id: 'release-gap', label: 'Release bearing gap', unit: 'mm', damage: true, below: tooClose, above: tooFar }
-const GAP: Limit = { id: 'starter-gap', label: 'Starter rest gap', unit: 'mm', below: otherStarter, above: otherStarter, near: { within: 3, outcome: shim } }
-const OVERLAP: Limit = { id: 'starter-overlap', label: 'Pinion over the ring', unit: 'mm', below: shortMesh }
-const KIND: Limit = { id: 'gearbox-kind', label: 'Manual or automatic', unit: '' }
+const shaft = b.inputShaft
+const piece = b.pilotPiece
+const hub = b.discHub
+const bearing = b.releaseBearing
+const motor = b.starter
+
+const type = aside(b.ratios.type)
+const onManual: Formula<boolean> = formula({ type }, ({ type }) => type !== 'automatic')
+
+const tip: readonly Term[] = [plus(plates), plus(shaft.tipMm), ...less(boreDatum)]
+const clutchFace: readonly Term[] = [...flange, plus(b.flywheel.clutchFaceMm)]
+
+const manual: readonly Limit[] = [
+  {
+    id: 'nose',
+    label: 'Nose in the pilot',
+    unit: 'mm',
+    terms: [plus(a.pilotBore.mouthMm), minus(piece.depthMm), ...less([plus(plates), plus(shaft.tipMm), ...less(boreDatum)])],
+    window: [measure({ widthMm: piece.widthMm }, ({ widthMm }, { tolerances }) => Math.min(widthMm, tolerances.noseEngageMm), { widthMm: 1 }), Infinity],
+    below: pilotPiece,
+  },
+  {
+    id: 'tip-clear',
+    label: 'Shaft tip clear of the bottom',
+    unit: 'mm',
+    damage: true,
+    terms: [...tip, minus(a.pilotBore.bottomMm)],
+    window: ['tipClearMm', Infinity],
+    below: plateBack,
+  },
+  {
+    id: 'shoulder-clear',
+    label: 'Shoulder clear of the pilot',
+    unit: 'mm',
+    damage: true,
+    terms: [plus(plates), plus(shaft.noseEndMm), ...less(boreDatum), minus(a.pilotBore.mouthMm)],
+    // A piece that stands proud of the bore meets the shoulder first.
+    measure: measure({ depthMm: orElse(piece.depthMm, 0) }, ({ depthMm }) => Math.min(0, depthMm), { depthMm: 1 }),
+    window: ['shoulderClearMm', Infinity],
+    below: plateBack,
+  },
+  {
+    id: 'hub-front',
+    label: 'Hub on splines, forward travel',
+    unit: 'mm',
+    terms: [...clutchFace, plus(hub.startMm), minus(plates), minus(shaft.splineStartMm)],
+    window: ['hubTravelMm', Infinity],
+    below: offSplines,
+  },
+  {
+    id: 'hub-rear',
+    label: 'Hub on splines, rearward travel',
+    unit: 'mm',
+    terms: [plus(plates), plus(shaft.splineEndMm), ...less(clutchFace), minus(hub.endMm)],
+    window: ['hubTravelMm', Infinity],
+    below: offSplines,
+  },
+  {
+    id: 'release-gap',
+    label: 'Release bearing gap',
+    unit: 'mm',
+    damage: true,
+    terms: [plus(plates), plus(bearing.restMm), ...less(clutchFace), minus(b.coverFingers.heightMm)],
+    window: [measure({ low: bearing.gapLowMm }, ({ low }) => low, { low: 1 }), measure({ high: bearing.gapHighMm }, ({ high }) => high, { high: 1 })],
+    below: tooClose,
+    above: tooFar,
+  },
+]
+
+/** The pinion's place at rest against the ring's near edge, by what the starter is mounted on and which way it works. */
+const starterGap = (isForward: boolean, isOnBlock: boolean): readonly Term[] => {
+  const rearward = [...flange, plus(b.ring.nearMm), ...(isOnBlock ? [] : [minus(plates)]), minus(motor.pinionMm)]
+  return isForward ? less(rearward) : rearward
+}
+
+const starter = [false, true].flatMap((isForward) =>
+  [false, true].flatMap((isOnBlock): Limit[] => {
+    const terms = starterGap(isForward, isOnBlock)
+    const isThis = formula({ way: aside(motor.way), mount: aside(motor.mount) }, ({ way, mount }) => (way === 'forward') === isForward && (mount === 'block') === isOnBlock)
+    // Off its rest gap the mesh decides nothing: shims or another starter change both.
+    const isAtRest = formula(
+      { gap: aside(total(terms)), way: aside(motor.way), mount: aside(motor.mount) },
+      ({ gap, way, mount }, { tolerances }) => way === null || mount === null || !(gap < tolerances.starterGapLowMm - SLACK || gap > tolerances.starterGapHighMm + SLACK),
+    )
+    return [
+      {
+        id: 'starter-gap',
+        label: 'Starter rest gap',
+        unit: 'mm',
+        when: isThis,
+        names: [motor.mount, motor.way],
+        terms,
+        window: ['starterGapLowMm', 'starterGapHighMm'],
+        below: [{ within: 3, becomes: shim }, { becomes: otherStarter }],
+        above: [{ within: 3, becomes: shim }, { becomes: otherStarter }],
+      },
+      {
+        id: 'starter-overlap',
+        label: 'Pinion over the ring',
+        unit: 'mm',
+        when: [isThis, isAtRest],
+        names: [motor.mount, motor.way],
+        measure: measure({ gap: total(terms), throwMm: motor.throwMm, widthMm: b.ring.widthMm }, (x) => Math.min(x.throwMm - x.gap, x.widthMm), {
+          gap: -1,
+          throwMm: 1,
+          widthMm: 1,
+        }),
+        window: [measure({ widthMm: b.ring.widthMm }, ({ widthMm }, { tolerances }) => tolerances.starterOverlap * widthMm, { widthMm: 1 }), Infinity],
+        below: shortMesh,
+      },
+    ]
+  }),
+)
+
+const original = b.originalStack
 
 /**
  * Joint 3: the depth stacks on one datum, x rearward. B = Σ plates, F = f + Σ spacers; bell lengths are seen from the
@@ -57,121 +166,45 @@ export const depth: Joint = {
   short: 'Depth',
   title: 'Depth',
   place: 'coupling',
+  meets: 'whole',
+  strip: 'meeting',
+  drawing: 'stacks',
   decides: 'Nose and tip in the pilot, hub on its splines, release gap, starter to ring; the converter pull-up on an automatic. Each from its own lengths.',
-  sometimes: ['pump.padMm', 'flex-pads.heightMm'],
-  applies: () => true,
-  check(a, b, ctx, sheet) {
-    const type = b.ratios.type
-    const automatic = type.v === 'automatic'
-    if (type.claim === null && !b.inputShaft.present) {
-      sheet.uses(type)
-      sheet.require(KIND, true, shim)
-    }
-    if (automatic) pullUp(a, b, ctx, sheet)
-    else {
-      pilot(a, b, ctx, sheet)
-      hub(a, b, ctx, sheet)
-      release(a, b, ctx, sheet)
-    }
-    starter(a, b, ctx, sheet)
-    offset(a, b, ctx, sheet)
+  applies: always,
+  limits: [
+    {
+      id: 'gearbox-kind',
+      label: 'Manual or automatic',
+      unit: '',
+      when: formula({ type, isThere: shaft.present }, (x) => x.type === null && !x.isThere),
+      names: [b.ratios.type],
+      holds: formula({}, () => true),
+      otherwise: shim,
+    },
+    { ...PULL_UP, when: onAutomatic },
+    ...manual.map((limit) => ({ ...limit, when: onManual })),
+    ...starter,
+  ],
+  figures: [
+    {
+      label: 'e, flywheel forward of where this gearbox had it',
+      unit: 'mm',
+      of: formula(
+        { plates, spacers, proudMm: a.crankFlange.proudMm, platesThen: original.platesMm, flangeThen: original.flangeMm, spacersThen: orElse(original.spacersMm, 0) },
+        (x) => x.plates - x.proudMm - x.spacers - (x.platesThen - x.flangeThen - x.spacersThen),
+      ),
+    },
+  ],
+  cautions: [{ ...BY_HAND, when: onAutomatic }],
+  cures: {
+    plate: 'face',
+    separator: 'instead',
+    spacer: 'flange',
+    pilot: 'pilot',
+    disc: 'instead',
+    'release-bearing': 'instead',
+    starter: 'instead',
+    flywheel: 'flange',
+    flexplate: 'flange',
   },
-}
-
-/** Adds ± the place where the pilot bore's lengths start: the block face, or F where a spacer or wheel carries it. */
-function boreDatum(sign: 1 | -1, a: Side, ctx: JointContext, sheet: Sheet): void {
-  if (a.pilotBore.slot === 'flange') flange(sign, a, ctx, sheet)
-}
-
-function pilot(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const piece = b.pilotPiece
-  const shaft = b.inputShaft
-  boreDatum(1, a, ctx, sheet)
-  sheet.term(1, a.pilotBore.mouthMm)
-  sheet.term(-1, piece.depthMm)
-  plates(-1, ctx, sheet)
-  sheet.term(-1, shaft.tipMm)
-  sheet.uses(piece.widthMm)
-  sheet.within(NOSE, Math.min(piece.widthMm.v, ctx.tolerances.noseEngageMm), Infinity)
-
-  plates(1, ctx, sheet)
-  sheet.term(1, shaft.tipMm)
-  boreDatum(-1, a, ctx, sheet)
-  sheet.term(-1, a.pilotBore.bottomMm)
-  sheet.within(TIP, ctx.tolerances.tipClearMm, Infinity)
-
-  plates(1, ctx, sheet)
-  sheet.term(1, shaft.noseEndMm)
-  boreDatum(-1, a, ctx, sheet)
-  sheet.term(-1, a.pilotBore.mouthMm)
-  // A piece that stands proud of the bore meets the shoulder first.
-  if (piece.depthMm.v < 0) sheet.term(1, piece.depthMm)
-  sheet.within(SHOULDER, ctx.tolerances.shoulderClearMm, Infinity)
-}
-
-function hub(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  flange(1, a, ctx, sheet)
-  sheet.term(1, b.flywheel.clutchFaceMm)
-  sheet.term(1, b.discHub.startMm)
-  plates(-1, ctx, sheet)
-  sheet.term(-1, b.inputShaft.splineStartMm)
-  sheet.within(HUB_FRONT, ctx.tolerances.hubTravelMm, Infinity)
-
-  plates(1, ctx, sheet)
-  sheet.term(1, b.inputShaft.splineEndMm)
-  flange(-1, a, ctx, sheet)
-  sheet.term(-1, b.flywheel.clutchFaceMm)
-  sheet.term(-1, b.discHub.endMm)
-  sheet.within(HUB_REAR, ctx.tolerances.hubTravelMm, Infinity)
-}
-
-function release(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const bearing = b.releaseBearing
-  plates(1, ctx, sheet)
-  sheet.term(1, bearing.restMm)
-  flange(-1, a, ctx, sheet)
-  sheet.term(-1, b.flywheel.clutchFaceMm)
-  sheet.term(-1, b.coverFingers.heightMm)
-  sheet.uses(bearing.gapLowMm)
-  sheet.uses(bearing.gapHighMm)
-  sheet.within(RELEASE, bearing.gapLowMm.v, bearing.gapHighMm.v)
-}
-
-function starter(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const s: 1 | -1 = b.starter.way.v === 'forward' ? -1 : 1
-  const gap = starterGap(s, a, b, ctx, sheet)
-  // Off its rest gap the mesh decides nothing: shims or another starter change both.
-  if (gap < ctx.tolerances.starterGapLowMm - 1e-6 || gap > ctx.tolerances.starterGapHighMm + 1e-6) return
-  sheet.uses(b.starter.mount)
-  sheet.uses(b.starter.way)
-  sheet.uses(b.starter.throwMm)
-  sheet.uses(b.ring.widthMm)
-  sheet.value(Math.min(b.starter.throwMm.v - gap, b.ring.widthMm.v), b.starter.throwMm.pm)
-  sheet.within(OVERLAP, ctx.tolerances.starterOverlap * b.ring.widthMm.v, Infinity)
-}
-
-/** s · (ring − pinion at rest); NaN when a length is unknown. */
-function starterGap(s: 1 | -1, a: Side, b: Side, ctx: JointContext, sheet: Sheet): number {
-  const back: 1 | -1 = s === 1 ? -1 : 1
-  sheet.uses(b.starter.mount)
-  sheet.uses(b.starter.way)
-  flange(s, a, ctx, sheet)
-  sheet.term(s, b.ring.nearMm)
-  if (b.starter.mount.v !== 'block') plates(back, ctx, sheet)
-  sheet.term(back, b.starter.pinionMm)
-  const gap = sheet.allKnown ? sheet.sum : Number.NaN
-  sheet.within(GAP, ctx.tolerances.starterGapLowMm, ctx.tolerances.starterGapHighMm)
-  return gap
-}
-
-function offset(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  let now = -a.crankFlange.proudMm.v
-  for (const part of ctx.stack)
-    for (const port of part.ports) {
-      if (port.kind === 'plate') now += (port as unknown as Side['plate']).thicknessMm.v
-      if (port.kind === 'spacer') now -= (port as unknown as Side['spacer']).thicknessMm.v
-    }
-  const original = b.originalStack
-  const before = original.platesMm.v - original.flangeMm.v - (Number.isNaN(original.spacersMm.v) ? 0 : original.spacersMm.v)
-  sheet.show('e, flywheel forward of where this gearbox had it', now - before, 'mm')
 }

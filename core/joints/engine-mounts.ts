@@ -1,7 +1,12 @@
+import { boltSet } from '../fasteners/bolt-set.ts'
 import { threadKey } from '../mechanics/thread.ts'
-import { chassisOrigin, isNamed } from './chassis.ts'
+import { whereNamed } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { formula, type Limit, less, minus, plus } from './judging/declaration.ts'
+import { a, b } from './judging/read.ts'
+import { chassisOrigin } from './stack.ts'
+import type { Outcome } from './verdict.ts'
 
 const LIFT = 'Engine carried at rated points before a mount is undone; never under a hanging engine.'
 const bracket = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['engine-mount'] })
@@ -10,38 +15,14 @@ const slotted = (words: string): Outcome => ({
   words,
   task: { id: 'slot-engine-mounts', words: 'Slot or pack the engine brackets to suit', hours: 1.5, skills: ['mechanic'], reversible: false, caution: LIFT },
 })
-const window = (id: string, label: string, unit: string, words: string, within: number): Limit => ({
-  id,
-  label,
-  unit,
-  below: bracket(words),
-  above: bracket(words),
-  near: { within, outcome: slotted(`${words}, a little`) },
-})
+/** A little off is slotted, more wants other brackets. */
+const steps = (words: string, within: number): Pick<Limit, 'below' | 'above'> => {
+  const either = [{ within, becomes: slotted(`${words}, a little`) }, { becomes: bracket(words) }]
+  return { below: either, above: either }
+}
 
-const ALONG = window('pads-along', 'Pads over the mounts, along', 'mm', 'Pads and mounts stand apart along the vehicle', 7)
-const ACROSS = window('pads-across', 'Pads over the mounts, across', 'mm', 'Pads and mounts are not as wide', 7)
-const HEIGHT = window('pads-height', 'Crank axis over its wanted height', 'mm', 'The engine would not sit at its height', 10)
-const LEAN = window('pads-lean', 'Pads lean as the mounts do', '°', 'Pads and mounts lean apart', 5)
-const THREAD: Limit = { id: 'pads-thread', label: 'Studs are the same', unit: '' }
-const studs: Outcome = {
-  code: WORK,
-  words: 'Other studs',
-  task: { id: 'mount-studs', words: 'Fit studs or sleeves that suit both', hours: 0.5, skills: ['mechanic'], reversible: true },
-}
-const CAPTIVE: Limit = { id: 'captive', label: 'One mount is captive', unit: '' }
-const strap: Outcome = {
-  code: WORK,
-  words: 'Nothing holds the engine if a rubber tears',
-  task: {
-    id: 'captive-mount',
-    words: 'Fit a captive mount or a strap on the side that lifts under torque',
-    hours: 1.5,
-    skills: ['mechanic'],
-    reversible: true,
-    caution: 'An engine that lifts off a torn mount can hold the throttle open and foul the steering.',
-  },
-}
+const pads = a.enginePads
+const mounts = b.chassisPads
 
 /** Joint 19: the engine on its mounts. Along it decides where the driveline is kept; set back, the engine sits on the mounts. No damage limits. */
 export const engineMounts: Joint = {
@@ -50,34 +31,75 @@ export const engineMounts: Joint = {
   short: 'Mounts',
   title: 'Engine mounts to chassis',
   place: 'vehicle',
+  meets: 'whole',
+  strip: 'engine mounts',
+  drawing: null,
   decides: 'Pads against mounts along, across, in height and lean; studs; whether one is captive under torque.',
-  applies: (_a, b) => isNamed(b.chassisPads),
-  check(a, b, ctx, sheet) {
-    const pads = a.enginePads
-    const mounts = b.chassisPads
-    const { mountMm, leanDeg } = ctx.tolerances
-    if (ctx.placement !== 'set-back') {
-      sheet.term(1, pads.alongMm)
-      chassisOrigin(-1, a, b, ctx, sheet)
-      sheet.within(ALONG, -mountMm, mountMm)
-    }
-    sheet.term(1, pads.spreadMm)
-    sheet.term(-1, mounts.spreadMm)
-    sheet.within(ACROSS, -mountMm, mountMm)
-
-    sheet.term(1, pads.belowMm)
-    sheet.term(-1, mounts.crankAboveMm)
-    sheet.within(HEIGHT, -ctx.tolerances.crankHeightMm, ctx.tolerances.crankHeightMm)
-
-    sheet.term(1, pads.angleDeg)
-    sheet.term(-1, mounts.angleDeg)
-    sheet.within(LEAN, -leanDeg, leanDeg)
-
-    sheet.uses(pads.thread)
-    sheet.uses(mounts.thread)
-    sheet.require(THREAD, sheet.allKnown && threadKey(pads.thread.v!) === threadKey(mounts.thread.v!), studs)
-
-    sheet.uses(mounts.captive)
-    sheet.require(CAPTIVE, mounts.captive.v === true, strap)
-  },
+  applies: whereNamed(mounts),
+  limits: [
+    {
+      id: 'pads-along',
+      label: 'Pads over the mounts, along',
+      unit: 'mm',
+      when: formula({}, (_, { placement }) => placement !== 'set-back'),
+      terms: [plus(pads.alongMm), ...less(chassisOrigin)],
+      window: ['-mountMm', 'mountMm'],
+      ...steps('Pads and mounts stand apart along the vehicle', 7),
+    },
+    {
+      id: 'pads-across',
+      label: 'Pads over the mounts, across',
+      unit: 'mm',
+      terms: [plus(pads.spreadMm), minus(mounts.spreadMm)],
+      window: ['-mountMm', 'mountMm'],
+      ...steps('Pads and mounts are not as wide', 7),
+    },
+    {
+      id: 'pads-height',
+      label: 'Crank axis over its wanted height',
+      unit: 'mm',
+      terms: [plus(pads.belowMm), minus(mounts.crankAboveMm)],
+      window: ['-crankHeightMm', 'crankHeightMm'],
+      ...steps('The engine would not sit at its height', 10),
+    },
+    {
+      id: 'pads-lean',
+      label: 'Pads lean as the mounts do',
+      unit: '°',
+      terms: [plus(pads.angleDeg), minus(mounts.angleDeg)],
+      window: ['-leanDeg', 'leanDeg'],
+      ...steps('Pads and mounts lean apart', 5),
+    },
+    {
+      id: 'pads-thread',
+      label: 'Studs are the same',
+      unit: '',
+      holds: formula({ pads: pads.thread, mounts: mounts.thread }, (x) => threadKey(x.pads!) === threadKey(x.mounts!)),
+      otherwise: {
+        code: WORK,
+        words: 'Other studs',
+        task: { id: 'mount-studs', words: 'Fit studs or sleeves that suit both', hours: 0.5, skills: ['mechanic'], reversible: true },
+      },
+    },
+    {
+      id: 'captive',
+      label: 'One mount is captive',
+      unit: '',
+      holds: formula({ captive: mounts.captive }, ({ captive }) => captive === true),
+      otherwise: {
+        code: WORK,
+        words: 'Nothing holds the engine if a rubber tears',
+        task: {
+          id: 'captive-mount',
+          words: 'Fit a captive mount or a strap on the side that lifts under torque',
+          hours: 1.5,
+          skills: ['mechanic'],
+          reversible: true,
+          caution: 'An engine that lifts off a torn mount can hold the throttle open and foul the steering.',
+        },
+      },
+    },
+  ],
+  cures: { 'engine-mount': 'elsewhere' },
+  hardware: (a) => ({ bolts: boltSet({ words: 'Engine mounts', thread: a.enginePads.thread.v, count: 2, into: 'steel', usual: '8.8' }), fits: [] }),
 }

@@ -8,33 +8,51 @@ export interface FlangeMatch {
   readonly worstMm: number
 }
 
-const wrap = (degrees: number): number => ((((degrees + 180) % 360) + 360) % 360) - 180
-
 /**
  * Turns the wheel so that most crank holes meet a wheel hole within `playMm`, then so that the greatest miss is least.
  * Angles in degrees on a circle of the given Ø. Asymmetric circles meet one way only.
  */
 export function matchFlange(crank: readonly number[], wheel: readonly number[], circleMm: number, playMm: number): FlangeMatch {
   const toMm = (circleMm / 2) * (Math.PI / 180)
-  let best: FlangeMatch = { met: 0, crank: crank.length, wheel: wheel.length, worstMm: Infinity }
+  let met = 0
+  let worstMm = Infinity
   for (const from of wheel) {
     const base = crank[0]! - from
     // Each wheel hole in turn is laid on the first crank hole; the mean of the misses then centres the rest (within one play).
-    const misses = crank.map((angle) => nearestMiss(angle, wheel, base)).filter((miss) => Math.abs(miss) * toMm <= 2 * playMm + 1e-9)
-    const centre = misses.length > 0 ? (Math.max(...misses) + Math.min(...misses)) / 2 : 0
-    for (const turn of [base, base + centre]) {
-      const all = crank.map((angle) => Math.abs(nearestMiss(angle, wheel, turn)) * toMm).filter((miss) => miss <= playMm + 1e-6)
-      const worst = all.length > 0 ? Math.max(...all) : Infinity
-      if (all.length > best.met || (all.length === best.met && worst < best.worstMm)) best = { met: all.length, crank: crank.length, wheel: wheel.length, worstMm: worst }
+    let least = Infinity
+    let most = -Infinity
+    for (const angle of crank) {
+      const miss = nearestMiss(angle, wheel, base)
+      if (Math.abs(miss) * toMm > 2 * playMm + 1e-9) continue
+      if (miss < least) least = miss
+      if (miss > most) most = miss
+    }
+    const centre = most >= least ? (most + least) / 2 : 0
+    for (let step = 0; step < 2; step++) {
+      let count = 0
+      let worst = -Infinity
+      for (const angle of crank) {
+        const miss = Math.abs(nearestMiss(angle, wheel, base + step * centre)) * toMm
+        if (miss > playMm + 1e-6) continue
+        count++
+        if (miss > worst) worst = miss
+      }
+      if (count === 0) worst = Infinity
+      if (count > met || (count === met && worst < worstMm)) {
+        met = count
+        worstMm = worst
+      }
+      if (centre === 0) break
     }
   }
-  return best
+  return { met, crank: crank.length, wheel: wheel.length, worstMm }
 }
 
 function nearestMiss(angle: number, wheel: readonly number[], turn: number): number {
   let least = 360
   for (const hole of wheel) {
-    const miss = wrap(angle - hole - turn)
+    const raw = angle - hole - turn
+    const miss = raw - 360 * Math.round(raw / 360)
     if (Math.abs(miss) < Math.abs(least)) least = miss
   }
   return least

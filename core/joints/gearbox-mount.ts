@@ -1,10 +1,11 @@
+import { boltSet } from '../fasteners/bolt-set.ts'
 import { threadKey } from '../mechanics/thread.ts'
-import { isNamed } from './chassis.ts'
-import type { Joint, JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
-import { plates } from './stack.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { whereNamed } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
+import type { Joint } from './joint.ts'
+import { formula, measure, minus, plus, type Step } from './judging/declaration.ts'
+import { a, b, plates } from './judging/read.ts'
+import type { Outcome } from './verdict.ts'
 
 const LIFT = 'Train held from above or on a stand before the mount is undone; never under a hanging train.'
 const bracket = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['gearbox-mount'] })
@@ -37,37 +38,13 @@ const pack: Outcome = {
     caution: LIFT,
   },
 }
-const bolts: Outcome = {
-  code: WORK,
-  words: 'Other bolts',
-  task: { id: 'mount-bolts', words: 'Get mount bolts that suit both, with sleeves', hours: 0.3, skills: ['mechanic'], reversible: true },
-}
 
-const PLACE: Limit = {
-  id: 'mount-place',
-  label: 'Mount over the crossmember, along',
-  unit: 'mm',
-  below: bracket('Mount stands ahead of the crossmember'),
-  above: bracket('Mount stands behind the crossmember'),
-}
-const MOVED: Limit = { ...PLACE, below: move, above: move }
-const SPACING: Limit = {
-  id: 'mount-spacing',
-  label: 'Bolt spacings agree',
-  unit: 'mm',
-  below: bracket('Bolt spacings differ'),
-  above: bracket('Bolt spacings differ'),
-  near: { within: 20, outcome: redrill },
-}
-const THREAD: Limit = { id: 'mount-thread', label: 'Bolts are the same', unit: '' }
-const HEIGHT: Limit = {
-  id: 'mount-height',
-  label: 'Pad above its seat',
-  unit: 'mm',
-  below: bracket('The pad hangs below the seat: another mount, or the crossmember lower'),
-  above: bracket('The pad stands above the seat: a taller mount'),
-  near: { within: 30, outcome: pack },
-}
+const pad = b.mountPad
+const cross = b.crossmember
+/** Whether it may be moved decides only where it must be. */
+const movedOr = (words: string): Step[] => [{ ask: cross.mayMove, becomes: move }, { becomes: bracket(words) }]
+const reach = (sign: 1 | -1) => measure({ slotMm: cross.slotMm }, ({ slotMm }, { tolerances }) => sign * (tolerances.mountMm + slotMm), { slotMm: sign })
+const spacing: Step[] = [{ within: 20, becomes: redrill }, { becomes: bracket('Bolt spacings differ') }]
 
 /** Joint 18: the gearbox mount on its crossmember: place along the train, bolt spacing, height. Has no damage limits. */
 export const gearboxMount: Joint = {
@@ -76,38 +53,53 @@ export const gearboxMount: Joint = {
   short: 'Box mount',
   title: 'Gearbox mount to crossmember',
   place: 'vehicle',
+  meets: 'whole',
+  strip: 'gearbox mount',
+  drawing: null,
   decides: 'Place along the train (kept driveline: the gearbox sits here and places the train), bolt spacing, thread, height.',
-  sometimes: ['crossmember.mayMove'],
-  applies: (_a, b) => isNamed(b.crossmember),
-  check(a, b, ctx, sheet) {
-    if (ctx.placement === 'set-back') place(a, b, ctx, sheet)
-
-    sheet.term(1, b.mountPad.spacingMm)
-    sheet.term(-1, b.crossmember.spacingMm)
-    sheet.within(SPACING, -ctx.tolerances.mountMm, ctx.tolerances.mountMm)
-
-    sheet.uses(b.mountPad.thread)
-    sheet.uses(b.crossmember.thread)
-    sheet.require(THREAD, sheet.allKnown && threadKey(b.mountPad.thread.v!) === threadKey(b.crossmember.thread.v!), bolts)
-
-    // A level train: its axis stands above the seat by the mounts' height and the seat's drop.
-    sheet.term(1, b.chassisPads.crankAboveMm)
-    sheet.term(1, b.crossmember.belowMm)
-    sheet.term(-1, b.mountPad.belowMm)
-    sheet.within(HEIGHT, -ctx.tolerances.mountMm, ctx.tolerances.mountMm)
-  },
-}
-
-function place(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const slot = b.crossmember.slotMm
-  plates(1, ctx, sheet)
-  sheet.term(1, b.mountPad.alongMm)
-  sheet.term(-1, a.enginePads.alongMm)
-  sheet.term(-1, b.crossmember.alongMm)
-  sheet.uses(slot)
-  const reach = ctx.tolerances.mountMm + slot.v
-  const off = sheet.allKnown && Math.abs(sheet.sum) > reach
-  // Whether it may be moved decides only where it must be.
-  if (off) sheet.uses(b.crossmember.mayMove)
-  sheet.within(off && b.crossmember.mayMove.v ? MOVED : PLACE, -reach, reach)
+  applies: whereNamed(cross),
+  limits: [
+    {
+      id: 'mount-place',
+      label: 'Mount over the crossmember, along',
+      unit: 'mm',
+      when: formula({}, (_, { placement }) => placement === 'set-back'),
+      terms: [plus(plates), plus(pad.alongMm), minus(a.enginePads.alongMm), minus(cross.alongMm)],
+      window: [reach(-1), reach(1)],
+      below: movedOr('Mount stands ahead of the crossmember'),
+      above: movedOr('Mount stands behind the crossmember'),
+    },
+    {
+      id: 'mount-spacing',
+      label: 'Bolt spacings agree',
+      unit: 'mm',
+      terms: [plus(pad.spacingMm), minus(cross.spacingMm)],
+      window: ['-mountMm', 'mountMm'],
+      below: spacing,
+      above: spacing,
+    },
+    {
+      id: 'mount-thread',
+      label: 'Bolts are the same',
+      unit: '',
+      holds: formula({ pad: pad.thread, cross: cross.thread }, (x) => threadKey(x.pad!) === threadKey(x.cross!)),
+      otherwise: {
+        code: WORK,
+        words: 'Other bolts',
+        task: { id: 'mount-bolts', words: 'Get mount bolts that suit both, with sleeves', hours: 0.3, skills: ['mechanic'], reversible: true },
+      },
+    },
+    {
+      id: 'mount-height',
+      label: 'Pad above its seat',
+      unit: 'mm',
+      // A level train: its axis stands above the seat by the mounts' height and the seat's drop.
+      terms: [plus(b.chassisPads.crankAboveMm), plus(cross.belowMm), minus(pad.belowMm)],
+      window: ['-mountMm', 'mountMm'],
+      below: [{ within: 30, becomes: pack }, { becomes: bracket('The pad hangs below the seat: another mount, or the crossmember lower') }],
+      above: [{ within: 30, becomes: pack }, { becomes: bracket('The pad stands above the seat: a taller mount') }],
+    },
+  ],
+  cures: { 'gearbox-mount': 'elsewhere' },
+  hardware: (_a, b) => ({ bolts: boltSet({ words: 'Gearbox mount', thread: b.mountPad.thread.v, count: 2, into: 'steel', usual: '8.8' }), fits: [] }),
 }

@@ -10,14 +10,14 @@ import { driveShafts } from './drive-shafts.ts'
 import { engineMounts } from './engine-mounts.ts'
 import { gearboxMount } from './gearbox-mount.ts'
 import type { Joint, JointContext } from './joint.ts'
+import { Recorder } from './judging/record.ts'
+import type { Scene } from './judging/scene.ts'
 import { lever } from './lever.ts'
 import { loadSignal } from './load-signal.ts'
 import { pilot } from './pilot.ts'
 import { propshaft } from './propshaft.ts'
-import { RecordSheet } from './record.ts'
 import { release } from './release.ts'
 import { rotation } from './rotation.ts'
-import type { Sheet } from './sheet.ts'
 import { arrange } from './side.ts'
 import { speedometer } from './speedometer.ts'
 import { starterRing } from './starter-ring.ts'
@@ -60,16 +60,17 @@ export function jointNamed(name: string | number): Joint | null {
   return JOINTS.find((joint) => joint.id === name || joint.number === Number(name)) ?? null
 }
 
-/** The dispatcher: orders the two sides, then runs the check on the sheet. False where the joint does not apply. */
-export function runJoint(joint: Joint, one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext, sheet: Sheet): boolean {
-  const { a, b } = arrange(one, other)
-  if (!joint.applies(a, b, ctx)) return false
-  joint.check(a, b, ctx, sheet)
-  return true
+/** One joint between two lists of ports, as a record; null where it does not apply. */
+export function checkJoint(joint: Joint, one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext): Verdict | null {
+  const recorder = new Recorder()
+  return recorder.add(joint, sceneOf(one, other, ctx)) ? recorder.verdict(joint.id) : null
 }
 
-/** One joint as a record; null where it does not apply. */
-export function checkJoint(joint: Joint, one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext): Verdict | null {
-  const sheet = new RecordSheet()
-  return runJoint(joint, one, other, ctx, sheet) ? sheet.verdict(joint.id) : null
-}
+/** Two lists of ports, arranged, with what stands between and what the build says. */
+export const sceneOf = (one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext): Scene => ({
+  ...arrange(one, other),
+  stack: ctx.stack,
+  shop: ctx,
+  each: null,
+  item: null,
+})

@@ -1,5 +1,6 @@
+import type { JointHardware } from '../fasteners/bolt-set.ts'
 import type { CompiledPart } from '../ports/index.ts'
-import type { Sheet } from './sheet.ts'
+import type { Caution, Figure, Formula, Limit } from './judging/declaration.ts'
 import type { Side } from './side.ts'
 import type { Tolerances } from './tolerances.ts'
 
@@ -15,7 +16,15 @@ export interface JointContext {
   readonly placement?: PlacementSchool | undefined
 }
 
-/** One kind of joint: when it applies, and its check, written once for both sheets. */
+/** Where a joint stands on the drawn train. */
+export type StripPlace = 'meeting' | 'gearbox' | 'gearbox mount' | 'engine mounts' | 'sump'
+/** What is drawn of it beside its limits: the stacks of lengths, hole patterns, the line of torque, shafts off the shelf. */
+export type DrawingId = 'stacks' | 'holes' | 'torque line' | 'shafts'
+
+/** Where the piece that cures a joint goes. */
+export type CurePlace = 'face' | 'flange' | 'pilot' | 'instead' | 'elsewhere'
+
+/** One kind of joint, declared: what it decides, and everything that is asked, judged, drawn and bought of it. */
 export interface Joint {
   readonly id: string
   readonly number: number
@@ -24,10 +33,20 @@ export interface Joint {
   readonly title: string
   /** Where the train is put together, which a set of pieces may close, or where it is put into the vehicle. */
   readonly place: 'coupling' | 'vehicle'
+  /** Where it meets: at every pair of faces or flanges of the stack, at the case, or once. */
+  readonly meets: 'faces' | 'flanges' | 'case' | 'whole'
   /** What decides it and how, in a sentence. */
   readonly decides: string
-  /** Fields read only where another value makes them matter, as `port.field`. */
-  readonly sometimes?: readonly string[]
-  readonly applies: (a: Side, b: Side, ctx: JointContext) => boolean
-  readonly check: (a: Side, b: Side, ctx: JointContext, sheet: Sheet) => void
+  /** Looks only at how the train is put together and at what is known: an unknown value is as it stands. */
+  readonly applies: Formula<boolean>
+  readonly limits: readonly Limit[]
+  readonly figures?: readonly Figure[]
+  readonly cautions?: readonly Caution[]
+  /** Pieces that cure it, with the place each goes. */
+  readonly cures: Readonly<Record<string, CurePlace>>
+  /** The bolts and located fits of the joint. */
+  readonly hardware?: (a: Side, b: Side, plateMm: number) => JointHardware
+  /** Where it stands on the drawn train; null where it is not drawn there. */
+  readonly strip: StripPlace | null
+  readonly drawing: DrawingId | null
 }

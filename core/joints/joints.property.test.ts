@@ -3,11 +3,10 @@ import { expect, test } from 'vitest'
 import type { FieldWords } from '../ports/field.ts'
 import { compilePart, PORT_KINDS } from '../ports/index.ts'
 import { parseTyped } from '../ports/parse.ts'
-import { checkJoint, JOINTS, runJoint } from './index.ts'
-import { RecordSheet } from './record.ts'
+import { CODES } from './code.ts'
+import { checkJoint, JOINTS, sceneOf } from './index.ts'
+import { Tally } from './judging/tally.ts'
 import { anyPorts, context, type port } from './samples.property.ts'
-import { Tally } from './tally.ts'
-import { CODES } from './verdict.ts'
 
 const compile = (ports: Parameters<typeof port> extends never ? never : ReturnType<typeof port>[]) => compilePart({ id: 'p', kind: 'sample', name: 'Sample', ports }).ports
 
@@ -16,11 +15,10 @@ test('tally and record give the same code, counts and weakest grade on every cas
     fc.property(anyPorts, (ports) => {
       for (const joint of JOINTS) {
         const tally = new Tally()
-        const record = new RecordSheet()
-        const applied = runJoint(joint, compile(ports), [], context(), tally)
-        expect(runJoint(joint, compile(ports), [], context(), record)).toBe(applied)
-        if (!applied) continue
-        const verdict = record.verdict(joint.id)
+        const applied = tally.add(joint, sceneOf(compile(ports), [], context()))
+        const verdict = checkJoint(joint, compile(ports), [], context())
+        expect(verdict !== null).toBe(applied)
+        if (!verdict) continue
         expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([verdict.code, verdict.stated, verdict.known, verdict.agreed, verdict.outside])
       }
     }),

@@ -1,9 +1,10 @@
-import { chassisOrigin, isNamed } from './chassis.ts'
-import type { Joint, JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
-import { plates } from './stack.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { whereNamed } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
+import type { Joint } from './joint.ts'
+import { formula, type Limit, less, minus, plus } from './judging/declaration.ts'
+import { aside, b, plates, type Term } from './judging/read.ts'
+import { chassisOrigin } from './stack.ts'
+import type { Outcome } from './verdict.ts'
 
 const cut: Outcome = {
   code: WORK,
@@ -17,18 +18,29 @@ const cut: Outcome = {
     caution: 'Last check before the cut: train on its mounts, every gear selected. Battery, computers and alternator unplugged before welding; no fuel line near.',
   },
 }
-const moved = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['lever-linkage'] })
-const FRONT: Limit = { id: 'lever-front', label: 'Lever behind the front edge', unit: 'mm', below: moved('The lever stands too far forward: a remote linkage, or a bent lever') }
-const REAR: Limit = { id: 'lever-rear', label: 'Lever ahead of the rear edge', unit: 'mm', below: moved('The lever stands too far back: a remote linkage, or a bent lever') }
-const CUT_FRONT: Limit = { ...FRONT, below: cut }
-const CUT_REAR: Limit = { ...REAR, below: cut }
-const WORKED: Limit = { id: 'lever-work', label: 'Moved as the vehicle moves it', unit: '' }
-const GATE: Limit = { id: 'lever-gate', label: 'Gate is as the driver expects', unit: '' }
+const moved = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['lever-linkage'] })
 const mirrored: Outcome = {
   code: WORK,
   words: 'The gate is mirrored',
   task: { id: 'mirror-gate', words: 'Cross the rods or cables so that the gate is right, mark the knob, try every gear', hours: 3, skills: ['mechanic'], reversible: true },
 }
+
+const stick = b.lever
+const opening = b.leverOpening
+const works = { ours: stick.work, vehicles: opening.work }
+
+/** Place of the lever along the train less the vehicle's x = 0. */
+const place: readonly Term[] = [plus(stick.alongMm), plus(plates), ...less(chassisOrigin)]
+/** Cables and rods reach any place; only a lever on the case must stand in the opening. */
+const edge = (id: string, label: string, terms: readonly Term[], words: string): Limit => ({
+  id,
+  label,
+  unit: 'mm',
+  when: formula({ work: aside(stick.work) }, ({ work }) => work !== 'cables' && work !== 'rods'),
+  terms,
+  window: ['leverMm', Infinity],
+  below: [{ ask: opening.mayCut, becomes: cut }, { becomes: moved(words) }],
+})
 
 /** Joint 20: the lever in its opening. Has no damage limits. */
 export const lever: Joint = {
@@ -37,43 +49,22 @@ export const lever: Joint = {
   short: 'Lever',
   title: 'Gear lever in its opening',
   place: 'vehicle',
+  meets: 'whole',
+  strip: null,
+  drawing: null,
   decides: 'Place along against both edges of the opening, how it is moved, and the sense of the gate.',
-  sometimes: [
-    'lever.alongMm',
-    'lever-opening.fromMm',
-    'lever-opening.toMm',
-    'lever-opening.mayCut',
-    'mount-pad.alongMm',
-    'crossmember.alongMm',
-    'engine-pads.alongMm',
-    'lever.gate',
+  applies: whereNamed(opening),
+  limits: [
+    {
+      id: 'lever-work',
+      label: 'Moved as the vehicle moves it',
+      unit: '',
+      holds: formula(works, (x) => x.ours === x.vehicles),
+      otherwise: moved(formula(works, (x) => `Moved by ${x.ours}, the vehicle by ${x.vehicles}: another linkage`)),
+    },
+    { id: 'lever-gate', label: 'Gate is as the driver expects', unit: '', holds: formula({ gate: stick.gate }, ({ gate }) => gate !== 'mirrored'), otherwise: mirrored },
+    edge('lever-front', 'Lever behind the front edge', [...place, minus(opening.fromMm)], 'The lever stands too far forward: a remote linkage, or a bent lever'),
+    edge('lever-rear', 'Lever ahead of the rear edge', [...less(place), plus(opening.toMm)], 'The lever stands too far back: a remote linkage, or a bent lever'),
   ],
-  applies: (_a, b) => isNamed(b.leverOpening),
-  check(a, b, ctx, sheet) {
-    const { lever: stick, leverOpening: opening } = b
-    sheet.uses(stick.work)
-    sheet.uses(opening.work)
-    const held = stick.work.v === opening.work.v
-    sheet.require(WORKED, held, moved(`Moved by ${stick.work.v}, the vehicle by ${opening.work.v}: another linkage`))
-
-    sheet.uses(stick.gate)
-    sheet.require(GATE, stick.gate.v !== 'mirrored', mirrored)
-    // Cables and rods reach any place; only a lever on the case must stand in the opening.
-    if (stick.work.v === 'cables' || stick.work.v === 'rods') return
-    edge(1, FRONT, CUT_FRONT, a, b, ctx, sheet)
-    edge(-1, REAR, CUT_REAR, a, b, ctx, sheet)
-  },
-}
-
-/** Room from one edge of the opening to the lever, + inside. */
-function edge(sign: 1 | -1, limit: Limit, cutting: Limit, a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const back: 1 | -1 = sign === 1 ? -1 : 1
-  const { leverMm } = ctx.tolerances
-  sheet.term(sign, b.lever.alongMm)
-  plates(sign, ctx, sheet)
-  chassisOrigin(back, a, b, ctx, sheet)
-  sheet.term(back, sign === 1 ? b.leverOpening.fromMm : b.leverOpening.toMm)
-  const short = sheet.allKnown && sheet.sum < leverMm
-  if (short) sheet.uses(b.leverOpening.mayCut)
-  sheet.within(short && b.leverOpening.mayCut.v ? cutting : limit, leverMm, Infinity)
+  cures: { 'lever-linkage': 'elsewhere' },
 }

@@ -1,12 +1,11 @@
+import { onAutomatic } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { formula, minus, plus } from './judging/declaration.ts'
+import { a, aside, b } from './judging/read.ts'
+import type { Outcome } from './verdict.ts'
 
 const RUIN = 'Without its load signal an automatic shifts soft and burns its clutches in hours: never drive it, not even to try, before the signal is set and its pressure read.'
-const controller: Outcome = {
-  code: BRIDGE,
-  words: 'This engine does not tell its load that way: a stand-alone controller, a throttle bracket, or a sensor',
-  pieces: ['load-controller'],
-}
 const cam: Outcome = {
   code: WORK,
   words: 'The cable is pulled too little or too much',
@@ -19,8 +18,27 @@ const cam: Outcome = {
     caution: RUIN,
   },
 }
-const SOURCE: Limit = { id: 'load-source', label: 'Engine tells its load as the automatic wants', unit: '' }
-const PULL: Limit = { id: 'load-pull', label: 'Cable pulled as far', unit: 'mm', below: cam, above: cam }
+
+const { wants } = b.loadSignal
+const gives = a.loadSource
+
+const WAYS = [
+  { way: 'cable', source: gives.cable },
+  { way: 'vacuum', source: gives.vacuum },
+  { way: 'controller', source: gives.bus },
+] as const
+const SOURCE = { id: 'load-source', label: 'Engine tells its load as the automatic wants', unit: '' } as const
+const byWay = WAYS.map(({ way, source }) => ({
+  ...SOURCE,
+  when: formula({ wants: aside(wants) }, (x) => x.wants === way),
+  names: [wants],
+  holds: formula({ source }, (x) => x.source === true),
+  otherwise: {
+    code: BRIDGE,
+    words: 'This engine does not tell its load that way: a stand-alone controller, a throttle bracket, or a sensor',
+    pieces: ['load-controller'],
+  } as const,
+}))
 
 /** Joint 14: load signal of an automatic. No damage limits by number: what is missing is a bridge, with the warning. */
 export const loadSignal: Joint = {
@@ -29,20 +47,25 @@ export const loadSignal: Joint = {
   short: 'Load',
   title: 'Load signal to gearbox',
   place: 'vehicle',
+  meets: 'whole',
+  strip: null,
+  drawing: null,
   decides: 'Cable with its pull, vacuum, or a controller that reads throttle angle: what the automatic wants against what the engine gives.',
-  sometimes: ['load-source.cable', 'load-source.vacuum', 'load-source.bus', 'load-signal.pullMm', 'load-source.pullMm'],
-  applies: (_a, b) => b.ratios.type.v === 'automatic',
-  check(a, b, { tolerances }, sheet) {
-    const { wants } = b.loadSignal
-    const gives = a.loadSource
-    const source = wants.v === 'cable' ? gives.cable : wants.v === 'vacuum' ? gives.vacuum : wants.v === 'controller' ? gives.bus : null
-    sheet.uses(wants)
-    if (source) sheet.uses(source)
-    sheet.require(SOURCE, source === null || source.v === true, controller)
-    sheet.caution(RUIN)
-    if (wants.v !== 'cable') return
-    sheet.term(1, gives.pullMm)
-    sheet.term(-1, b.loadSignal.pullMm)
-    sheet.within(PULL, -tolerances.cablePullMm, tolerances.cablePullMm)
-  },
+  applies: onAutomatic,
+  limits: [
+    { ...SOURCE, when: formula({ wants: aside(wants) }, (x) => !WAYS.some(({ way }) => way === x.wants)), names: [wants], holds: formula({}, () => true) },
+    ...byWay,
+    {
+      id: 'load-pull',
+      label: 'Cable pulled as far',
+      unit: 'mm',
+      when: formula({ wants: aside(wants) }, (x) => x.wants === 'cable'),
+      terms: [plus(gives.pullMm), minus(b.loadSignal.pullMm)],
+      window: ['-cablePullMm', 'cablePullMm'],
+      below: cam,
+      above: cam,
+    },
+  ],
+  cautions: [{ words: RUIN }],
+  cures: { 'load-controller': 'elsewhere' },
 }

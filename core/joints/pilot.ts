@@ -1,5 +1,10 @@
+import { locatedFit } from '../fasteners/bolt-set.ts'
+import { onManual } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { formula, type Limit, minus, plus } from './judging/declaration.ts'
+import { a, aside, b } from './judging/read.ts'
+import type { Outcome } from './verdict.ts'
 
 const PIECE = ['pilot'] as const
 const open: Outcome = {
@@ -23,10 +28,19 @@ const loose: Outcome = { code: BRIDGE, words: 'Nose is loose: a bearing, bush or
 const falls: Outcome = { code: BRIDGE, words: 'Piece is loose in its bore: one of the right outer Ø', pieces: PIECE }
 const none: Outcome = { code: BRIDGE, words: 'There is no pilot piece: a bearing, bush or sleeve', pieces: PIECE }
 
-const FINISHED: Limit = { id: 'bore-finished', label: 'Pilot bore finished', unit: '' }
-const THERE: Limit = { id: 'pilot-there', label: 'A pilot piece is fitted', unit: '' }
-const NOSE: Limit = { id: 'nose-clearance', label: 'Nose in the pilot piece', unit: 'mm', below: open, above: loose }
-const PRESS: Limit = { id: 'press', label: 'Piece in the bore, interference', unit: 'mm', below: falls, above: open }
+const piece = b.pilotPiece
+const type = { type: aside(piece.type) }
+
+/** A bearing takes the nose with less clearance than a bush, which closes up when pressed. */
+const nose: Limit = {
+  id: 'nose-clearance',
+  label: 'Nose in the pilot piece',
+  unit: 'mm',
+  names: [piece.type],
+  terms: [plus(piece.boreMm), minus(b.inputShaft.noseMm)],
+  below: open,
+  above: loose,
+}
 
 /** Joint 4: bore, piece and nose by their Ø, at nominal. Has no damage limits; engagement is decided in depth. */
 export const pilot: Joint = {
@@ -35,25 +49,30 @@ export const pilot: Joint = {
   short: 'Pilot',
   title: 'Pilot',
   place: 'coupling',
+  meets: 'whole',
+  strip: 'meeting',
+  drawing: null,
   decides: 'Whether the bore is finished, the nose in its bearing or bush, the piece in its bore.',
-  applies: (_a, b) => b.ratios.type.v !== 'automatic',
-  check(a, b, ctx, sheet) {
-    const piece = b.pilotPiece
-    sheet.uses(a.pilotBore.finished)
-    sheet.require(FINISHED, a.pilotBore.finished.v === true, finish)
-
-    sheet.uses(piece.type)
-    sheet.require(THERE, piece.type.v !== 'none', none)
-    if (piece.type.v === 'none') return
-
-    const bearing = piece.type.v === 'bearing'
-    sheet.uses(piece.type)
-    sheet.term(1, piece.boreMm)
-    sheet.term(-1, b.inputShaft.noseMm)
-    sheet.within(NOSE, bearing ? 0 : ctx.tolerances.bushClearLowMm, bearing ? ctx.tolerances.bearingClearMm : ctx.tolerances.bushClearHighMm)
-
-    sheet.term(1, piece.outerMm)
-    sheet.term(-1, a.pilotBore.boreMm)
-    sheet.within(PRESS, ctx.tolerances.pressLowMm, ctx.tolerances.pressHighMm)
-  },
+  applies: onManual,
+  limits: [
+    { id: 'bore-finished', label: 'Pilot bore finished', unit: '', holds: formula({ finished: a.pilotBore.finished }, ({ finished }) => finished === true), otherwise: finish },
+    { id: 'pilot-there', label: 'A pilot piece is fitted', unit: '', holds: formula({ type: piece.type }, ({ type }) => type !== 'none'), otherwise: none },
+    { ...nose, when: formula(type, ({ type }) => type === 'bearing'), window: [0, 'bearingClearMm'] },
+    { ...nose, when: formula(type, ({ type }) => type !== 'bearing' && type !== 'none'), window: ['bushClearLowMm', 'bushClearHighMm'] },
+    {
+      id: 'press',
+      label: 'Piece in the bore, interference',
+      unit: 'mm',
+      when: formula(type, ({ type }) => type !== 'none'),
+      terms: [plus(piece.outerMm), minus(a.pilotBore.boreMm)],
+      window: ['pressLowMm', 'pressHighMm'],
+      below: falls,
+      above: open,
+    },
+  ],
+  cures: { pilot: 'pilot' },
+  hardware: (a, b) => ({
+    bolts: [],
+    fits: [...locatedFit('Pilot piece in its bore', a.pilotBore.boreMm, b.pilotPiece.outerMm, true), ...locatedFit('Nose in the pilot', b.pilotPiece.boreMm, b.inputShaft.noseMm)],
+  }),
 }

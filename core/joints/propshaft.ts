@@ -1,10 +1,13 @@
-import { compoundAngle, criticalSpeed, residualAngle } from '../mechanics/driveline.ts'
-import { isNamed } from './chassis.ts'
-import type { Joint, JointContext } from './joint.ts'
-import { type ShaftLine, shaftLine, usesLine } from './shaft-line.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { boltSet } from '../fasteners/bolt-set.ts'
+import { criticalSpeed, residualAngle } from '../mechanics/driveline.ts'
+import { BRIDGE, WORK } from './code.ts'
+import { about } from './interval.ts'
+import type { Joint } from './joint.ts'
+import { bounded, formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
+import { SLACK } from './judging/judge.ts'
+import { a, aside, b, known } from './judging/read.ts'
+import { LINE, type Line, lineAngle, lineAngleWithin, lineLength, lineLengthWithin } from './shaft-line.ts'
+import type { Outcome } from './verdict.ts'
 
 const BALANCE = 'A propshaft that lets go beats through the floor: welded and balanced by a shaft shop, never at home; loops where the rules ask.'
 const shaft = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['propshaft'] })
@@ -20,34 +23,145 @@ const shorten: Outcome = {
     caution: BALANCE,
   },
 }
-const END: Limit = { id: 'prop-end', label: 'Front end fits the output', unit: '' }
-const LENGTH: Limit = {
-  id: 'prop-length',
-  label: 'Propshaft wanted over the one at hand',
-  unit: 'mm',
-  below: shorten,
-  above: shaft('The propshaft is too short: a longer one, or a longer tube'),
-}
-const SLIP: Limit = {
-  id: 'prop-slip',
-  label: 'Slip left over the axle’s travel',
-  unit: 'mm',
-  damage: true,
-  below: shaft('The slip runs out over the travel: more slip. Run so, it bottoms into the gearbox or falls out'),
-}
 const mounts: Outcome = {
   code: WORK,
   words: 'Joints stand too steep for their speed',
   task: { id: 'set-driveline-angles', words: 'Shim the gearbox mount or the axle until both joint angles are small and equal', hours: 3, skills: ['mechanic'], reversible: true },
 }
-const FRONT: Limit = { id: 'prop-front-angle', label: 'Front joint angle left', unit: '°', below: mounts }
-const REAR: Limit = { id: 'prop-rear-angle', label: 'Rear joint angle left', unit: '°', below: mounts }
-const RESIDUAL: Limit = { id: 'prop-residual', label: 'Angle the two joints leave over', unit: '°', above: mounts }
-const CRITICAL: Limit = {
+
+const { output, propshaft: prop, pinion } = b
+
+/** A slip yoke is judged by splines and outer Ø, a flange by its circle. */
+const END = {
+  id: 'prop-end',
+  label: 'Front end fits the output',
+  unit: '',
+  otherwise: shaft('Another front end: the yoke or flange of this gearbox on the propshaft'),
+} as const
+const type = { type: aside(output.type) }
+const end: readonly Limit[] = [
+  {
+    ...END,
+    when: formula(type, (x) => x.type === 'slip'),
+    holds: formula(
+      { output: output.type, prop: prop.type, outMajor: output.majorMm, propMajor: prop.majorMm, outSplines: output.splines, propSplines: prop.splines },
+      (x, { tolerances }) => {
+        const over = x.propMajor - x.outMajor
+        return x.output === x.prop && x.outSplines === x.propSplines && over >= -SLACK && over <= tolerances.splineMm + SLACK
+      },
+    ),
+  },
+  {
+    ...END,
+    when: formula(type, (x) => x.type !== 'slip'),
+    holds: formula(
+      { output: output.type, prop: prop.type, outCircle: output.circleMm, propCircle: prop.circleMm },
+      (x, { tolerances }) => x.output === x.prop && Math.abs(x.propCircle - x.outCircle) <= tolerances.circleMm + SLACK,
+    ),
+  },
+]
+
+const spare = (sign: 1 | -1) =>
+  measure({ slipMm: prop.slipMm, travelMm: pinion.travelMm }, (x, { tolerances }) => sign * Math.max(0, (x.slipMm - x.travelMm) / 2 - tolerances.slipKeptMm), {
+    slipMm: sign,
+    travelMm: sign === 1 ? -1 : 1,
+  })
+
+/** Shaft speed at redline in the highest gear. In overdrive it exceeds engine speed. */
+const SPEED = { redlineRpm: a.engineOutput.redlineRpm, gears: b.ratios.gears }
+function topSpeed({ redlineRpm, gears }: { readonly redlineRpm: number; readonly gears: readonly number[] | null }, down = 0, faster = 0): number {
+  let top = Infinity
+  for (const gear of gears ?? []) if (gear > 0 && gear < top) top = gear
+  return (redlineRpm + faster) / (top - down)
+}
+const topSpeedWithin = (x: Parameters<typeof topSpeed>[0], pm: { readonly redlineRpm: number; readonly gears: number }): readonly [number, number] => [
+  topSpeed(x, -pm.gears, -pm.redlineRpm),
+  topSpeed(x, pm.gears, pm.redlineRpm),
+]
+
+const ANGLE = { ...LINE, yokeDeg: prop.yokeDeg, ...SPEED }
+type Angle = Line & { readonly yokeDeg: number; readonly redlineRpm: number; readonly gears: readonly number[] | null }
+const most = (x: Angle, angleSpeed: number): number => Math.min(x.yokeDeg, angleSpeed / topSpeed(x))
+const mostWithin = (x: Angle, pm: Readonly<Record<keyof Angle, number>>, angleSpeed: number): readonly [number, number] => {
+  const [slow, fast] = topSpeedWithin(x, pm)
+  return [Math.min(x.yokeDeg - pm.yokeDeg, angleSpeed / fast), Math.min(x.yokeDeg + pm.yokeDeg, angleSpeed / slow)]
+}
+const noseUp = { noseUpDeg: pinion.noseUpDeg }
+
+/** Both joint angles and what they leave over, compound: side view and plan together. */
+const angles: readonly Limit[] = [
+  {
+    id: 'prop-front-angle',
+    label: 'Front joint angle left',
+    unit: '°',
+    measure: bounded(
+      ANGLE,
+      (x, { tolerances }) => most(x, tolerances.angleSpeed) - lineAngle(x),
+      (x, pm, { tolerances }) => {
+        const [least, greatest] = lineAngleWithin(x, pm)
+        const [low, high] = mostWithin(x, pm, tolerances.angleSpeed)
+        return [low - greatest, high - least]
+      },
+    ),
+    window: [0, Infinity],
+    below: mounts,
+  },
+  {
+    id: 'prop-rear-angle',
+    label: 'Rear joint angle left',
+    unit: '°',
+    measure: bounded(
+      { ...ANGLE, ...noseUp },
+      (x, { tolerances }) => most(x, tolerances.angleSpeed) - lineAngle(x, x.noseUpDeg),
+      (x, pm, { tolerances }) => {
+        const [least, greatest] = lineAngleWithin(x, pm, about(x.noseUpDeg, pm.noseUpDeg))
+        const [low, high] = mostWithin(x, pm, tolerances.angleSpeed)
+        return [low - greatest, high - least]
+      },
+    ),
+    window: [0, Infinity],
+    below: mounts,
+  },
+  {
+    id: 'prop-residual',
+    label: 'Angle the two joints leave over',
+    unit: '°',
+    measure: bounded(
+      { ...LINE, ...noseUp },
+      (x) => residualAngle(lineAngle(x), lineAngle(x, x.noseUpDeg), true),
+      (x, pm) => {
+        const [frontLeast, frontMost] = lineAngleWithin(x, pm)
+        const [rearLeast, rearMost] = lineAngleWithin(x, pm, about(x.noseUpDeg, pm.noseUpDeg))
+        const apart = Math.max(0, frontLeast - rearMost, rearLeast - frontMost)
+        return [
+          apart === 0 ? 0 : Math.min(residualAngle(frontLeast, rearMost, true), residualAngle(rearLeast, frontMost, true)),
+          Math.max(residualAngle(frontMost, rearLeast, true), residualAngle(rearMost, frontLeast, true)),
+        ]
+      },
+    ),
+    window: [0, 'residualDeg'],
+    above: mounts,
+  },
+]
+
+const WHIRL = { ...LINE, tubeMm: prop.tubeMm, wallMm: prop.wallMm, ...SPEED }
+/** Whirl falls with length and with the wall, and rises with the tube. */
+const critical: Limit = {
   id: 'prop-critical',
   label: 'Shaft speed left to its share of the critical speed',
   unit: 'rpm',
   damage: true,
+  measure: bounded(
+    WHIRL,
+    (x, { tolerances }) => tolerances.criticalShare * criticalSpeed(x.tubeMm, x.wallMm, lineLength(x)) - topSpeed(x),
+    (x, pm, { tolerances }) => {
+      const [short, long] = lineLengthWithin(x, pm)
+      const [slow, fast] = topSpeedWithin(x, pm)
+      const speed = (sign: 1 | -1, lengthMm: number): number => tolerances.criticalShare * criticalSpeed(x.tubeMm + sign * pm.tubeMm, x.wallMm - sign * pm.wallMm, lengthMm)
+      return [speed(-1, long) - fast, speed(1, short) - slow]
+    },
+  ),
+  window: [0, Infinity],
   below: shaft('The shaft would whirl: a wider tube, or two pieces with a middle bearing'),
 }
 
@@ -61,100 +175,48 @@ export const propshaft: Joint = {
   short: 'Propshaft',
   title: 'Output to propshaft and axle',
   place: 'vehicle',
+  meets: 'whole',
+  strip: null,
+  drawing: 'shafts',
   decides:
     'Yoke or flange, length at ride height in either school of placement, slip over the axle’s travel, both compound joint angles and what they leave over, critical speed at redline in top gear.',
-  sometimes: ['output.majorMm', 'output.circleMm', 'case-shaft.faceMm', 'propshaft.majorMm', 'propshaft.circleMm', 'propshaft.splines', 'output.splines'],
-  applies: (_a, b) => isNamed(b.pinion) && b.ratios.finalDrive.claim === null,
-  check(a, b, ctx, sheet) {
-    end(b, ctx, sheet)
-    const line = shaftLine(a, b, ctx)
-    usesLine(a, b, ctx, sheet)
-    sheet.value(line.lengthMm, line.pmMm)
-    sheet.term(-1, b.propshaft.lengthMm)
-    sheet.uses(b.propshaft.slipMm)
-    sheet.uses(b.pinion.travelMm)
-    const spare = Math.max(0, (b.propshaft.slipMm.v - b.pinion.travelMm.v) / 2 - ctx.tolerances.slipKeptMm)
-    if (sheet.allKnown) sheet.show('Propshaft wanted, joint to joint', line.lengthMm, 'mm')
-    sheet.within(LENGTH, -spare, spare)
-
-    sheet.term(1, b.propshaft.slipMm)
-    sheet.term(-1, b.pinion.travelMm)
-    sheet.within(SLIP, 2 * ctx.tolerances.slipKeptMm, Infinity)
-    angles(a, b, ctx, line, sheet)
-    critical(a, b, ctx, line, sheet)
-  },
-}
-
-function end(b: Side, ctx: JointContext, sheet: Sheet): void {
-  const { output, propshaft: prop } = b
-  sheet.uses(output.type)
-  sheet.uses(prop.type)
-  const slip = output.type.v === 'slip'
-  const [one, other] = slip ? [output.majorMm, prop.majorMm] : [output.circleMm, prop.circleMm]
-  sheet.uses(one)
-  sheet.uses(other)
-  if (slip) {
-    sheet.uses(output.splines)
-    sheet.uses(prop.splines)
-  }
-  const over = other.v - one.v
-  const agree = slip ? output.splines.v === prop.splines.v && over >= -1e-6 && over <= ctx.tolerances.splineMm + 1e-6 : Math.abs(over) <= ctx.tolerances.circleMm + 1e-6
-  sheet.require(END, output.type.v === prop.type.v && agree, shaft('Another front end: the yoke or flange of this gearbox on the propshaft'))
-}
-
-function angles(a: Side, b: Side, ctx: JointContext, line: ShaftLine, sheet: Sheet): void {
-  const rpm = topSpeed(a, b)
-  const front = compoundAngle(line.sideDeg, line.planDeg)
-  const rear = compoundAngle(line.sideDeg - b.pinion.noseUpDeg.v, line.planDeg)
-  const most = Math.min(b.propshaft.yokeDeg.v, ctx.tolerances.angleSpeed / rpm)
-  const pm = line.pmDeg + b.pinion.noseUpDeg.pm
-  for (const [limit, angle] of [
-    [FRONT, front],
-    [REAR, rear],
-  ] as const) {
-    usesLine(a, b, ctx, sheet)
-    sheet.uses(b.propshaft.yokeDeg)
-    sheet.uses(a.engineOutput.redlineRpm)
-    sheet.uses(b.ratios.gears)
-    if (limit === REAR) sheet.uses(b.pinion.noseUpDeg)
-    sheet.value(most - angle, limit === REAR ? pm : line.pmDeg)
-    sheet.within(limit, 0, Infinity)
-  }
-  usesLine(a, b, ctx, sheet)
-  sheet.uses(b.pinion.noseUpDeg)
-  if (sheet.allKnown) {
-    sheet.show('Front joint, compound angle', front, '°')
-    sheet.show('Rear joint, compound angle', rear, '°')
-  }
-  sheet.value(residualAngle(front, rear, true), pm)
-  sheet.within(RESIDUAL, 0, ctx.tolerances.residualDeg)
-}
-
-function critical(a: Side, b: Side, ctx: JointContext, line: ShaftLine, sheet: Sheet): void {
-  const { tubeMm, wallMm } = b.propshaft
-  usesLine(a, b, ctx, sheet)
-  sheet.uses(tubeMm)
-  sheet.uses(wallMm)
-  sheet.uses(b.ratios.gears)
-  sheet.uses(a.engineOutput.redlineRpm)
-  const speed = criticalSpeed(tubeMm.v, wallMm.v, line.lengthMm)
-  // Whirl falls with length and rises with the tube: the worst corner bounds it.
-  const worst = criticalSpeed(tubeMm.v - tubeMm.pm, wallMm.v + wallMm.pm, line.lengthMm + line.pmMm)
-  const share = ctx.tolerances.criticalShare
-  if (sheet.allKnown) {
-    sheet.show('Critical speed at that length', speed, 'rpm')
-    sheet.show('Shaft speed at redline in top gear', topSpeed(a, b), 'rpm')
-  }
-  sheet.value(share * speed - topSpeed(a, b), share * Math.max(0, speed - worst))
-  sheet.within(CRITICAL, 0, Infinity)
-  sheet.caution(BALANCE)
-}
-
-/** Shaft speed at redline in the highest gear; NaN when not known. In overdrive it exceeds engine speed. */
-function topSpeed(a: Side, b: Side): number {
-  const gears = b.ratios.gears.v
-  if (gears === null) return Number.NaN
-  let top = Infinity
-  for (const gear of gears) if (gear > 0 && gear < top) top = gear
-  return a.engineOutput.redlineRpm.v / top
+  applies: formula({ isNamed: pinion.named, isTransaxle: known(b.ratios.finalDrive) }, (x) => x.isNamed && !x.isTransaxle),
+  limits: [
+    ...end,
+    {
+      id: 'prop-length',
+      label: 'Propshaft wanted over the one at hand',
+      unit: 'mm',
+      terms: [minus(prop.lengthMm)],
+      measure: bounded(LINE, lineLength, lineLengthWithin),
+      window: [spare(-1), spare(1)],
+      below: shorten,
+      above: shaft('The propshaft is too short: a longer one, or a longer tube'),
+    },
+    {
+      id: 'prop-slip',
+      label: 'Slip left over the axle’s travel',
+      unit: 'mm',
+      damage: true,
+      terms: [plus(prop.slipMm), minus(pinion.travelMm)],
+      window: [measure({}, (_, { tolerances }) => 2 * tolerances.slipKeptMm, {}), Infinity],
+      below: shaft('The slip runs out over the travel: more slip. Run so, it bottoms into the gearbox or falls out'),
+    },
+    ...angles,
+    critical,
+  ],
+  figures: [
+    { label: 'Propshaft wanted, joint to joint', unit: 'mm', of: formula(LINE, lineLength) },
+    { label: 'Front joint, compound angle', unit: '°', of: formula(LINE, (x) => lineAngle(x)) },
+    { label: 'Rear joint, compound angle', unit: '°', of: formula({ ...LINE, ...noseUp }, (x) => lineAngle(x, x.noseUpDeg)) },
+    {
+      label: 'Critical speed at that length',
+      unit: 'rpm',
+      of: formula({ ...LINE, tubeMm: prop.tubeMm, wallMm: prop.wallMm }, (x) => criticalSpeed(x.tubeMm, x.wallMm, lineLength(x))),
+    },
+    { label: 'Shaft speed at redline in top gear', unit: 'rpm', of: formula(SPEED, (x) => topSpeed(x)) },
+  ],
+  cautions: [{ words: BALANCE }],
+  cures: { propshaft: 'elsewhere' },
+  hardware: (_a, b) => ({ bolts: boltSet({ words: 'Propshaft flange', thread: b.output.thread.v, count: 4, into: 'steel', usual: '10.9' }), fits: [] }),
 }

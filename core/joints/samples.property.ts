@@ -1,10 +1,10 @@
 import fc from 'fast-check'
+import { type PartKind, typedPorts } from '../identity/part-kinds.ts'
 import type { FieldWords } from '../ports/field.ts'
-import { type AnyPort, compilePart, PORT_KINDS, type PortKindName } from '../ports/index.ts'
+import { type AnyPort, type CompiledPart, compilePart, PORT_KINDS, type PortKindName } from '../ports/index.ts'
 import type { Port } from '../ports/port.ts'
 import { GRADES } from '../quantity/grade.ts'
 import type { JointContext } from './joint.ts'
-import { isApart } from './side.ts'
 import { tolerances } from './tolerances.ts'
 
 /** One port from plain values; ± and grade for all of them. */
@@ -161,22 +161,33 @@ function anyValue(words: FieldWords<unknown>, near: unknown): fc.Arbitrary<unkno
   )
 }
 
-/** Random ports of every kind, with claims of any grade and ±: what a sweep may meet. */
+/** One random port of a kind at a slot, with claims of any grade and ±. */
+function anyPort(kind: PortKindName, slot: string, looks: fc.Arbitrary<'forward' | 'rearward' | undefined>): fc.Arbitrary<Port> {
+  const fields = PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>
+  const near = (AGREEING as Record<string, Record<string, unknown>>)[kind] ?? {}
+  return fc
+    .record({
+      values: fc.record(Object.fromEntries(Object.entries(fields).map(([name, words]) => [name, anyValue(words, near[name])]))),
+      pm: fc.constantFrom(undefined, 0, 0.02, 0.3),
+      grade: fc.constantFrom(...GRADES),
+      looks,
+    })
+    .map(({ values, pm, grade, looks }) => port(kind, Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)), { pm, grade, looks, slot }))
+}
+
+/** Random ports of every kind: what a joint may meet. */
 export const anyPorts: fc.Arbitrary<Port[]> = fc.tuple(
-  ...(Object.keys(PORT_KINDS) as PortKindName[])
-    .filter((kind) => !isApart(kind))
-    .map((kind) => {
-      const fields = PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>
-      const near = (AGREEING as Record<string, Record<string, unknown>>)[kind] ?? {}
-      return fc
-        .record({
-          values: fc.record(Object.fromEntries(Object.entries(fields).map(([name, words]) => [name, anyValue(words, near[name])]))),
-          pm: fc.constantFrom(undefined, 0, 0.02, 0.3),
-          grade: fc.constantFrom(...GRADES),
-          looks: kind === 'face' ? fc.constantFrom('forward' as const, 'rearward' as const) : fc.constant(undefined),
-        })
-        .map(({ values, pm, grade, looks }) =>
-          port(kind, Object.fromEntries(Object.entries(values).filter(([, value]) => value !== undefined)), { pm, grade, looks, slot: kind === 'pilot-bore' ? 'crank' : 'main' }),
-        )
-    }),
+  ...(Object.keys(PORT_KINDS) as PortKindName[]).map((kind) =>
+    anyPort(kind, kind === 'pilot-bore' ? 'crank' : 'main', kind === 'face' ? fc.constantFrom('forward' as const, 'rearward' as const) : fc.constant(undefined)),
+  ),
 )
+
+/** A random part of a kind: each port it is typed with there or not, or all of them. */
+export function anyPart(kind: PartKind, id: string, isWhole = false): fc.Arbitrary<CompiledPart> {
+  const ports = typedPorts(kind).map(({ kind, slot, looks }) =>
+    fc
+      .option(anyPort(kind as PortKindName, slot, fc.constant(looks)), { freq: isWhole ? 1e9 : 6, nil: null })
+      .map((made) => (made ? { ...made, id: `${id}/${kind}/${slot}` } : null)),
+  )
+  return fc.tuple(...ports).map((made) => compilePart({ id, kind, name: id, ports: made.filter((one) => one !== null) }))
+}

@@ -1,62 +1,52 @@
-import { isNamed, usesOrigin } from './chassis.ts'
+import { compoundAngle } from '../mechanics/driveline.ts'
+import { about, absolute, hypot, type Interval, slope, subtract } from './interval.ts'
 import type { JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
+import { minus, plus } from './judging/declaration.ts'
+import { a, b, kept, plates, setBack, total, where } from './judging/read.ts'
+import { lookUp } from './judging/scene.ts'
 import type { Side } from './side.ts'
 
-/** Where a propshaft runs at ride height: from the output's joint centre to the axle's. */
-export interface ShaftLine {
-  readonly lengthMm: number
-  readonly pmMm: number
-  /** Fall of the shaft rearward, side view, and its run aside in plan. */
-  readonly sideDeg: number
-  readonly planDeg: number
-  readonly pmDeg: number
+/**
+ * The line of a propshaft at ride height from the output's joint centre to the axle's, in the vehicle's frame: mm
+ * rearward, down, and to the right. With a transfer case its front face stands at the gearbox's rear face. The gearbox
+ * sits on its crossmember, or, set back, B + its lengths behind the engine's mounts.
+ */
+export const LINE = {
+  run: total([
+    plus(b.pinion.alongMm),
+    minus(b.output.alongMm),
+    minus(where(b.transfer.named, true, b.caseShaft.faceMm)),
+    minus(setBack(plates)),
+    plus(setBack(a.enginePads.alongMm)),
+    minus(kept(b.crossmember.alongMm)),
+    plus(kept(b.mountPad.alongMm)),
+  ]),
+  fall: total([plus(b.pinion.belowMm), minus(b.output.belowMm), plus(b.chassisPads.crankAboveMm)]),
+  across: total([plus(b.pinion.rightMm), minus(b.output.rightMm)]),
 }
+export type Line = Readonly<Record<keyof typeof LINE, number>>
 
 const DEG = 180 / Math.PI
 
-/** Names what the line leans on. */
-export function usesLine(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  usesOrigin(a, b, ctx, sheet)
-  if (isNamed(b.transfer)) sheet.uses(b.caseShaft.faceMm)
-  for (const field of [b.output.alongMm, b.output.belowMm, b.output.rightMm, b.chassisPads.crankAboveMm, b.pinion.alongMm, b.pinion.belowMm, b.pinion.rightMm]) sheet.uses(field)
+/** Length of the shaft, joint to joint, mm. */
+export const lineLength = ({ run, fall, across }: Line): number => Math.hypot(run, fall, across)
+/** The least and the greatest length within the ± of its inputs. */
+export const lineLengthWithin = (x: Line, pm: Line): Interval => hypot(about(x.run, pm.run), about(x.fall, pm.fall), about(x.across, pm.across))
+
+/** Compound angle of the joint at either end, °: the rear one against an axle that looks up by `noseUpDeg`. */
+export const lineAngle = ({ run, fall, across }: Line, noseUpDeg = 0): number => compoundAngle(Math.atan(fall / run) * DEG - noseUpDeg, Math.atan(across / run) * DEG)
+
+/** The least and the greatest of that angle within the ± of its inputs. */
+export function lineAngleWithin(x: Line, pm: Line, noseUp: Interval = [0, 0]): Interval {
+  const run = about(x.run, pm.run)
+  const degrees = ([least, most]: Interval): Interval => [Math.atan(least) * DEG, Math.atan(most) * DEG]
+  const [sideLeast, sideMost] = absolute(subtract(degrees(slope(about(x.fall, pm.fall), run)), noseUp))
+  const [planLeast, planMost] = absolute(degrees(slope(about(x.across, pm.across), run)))
+  return [compoundAngle(sideLeast, planLeast), sideMost >= 90 || planMost >= 90 ? 90 : compoundAngle(sideMost, planMost)]
 }
 
-/**
- * The line of the propshaft in the vehicle's frame; NaN where something is not known. With a transfer case its front face
- * stands at the gearbox's rear face.
- */
-export function shaftLine(a: Side, b: Side, ctx: JointContext): ShaftLine {
-  let along = b.output.alongMm.v
-  let pm = b.output.alongMm.pm + b.pinion.alongMm.pm
-  if (isNamed(b.transfer)) {
-    along += b.caseShaft.faceMm.v
-    pm += b.caseShaft.faceMm.pm
-  }
-  // In the vehicle's frame the gearbox sits on its crossmember, or B + its lengths behind the engine's mounts.
-  if (ctx.placement === 'set-back') {
-    along -= a.enginePads.alongMm.v
-    pm += a.enginePads.alongMm.pm
-    for (const part of ctx.stack)
-      for (const port of part.ports)
-        if (port.kind === 'plate') {
-          along += (port as unknown as Side['plate']).thicknessMm.v
-          pm += (port as unknown as Side['plate']).thicknessMm.pm
-        }
-  } else {
-    along += b.crossmember.alongMm.v - b.mountPad.alongMm.v
-    pm += b.crossmember.alongMm.pm + b.mountPad.alongMm.pm
-  }
-  const run = b.pinion.alongMm.v - along
-  const fall = b.pinion.belowMm.v - (b.output.belowMm.v - b.chassisPads.crankAboveMm.v)
-  const aside = b.pinion.rightMm.v - b.output.rightMm.v
-  const pmAcross = b.pinion.belowMm.pm + b.output.belowMm.pm + b.chassisPads.crankAboveMm.pm + b.pinion.rightMm.pm + b.output.rightMm.pm
-  const lengthMm = Math.hypot(run, fall, aside)
-  return {
-    lengthMm,
-    pmMm: pm + pmAcross * (Math.hypot(fall, aside) / lengthMm),
-    sideDeg: Math.atan(fall / run) * DEG,
-    planDeg: Math.atan(aside / run) * DEG,
-    pmDeg: (pmAcross / lengthMm + (pm * Math.hypot(fall, aside)) / lengthMm ** 2) * DEG,
-  }
+/** The line of two sides in a build; NaN where something is not known. */
+export function lineOf(sideA: Side, sideB: Side, ctx: JointContext): Line {
+  const scene = { a: sideA, b: sideB, stack: ctx.stack, shop: ctx, each: null, item: null }
+  return Object.fromEntries(Object.entries(LINE).map(([name, read]) => [name, lookUp(read, scene).v])) as unknown as Line
 }

@@ -1,9 +1,9 @@
 import { expect, test } from 'vitest'
+import { CODES } from './code.ts'
 import { JOINTS, jointNamed } from './index.ts'
 import { compilePorts, port } from './samples.property.ts'
 import { arrange, emptySide, SLOTS, sideOf } from './side.ts'
 import { TOLERANCES, tolerances } from './tolerances.ts'
-import { CODES } from './verdict.ts'
 import { VERDICT_WORDS } from './words.ts'
 
 test('what looks rearward is on the engine side, forward on the gearbox side, the rest by the end that carries it', () => {

@@ -1,16 +1,22 @@
 import { loadedRadius, revsPerKm } from '../mechanics/tyre.ts'
-import { isNamed } from './chassis.ts'
+import { whereNamed } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { formula, measure } from './judging/declaration.ts'
+import { aside, b, either } from './judging/read.ts'
+import type { Outcome } from './verdict.ts'
 
-const KIND: Limit = { id: 'speed-kind', label: 'Speed is told the way it is read', unit: '' }
-const converter: Outcome = { code: BRIDGE, words: 'Told another way: a sender on the cable, a cable drive, or a converter', pieces: ['speed-converter'] }
 const gear: Outcome = {
   code: WORK,
   words: 'It reads wrong',
   task: { id: 'speed-gear', words: 'Another driven gear or ratio box, or set the pulses; prove it over a measured kilometre', hours: 1.5, skills: ['mechanic'], reversible: true },
 }
-const READS: Limit = { id: 'speed-reads', label: 'Speedometer errs by', unit: '', below: gear, above: gear }
+const drive = b.speedDrive
+const reader = b.speedReader
+const kinds = { drive: aside(drive.type), reader: aside(reader.type) }
+const given = { perTurn: drive.perTurn, ratio: either(b.ratios.finalDrive, b.axle.ratio), marking: b.tyre.marking }
+const perKm = (x: { readonly perTurn: number; readonly ratio: number; readonly marking: string | null }, rollingFactor: number): number =>
+  revsPerKm(2 * loadedRadius(x.marking, rollingFactor)) * x.ratio * x.perTurn
 
 /** Joint 21: speedometer. Turns of the output for a kilometre = tyre turns × axle ratio; times what the drive gives a turn. No damage limits. */
 export const speedometer: Joint = {
@@ -19,24 +25,37 @@ export const speedometer: Joint = {
   short: 'Speed',
   title: 'Speedometer drive',
   place: 'vehicle',
+  meets: 'whole',
+  strip: null,
+  drawing: null,
   decides: 'Cable or pulses, and turns or pulses for a kilometre by loaded tyre, axle ratio and drive gears against what the speedometer wants.',
-  sometimes: ['speed-drive.perTurn', 'speed-reader.perKm', 'axle.ratio', 'tyre.marking', 'ratios.finalDrive'],
-  applies: (_a, b) => isNamed(b.speedReader),
-  check(_a, b, { tolerances }, sheet) {
-    const { speedDrive: drive, speedReader: reader } = b
-    sheet.uses(drive.type)
-    sheet.uses(reader.type)
-    const alike = drive.type.v === reader.type.v
-    sheet.require(KIND, alike, converter)
-    if (!alike) return
-    const ratio = b.ratios.finalDrive.claim !== null ? b.ratios.finalDrive : b.axle.ratio
-    sheet.uses(drive.perTurn)
-    sheet.uses(ratio)
-    sheet.uses(b.tyre.marking)
-    sheet.uses(reader.perKm)
-    const turns = revsPerKm(2 * loadedRadius(b.tyre.marking.v, tolerances.rollingFactor)) * ratio.v
-    sheet.value((turns * drive.perTurn.v) / reader.perKm.v - 1, 0)
-    if (sheet.allKnown) sheet.show('Given for a kilometre', turns * drive.perTurn.v, '')
-    sheet.within(READS, -tolerances.speedShare, tolerances.speedShare)
-  },
+  applies: whereNamed(reader),
+  limits: [
+    {
+      id: 'speed-kind',
+      label: 'Speed is told the way it is read',
+      unit: '',
+      holds: formula({ drive: drive.type, reader: reader.type }, (x) => x.drive === x.reader),
+      otherwise: { code: BRIDGE, words: 'Told another way: a sender on the cable, a cable drive, or a converter', pieces: ['speed-converter'] },
+    },
+    {
+      id: 'speed-reads',
+      label: 'Speedometer errs by',
+      unit: '',
+      when: formula(kinds, (x) => x.drive === x.reader),
+      measure: measure({ ...given, wanted: reader.perKm }, (x, { tolerances }) => perKm(x, tolerances.rollingFactor) / x.wanted - 1, { perTurn: 1, ratio: 1, wanted: -1 }),
+      window: ['-speedShare', 'speedShare'],
+      below: gear,
+      above: gear,
+    },
+  ],
+  figures: [
+    {
+      label: 'Given for a kilometre',
+      unit: '',
+      of: formula(given, (x, { tolerances }) => perKm(x, tolerances.rollingFactor)),
+      when: formula(kinds, (x) => x.drive === x.reader),
+    },
+  ],
+  cures: { 'speed-converter': 'elsewhere' },
 }

@@ -1,14 +1,19 @@
-import type { JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
+import { less, plus } from './judging/declaration.ts'
+import { a, b, kept, plates, setBack, spacers, type Term, where } from './judging/read.ts'
 
-/** Adds ± B, the plates between block and bell. */
-export function plates(sign: 1 | -1, ctx: JointContext, sheet: Sheet): void {
-  for (const part of ctx.stack) for (const port of part.ports) if (port.kind === 'plate') sheet.term(sign, (port as unknown as Side['plate']).thicknessMm)
-}
+/** F, where the wheel's face sits: the flange with its spacers. */
+export const flange: readonly Term[] = [plus(a.crankFlange.proudMm), plus(spacers)]
 
-/** Adds ± F, where the wheel's face sits: the flange with its spacers. */
-export function flange(sign: 1 | -1, a: Side, ctx: JointContext, sheet: Sheet): void {
-  sheet.term(sign, a.crankFlange.proudMm)
-  for (const part of ctx.stack) for (const port of part.ports) if (port.kind === 'spacer') sheet.term(sign, (port as unknown as Side['spacer']).thicknessMm)
-}
+/** Where the pilot bore's lengths start: the block face, or F where a spacer or wheel carries it. */
+export const boreDatum: readonly Term[] = flange.map(({ sign, of }) => ({ sign, of: where(a.pilotBore.slot, 'flange', of) }))
+
+/**
+ * The place of the vehicle's x = 0 (midway between its engine mounts) along the train, from the block face.
+ * Kept driveline: the gearbox sits on its crossmember and places the train. Set back: the engine sits on its mounts.
+ */
+export const chassisOrigin: readonly Term[] = [
+  plus(setBack(a.enginePads.alongMm)),
+  plus(kept(plates)),
+  plus(kept(b.mountPad.alongMm)),
+  ...less([plus(kept(b.crossmember.alongMm))]),
+]

@@ -1,11 +1,13 @@
 import type { Zone } from '../ports/field.ts'
-import { isNamed, usesOrigin } from './chassis.ts'
-import type { Joint, JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
-import type { Side } from './side.ts'
-import { BRIDGE, type Limit, type Outcome, WORK } from './verdict.ts'
+import { whereNamed } from './always.ts'
+import { BRIDGE, WORK } from './code.ts'
+import { about, absolute } from './interval.ts'
+import type { Joint } from './joint.ts'
+import { bounded, type Each, type Formula, formula, type Limit, minus, plus } from './judging/declaration.ts'
+import { a, aside, b, item, type Read, type Shop, total } from './judging/read.ts'
+import { chassisOrigin } from './stack.ts'
+import type { Outcome } from './verdict.ts'
 
-const STEERING = 'Steering and brakes must be clear through full travel and lock; no cut in a crossmember or rail without an engineer.'
 const otherSump: Outcome = { code: BRIDGE, words: 'The sump stands too near: another pan with its pickup', pieces: ['sump'] }
 const baffle: Outcome = {
   code: WORK,
@@ -24,19 +26,117 @@ const lift: Outcome = {
   words: 'The pan does not come off in place',
   task: { id: 'pan-in-place', words: 'Make the pan come off in place, or note that the engine is lifted for it', hours: 2, skills: ['mechanic'], reversible: true },
 }
-/** Until somebody looks under the engine, one limit stands for what is there. */
-const NOBODY_LOOKED: readonly Zone[] = [{ fromMm: Number.NaN, toMm: Number.NaN, depthMm: Number.NaN, name: 'under the engine' }]
 
-const CLEAR: Limit = { id: 'sump-clear', label: 'Sump clear', unit: 'mm', damage: true, below: otherSump }
-const PASSES: Limit = { id: 'sump-passes', label: 'Nothing under the sump', unit: '' }
-const DROP: Limit = { id: 'sump-drops', label: 'Room to take the pan off', unit: 'mm', below: lift }
-const CAPACITY: Limit = { id: 'sump-capacity', label: 'Oil held over oil wanted', unit: 'L', below: { code: BRIDGE, words: 'The pan holds too little oil', pieces: ['sump'] } }
-const GRADE: Limit = { id: 'oil-grade', label: 'Oil over the pickup on the steepest grade', unit: 'mm', below: baffle }
-const SLOSH: Limit = { id: 'oil-slosh', label: 'Oil over the pickup, braking and cornering', unit: 'mm', below: baffle }
+/** Until somebody looks under the engine, one limit stands for what is there. */
+const underEngine: Each = {
+  list: b.underEngine.zones,
+  at: (zone: Zone) => zone.name ?? (zone.moving ? 'what moves there' : 'what stands there'),
+  unknown: { fromMm: Number.NaN, toMm: Number.NaN, depthMm: Number.NaN, name: 'under the engine' } satisfies Zone,
+}
+
+/** The vehicle's x = 0 along the train, and the pan by zone. */
+const PLACE = { pan: a.sump.zones, origin: total(chassisOrigin) }
+interface Place {
+  readonly pan: readonly Zone[] | null
+  readonly origin: number
+}
+type Spread = Readonly<Record<keyof Place, number>>
+
+/** Depth of the deepest zone of the pan that stands over an obstacle, were it longer by `along` at both ends; null when none does. */
+function deepestOver(x: Place, obstacle: Zone, along: number): number | null {
+  const from = x.origin + obstacle.fromMm - along
+  const to = x.origin + obstacle.toMm + along
+  let deepest: number | null = null
+  for (const zone of x.pan ?? []) if (zone.toMm > from && zone.fromMm < to && (deepest === null || zone.depthMm > deepest)) deepest = zone.depthMm
+  return deepest
+}
+
+/**
+ * Room from the crank axis's height down to an obstacle, less the pan over it. Where the place along is known only loosely the
+ * obstacle may stand under more of the pan; the edges of both have their ± too, and a narrow deep zone counts as soon as
+ * it may be there. Infinity where nothing can stand over it.
+ */
+function roomOver(x: Place, obstacle: Zone, pm: Spread, edges: number): number {
+  const deepest = deepestOver(x, obstacle, pm.origin) ?? deepestOver(x, obstacle, pm.origin + edges)
+  return deepest === null ? Infinity : obstacle.depthMm - deepest
+}
+function roomWithin(x: Place, obstacle: Zone, pm: Spread, edges: number): readonly [number, number] {
+  const along = pm.origin + edges
+  const [most, least] = [deepestOver(x, obstacle, along), deepestOver(x, obstacle, -along)]
+  return [most === null ? Infinity : obstacle.depthMm - most - edges, least === null ? Infinity : obstacle.depthMm - least + edges]
+}
+
+const OBSTACLE = { ...PLACE, under: item(b.underEngine.zones) }
+const isKnown = (x: Place & { readonly under: Zone; readonly crank: number }): boolean => x.pan !== null && !Number.isNaN(x.crank + x.origin + x.under.depthMm)
+const asides = <R extends Record<string, Read>>(reads: R): R => Object.fromEntries(Object.entries(reads).map(([name, read]) => [name, aside(read)])) as R
+const STANDING = asides({ ...OBSTACLE, crank: b.chassisPads.crankAboveMm })
+/** Nothing of the pan can stand over the obstacle, however its ± fall. */
+const passes: Formula<boolean> = formula(STANDING, (x, _shop, pm) => isKnown(x) && roomOver(x, x.under, pm, pm.pan + pm.under) === Infinity)
+const meets: Formula<boolean> = formula(STANDING, (x, _shop, pm) => !isKnown(x) || roomOver(x, x.under, pm, pm.pan + pm.under) < Infinity)
+
+const PASSES = { id: 'sump-passes', label: 'Nothing under the sump', unit: '', holds: formula({}, () => true) } as const
+const clear = (isMoving: boolean): Limit => ({
+  id: 'sump-clear',
+  label: 'Sump clear',
+  unit: 'mm',
+  damage: true,
+  each: underEngine,
+  when: formula(STANDING, (x, shop, pm) => (x.under.moving === true) === isMoving && meets.of(x as never, shop, pm)),
+  terms: [plus(b.chassisPads.crankAboveMm)],
+  measure: bounded(
+    OBSTACLE,
+    (x, _shop, pm) => roomOver(x, x.under, pm, pm.pan + pm.under),
+    (x, pm) => roomWithin(x, x.under, pm, pm.pan + pm.under),
+  ),
+  window: [isMoving ? 'sumpMovingMm' : 'sumpStillMm', Infinity],
+  below: otherSump,
+})
+
+/** The least room over all that stands there: what the pan has to drop into. */
+const ALL = asides({ ...PLACE, under: b.underEngine.zones, crank: b.chassisPads.crankAboveMm })
+type All = Place & { readonly under: readonly Zone[] | null; readonly crank: number }
+const least = (x: All, room: (obstacle: Zone) => number): number => (x.under ?? []).reduce((min, obstacle) => Math.min(min, room(obstacle)), Infinity) + x.crank
+const drops: Limit = {
+  id: 'sump-drops',
+  label: 'Room to take the pan off',
+  unit: 'mm',
+  when: formula(ALL, (x, _shop, pm) => x.pan !== null && Number.isFinite(x.origin) && Number.isFinite(least(x, (obstacle) => roomOver(x, obstacle, pm, pm.pan + pm.under)))),
+  terms: [minus(a.sump.dropMm)],
+  measure: bounded(
+    ALL,
+    (x, _shop, pm) => least(x, (obstacle) => roomOver(x, obstacle, pm, pm.pan + pm.under)),
+    (x, pm) => [
+      least(x, (obstacle) => roomWithin(x, obstacle, pm, pm.pan + pm.under)[0]) - pm.crank,
+      least(x, (obstacle) => roomWithin(x, obstacle, pm, pm.pan + pm.under)[1]) + pm.crank,
+    ],
+  ),
+  window: [0, Infinity],
+  below: lift,
+}
+
+/** Oil left over the pickup with its surface tilted: the pickup loses its distance × grade, or × acceleration ÷ g. */
+const cover = (id: string, label: string, tilt: (shop: Shop) => number): Limit => ({
+  id,
+  label,
+  unit: 'mm',
+  terms: [plus(a.sump.coverMm)],
+  measure: bounded(
+    { pickupMm: a.sump.pickupMm },
+    (x, shop) => -Math.abs(x.pickupMm) * tilt(shop),
+    (x, pm, shop) => {
+      const [nearest, farthest] = absolute(about(x.pickupMm, pm.pickupMm))
+      return [-farthest * tilt(shop), -nearest * tilt(shop)]
+    },
+  ),
+  window: ['oilCoverMm', Infinity],
+  below: baffle,
+})
+const SLOSH = cover('oil-slosh', 'Oil over the pickup, braking and cornering', ({ use, tolerances }) => (use === 'track' ? tolerances.sloshTrack : tolerances.sloshRoad))
+const baffled = { baffled: aside(a.sump.baffled) }
 
 /**
  * Joint 23: the sump by zone against steering, crossmember and axle, swept where they move. Damage limit: each clearance.
- * Oil: the surface tilts by grade or by acceleration ÷ g, so the pickup loses its distance × that.
+ * Oil: the surface tilts by grade or by acceleration ÷ g.
  */
 export const sumpClearance: Joint = {
   id: 'sump-clearance',
@@ -44,73 +144,36 @@ export const sumpClearance: Joint = {
   short: 'Sump',
   title: 'Sump to steering, crossmember and axle',
   place: 'vehicle',
+  meets: 'whole',
+  strip: 'sump',
+  drawing: null,
   decides: 'Depth by zone against what passes under it, still and swept; whether it comes off in place; oil held, and oil over the pickup on grade, braking and cornering.',
-  sometimes: ['sump.dropMm'],
-  applies: (_a, b) => isNamed(b.underEngine),
-  check(a, b, ctx, sheet) {
-    clearances(a, b, ctx, sheet)
-    const pan = a.sump
-    sheet.term(1, pan.capacityL)
-    sheet.term(-1, a.engineOutput.oilL)
-    sheet.within(CAPACITY, 0, Infinity)
-
-    const isRough = ctx.use === 'trail'
-    cover(GRADE, a, isRough ? ctx.tolerances.gradeTrail : ctx.tolerances.gradeRoad, ctx, sheet)
-    sheet.uses(pan.baffled)
-    if (pan.baffled.v === true) sheet.require(SLOSH, true, baffle)
-    else cover(SLOSH, a, ctx.use === 'track' ? ctx.tolerances.sloshTrack : ctx.tolerances.sloshRoad, ctx, sheet)
-    sheet.caution(STEERING)
-  },
-}
-
-/** Oil left over the pickup with its surface tilted. */
-function cover(limit: Limit, a: Side, tilt: number, ctx: JointContext, sheet: Sheet): void {
-  sheet.term(1, a.sump.coverMm)
-  sheet.uses(a.sump.pickupMm)
-  sheet.value(-Math.abs(a.sump.pickupMm.v) * tilt, a.sump.pickupMm.pm * tilt)
-  sheet.within(limit, ctx.tolerances.oilCoverMm, Infinity)
-}
-
-function clearances(a: Side, b: Side, ctx: JointContext, sheet: Sheet): void {
-  const pan = a.sump.zones
-  const under = b.underEngine.zones
-  const crank = b.chassisPads.crankAboveMm
-  const { sumpStillMm, sumpMovingMm } = ctx.tolerances
-  const inputs = (): { v: number; pm: number } => {
-    sheet.term(1, crank)
-    sheet.uses(pan)
-    sheet.uses(under)
-    return usesOrigin(a, b, ctx, sheet)
-  }
-  let room = Infinity
-  let roomPm = 0
-  for (const obstacle of under.v ?? NOBODY_LOOKED) {
-    const origin = inputs()
-    sheet.at(obstacle.name ?? (obstacle.moving ? 'what moves there' : 'what stands there'))
-    // Where the place along is known only loosely, the obstacle may stand under more of the pan.
-    const deepest = sheet.allKnown ? deepestOver(pan.v!, origin.v + obstacle.fromMm - origin.pm, origin.v + obstacle.toMm + origin.pm) : Number.NaN
-    if (deepest === null) {
-      sheet.require(PASSES, true, otherSump)
-      continue
-    }
-    const clear = crank.v + obstacle.depthMm - deepest
-    if (clear < room) {
-      room = clear
-      roomPm = crank.pm + pan.pm + under.pm
-    }
-    sheet.value(obstacle.depthMm - deepest, pan.pm + under.pm)
-    sheet.within(CLEAR, obstacle.moving ? sumpMovingMm : sumpStillMm, Infinity)
-  }
-  if (under.v?.length === 0) sheet.require(PASSES, true, otherSump)
-  if (room === Infinity) return
-  sheet.uses(a.sump.dropMm)
-  sheet.value(room - a.sump.dropMm.v, roomPm + a.sump.dropMm.pm)
-  sheet.within(DROP, 0, Infinity)
-}
-
-/** Depth of the deepest zone of the pan that stands over a stretch of the train; null when none does. */
-function deepestOver(zones: readonly Zone[], fromMm: number, toMm: number): number | null {
-  let deepest: number | null = null
-  for (const zone of zones) if (zone.toMm > fromMm && zone.fromMm < toMm && (deepest === null || zone.depthMm > deepest)) deepest = zone.depthMm
-  return deepest
+  applies: whereNamed(b.underEngine),
+  limits: [
+    clear(false),
+    clear(true),
+    { ...PASSES, each: underEngine, when: passes, names: [b.chassisPads.crankAboveMm, ...Object.values(OBSTACLE)] },
+    { ...PASSES, when: formula({ under: aside(b.underEngine.zones) }, ({ under }) => under?.length === 0) },
+    drops,
+    {
+      id: 'sump-capacity',
+      label: 'Oil held over oil wanted',
+      unit: 'L',
+      terms: [plus(a.sump.capacityL), minus(a.engineOutput.oilL)],
+      window: [0, Infinity],
+      below: { code: BRIDGE, words: 'The pan holds too little oil', pieces: ['sump'] },
+    },
+    cover('oil-grade', 'Oil over the pickup on the steepest grade', ({ use, tolerances }) => (use === 'trail' ? tolerances.gradeTrail : tolerances.gradeRoad)),
+    { ...SLOSH, when: formula(baffled, (x) => x.baffled !== true), names: [a.sump.baffled] },
+    {
+      id: SLOSH.id,
+      label: SLOSH.label,
+      unit: '',
+      when: formula(baffled, (x) => x.baffled === true),
+      names: [a.sump.baffled],
+      holds: formula({}, () => true),
+    },
+  ],
+  cautions: [{ words: 'Steering and brakes must be clear through full travel and lock; no cut in a crossmember or rail without an engineer.' }],
+  cures: { sump: 'instead' },
 }

@@ -1,28 +1,87 @@
 import { loadedRadius } from '../mechanics/tyre.ts'
-import type { Compiled } from '../ports/index.ts'
-import { PORT_KINDS } from '../ports/index.ts'
+import { type AnyPort, PORT_KINDS } from '../ports/index.ts'
+import { always } from './always.ts'
+import { CLASH } from './code.ts'
 import type { Joint, JointContext } from './joint.ts'
-import type { Sheet } from './sheet.ts'
+import { computed, type Each, formula, measure, minus, plus } from './judging/declaration.ts'
+import { a, aside, b, either, orElse, type Read, rating, type Shop, where, whereSaid } from './judging/read.ts'
+import { lookUp } from './judging/scene.ts'
 import type { Side } from './side.ts'
-import { CLASH, type Limit } from './verdict.ts'
 
-/** For figures that are drawn and decide nothing. */
-const UNREAD: Pick<Sheet, 'uses'> = { uses: () => undefined }
 const GRAVITY = 9.80665
-const TORQUE: Limit = {
-  id: 'torque',
-  label: 'Torque margin at the gearbox input',
-  unit: 'N·m',
-  damage: true,
-  below: { code: CLASH, words: 'Rating passed: less engine, or a stronger part' },
+
+/** What lies between the engine and the place a rating is stated at. */
+const BEHIND_BOX = ['output', 'transfer output', 'axle']
+const BEHIND_CASE = ['transfer output', 'axle']
+const BOXED = ['input shaft', 'turbine', ...BEHIND_BOX]
+const lowRange = where(b.transfer.named, true, b.transfer.low, 1)
+
+/** Ratios on the way to a reference; what is not on it is 1. */
+const ratioTo = (reference: Read<string | null>): Read<number> =>
+  computed(
+    {
+      stall: whereSaid(reference, BOXED, whereSaid(b.ratios.type, ['automatic'], b.ratios.stall, 1), 1),
+      gears: whereSaid(reference, BEHIND_BOX, b.ratios.gears, [1]),
+      low: whereSaid(reference, BEHIND_CASE, lowRange, 1),
+      final: whereSaid(reference, ['axle'], either(b.ratios.finalDrive, b.axle.ratio), 1),
+    },
+    ({ stall, gears, low, final }) => stall * lowest(gears) * low * final,
+    { stall: 1, gears: 1, low: 1, final: 1 },
+  )
+
+/** Torque the tyres can hold at a reference behind the gearbox; Infinity where they do not cap or it is not known. */
+const gripAt = (reference: Read<string | null>): Read<number> =>
+  computed(
+    {
+      marking: whereSaid(reference, BEHIND_BOX, orElse(b.tyre.marking, null), null),
+      ladenKg: whereSaid(reference, BEHIND_BOX, orElse(b.axle.ladenKg, Number.NaN), Number.NaN),
+      axleRatio: whereSaid(reference, ['output', 'transfer output'], orElse(b.axle.ratio, Number.NaN), 1),
+      low: whereSaid(reference, ['output'], where(b.transfer.named, true, orElse(b.transfer.low, Number.NaN), 1), 1),
+    },
+    ({ marking, ladenKg, axleRatio, low }, { tolerances }) => {
+      const grip = (tolerances.friction * ladenKg * GRAVITY * (loadedRadius(marking, tolerances.rollingFactor) / 1000)) / axleRatio / low
+      return Number.isNaN(grip) ? Infinity : grip
+    },
+    { ladenKg: 1, axleRatio: -1, low: -1 },
+  )
+
+function lowest(gears: readonly number[] | null): number {
+  if (gears === null) return Number.NaN
+  let most = 0
+  for (const gear of gears) if (gear > most) most = gear
+  return most
 }
-const SPEED: Limit = {
+
+const factorOf = (basis: string | null, shop: Shop): number => (basis === 'nominal' ? 1 : factorOfUse(shop))
+
+function factorOfUse({ use, tolerances: t }: Shop): number {
+  if (use === 'road' || use === 'delivery') return t.useRoad
+  if (use === 'towing') return t.useTowing
+  if (use === 'trail' || use === 'track') return t.useTrail
+  return t.useUnstated
+}
+
+interface Torque {
+  readonly peakNm: number
+  readonly basis: string | null
+  readonly ratio: number
+  readonly grip: number
+}
+/** Torque that arrives: the engine's by its way there, no more than the tyres hold. */
+const demandOf = (x: Torque, shop: Shop): number => Math.min(drawnOf(x, shop), x.grip)
+const drawnOf = ({ peakNm, basis, ratio }: Torque, shop: Shop): number => peakNm * ratio * factorOf(basis, shop)
+
+const onRatings: Each = { ratings: (slot) => !slot.startsWith('speed'), orMissing: true }
+const READS = { peakNm: a.engineOutput.peakTorqueNm, basis: aside(rating.basis), ratio: ratioTo(rating.reference), grip: gripAt(rating.reference) }
+const SPEED = {
   id: 'speed',
   label: 'Speed margin',
   unit: 'rpm',
   damage: true,
+  terms: [plus(rating.speedRpm), minus(a.engineOutput.redlineRpm)],
+  window: [0, Infinity],
   below: { code: CLASH, words: 'Redline passes the speed rating: a lower limiter, or another part' },
-}
+} as const
 
 /**
  * Joint 10: engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox;
@@ -34,107 +93,57 @@ export const torque: Joint = {
   short: 'Torque',
   title: 'Torque',
   place: 'coupling',
+  meets: 'whole',
+  strip: 'gearbox',
+  drawing: 'torque line',
   decides: 'Engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox; redline against speed ratings.',
-  sometimes: ['transfer.low', 'engine-output.redlineRpm', 'ratings.speedRpm', 'ratios.type', 'ratios.stall', 'ratios.gears', 'ratios.finalDrive', 'axle.ratio'],
-  applies: () => true,
-  check(a, b, ctx, sheet) {
-    let stated = false
-    for (const rating of b.ratings) {
-      if (rating.slot.startsWith('speed')) speedLimit(a, rating, sheet)
-      else {
-        stated = true
-        torqueLimit(a, b, rating, ctx, sheet)
-        if (rating.speedRpm.claim !== null) speedLimit(a, rating, sheet)
-      }
-    }
-    if (!stated) torqueLimit(a, b, PORT_KINDS.ratings.missing, ctx, sheet)
-  },
-}
-
-function speedLimit(a: Side, rating: Compiled<'ratings'>, sheet: Sheet): void {
-  sheet.at(rating.speedRpm.at.partName)
-  sheet.term(1, rating.speedRpm)
-  sheet.term(-1, a.engineOutput.redlineRpm)
-  sheet.within(SPEED, 0, Infinity)
-}
-
-function torqueLimit(a: Side, b: Side, rating: Compiled<'ratings'>, ctx: JointContext, sheet: Sheet): void {
-  sheet.at(rating.torqueNm.at.partName)
-  sheet.uses(rating.torqueNm)
-  sheet.uses(rating.reference)
-  sheet.uses(a.engineOutput.peakTorqueNm)
-  const ratio = ratioTo(b, rating.reference.v, sheet)
-  const factor = rating.basis.v === 'nominal' ? 1 : factorOfUse(ctx)
-  const engine = a.engineOutput.peakTorqueNm
-  const grip = gripAt(b, rating.reference.v, ctx)
-  const low = Math.min((engine.v - engine.pm) * ratio * factor, grip)
-  const high = Math.min((engine.v + engine.pm) * ratio * factor, grip)
-  const demand = Math.min(engine.v * ratio * factor, grip)
-  // Interval of the margin, carried back to the gearbox input.
-  const pm = (rating.torqueNm.pm + (high - low) / 2) / ratio
-  sheet.value((rating.torqueNm.v - demand) / ratio, pm)
-  if (sheet.allKnown) {
-    sheet.show('Demand there', demand, 'N·m')
-    if (grip < engine.v * ratio * factor) sheet.show('Capped by tyre grip at', grip, 'N·m')
-  }
-  sheet.within(TORQUE, 0, Infinity)
+  applies: always,
+  limits: [
+    {
+      id: 'torque',
+      label: 'Torque margin at the gearbox input',
+      unit: 'N·m',
+      damage: true,
+      each: onRatings,
+      names: [rating.reference, whereSaid(rating.reference, BOXED, b.ratios.type)],
+      measure: measure(
+        { ratingNm: rating.torqueNm, ...READS },
+        (x, shop) => (x.ratingNm - demandOf(x, shop)) / x.ratio,
+        // Nearer the engine a larger ratio leaves less; where tyres cap, what they hold is less by it too.
+        { ratingNm: 1, peakNm: -1, ratio: -1, grip: -1 },
+      ),
+      window: [0, Infinity],
+      below: { code: CLASH, words: 'Rating passed: less engine, or a stronger part' },
+    },
+    { ...SPEED, each: { ratings: (slot) => slot.startsWith('speed'), orMissing: false } },
+    {
+      ...SPEED,
+      each: { ratings: (slot) => !slot.startsWith('speed'), orMissing: false },
+      when: formula({ stated: aside(rating.speedRpm) }, ({ stated }) => !Number.isNaN(stated)),
+    },
+  ],
+  figures: [
+    { label: 'Demand there', unit: 'N·m', each: onRatings, of: formula(READS, demandOf) },
+    {
+      label: 'Capped by tyre grip at',
+      unit: 'N·m',
+      each: onRatings,
+      of: formula(READS, ({ grip }) => grip),
+      when: formula(READS, (x, shop) => x.grip < drawnOf(x, shop)),
+    },
+  ],
+  cures: {},
 }
 
 /** Torque that arrives at a place with the factor of use unless it is compared with a nominal rating, and whether the tyres cap it there: what is drawn part by part. NaN where a ratio is not known. */
 export function demandAt(a: Side, b: Side, reference: string, isNominal: boolean, ctx: JointContext): { readonly demandNm: number; readonly isCapped: boolean } {
-  const drawn = a.engineOutput.peakTorqueNm.v * ratioTo(b, reference, UNREAD) * (isNominal ? 1 : factorOfUse(ctx))
-  const grip = gripAt(b, reference, ctx)
-  return { demandNm: Math.min(drawn, grip), isCapped: grip < drawn }
-}
-
-/** Engine torque to torque where the rating is stated; NaN when a ratio on the way is unknown. */
-function ratioTo(b: Side, reference: string | null, sheet: Pick<Sheet, 'uses'>): number {
-  if (reference === 'engine' || reference === null) return 1
-  sheet.uses(b.ratios.type)
-  const automatic = b.ratios.type.v === 'automatic'
-  let ratio = 1
-  if (automatic) {
-    sheet.uses(b.ratios.stall)
-    ratio = b.ratios.stall.v
+  const stated = { ...rating.reference, else: reference } as Read<string | null>
+  const scene = { a, b, stack: ctx.stack, shop: ctx, each: PORT_KINDS.ratings.missing as unknown as AnyPort, item: null }
+  const x = {
+    peakNm: a.engineOutput.peakTorqueNm.v,
+    basis: isNominal ? 'nominal' : null,
+    ratio: lookUp(ratioTo(stated), scene).v as number,
+    grip: lookUp(gripAt(stated), scene).v as number,
   }
-  if (reference === 'input shaft' || reference === 'turbine') return ratio
-  sheet.uses(b.ratios.gears)
-  ratio *= lowest(b.ratios.gears.v)
-  if (reference === 'output') return ratio
-  ratio *= lowOf(b, sheet)
-  if (reference === 'transfer output') return ratio
-  const final = b.ratios.finalDrive.claim !== null ? b.ratios.finalDrive : b.axle.ratio
-  sheet.uses(final)
-  return ratio * final.v
-}
-
-/** Torque the tyres can hold, at the output or the axle shafts; Infinity where it does not cap or is not known. */
-function gripAt(b: Side, reference: string | null, ctx: JointContext): number {
-  if (reference !== 'output' && reference !== 'transfer output' && reference !== 'axle') return Infinity
-  const radiusM = loadedRadius(b.tyre.marking.v, ctx.tolerances.rollingFactor) / 1000
-  const wheel = ctx.tolerances.friction * b.axle.ladenKg.v * GRAVITY * radiusM
-  const low = reference === 'output' ? lowOf(b, UNREAD) : 1
-  const grip = reference === 'axle' ? wheel : wheel / b.axle.ratio.v / low
-  return Number.isNaN(grip) ? Infinity : grip
-}
-
-/** Low ratio of the transfer case; 1 without one. */
-function lowOf(b: Side, sheet: Pick<Sheet, 'uses'>): number {
-  if (b.transfer.part === '?') return 1
-  sheet.uses(b.transfer.low)
-  return b.transfer.low.v
-}
-
-function lowest(gears: readonly number[] | null): number {
-  if (gears === null) return Number.NaN
-  let most = 0
-  for (const gear of gears) if (gear > most) most = gear
-  return most
-}
-
-function factorOfUse({ use, tolerances: t }: JointContext): number {
-  if (use === 'road' || use === 'delivery') return t.useRoad
-  if (use === 'towing') return t.useTowing
-  if (use === 'trail' || use === 'track') return t.useTrail
-  return t.useUnstated
+  return { demandNm: demandOf(x, ctx), isCapped: x.grip < drawnOf(x, ctx) }
 }

@@ -1,13 +1,6 @@
 import type { Grade } from '../quantity/grade.ts'
-
-/** Joint codes in order of gravity; a joint is the greatest code of its limits. */
-export const CODES = ['fits', 'work', 'bridge', 'unmeasured', 'clash'] as const
-export type Code = (typeof CODES)[number]
-export const FITS = 0
-export const WORK = 1
-export const BRIDGE = 2
-export const UNMEASURED = 3
-export const CLASH = 4
+import type { BRIDGE, CLASH, Code, WORK } from './code.ts'
+import type { Formula } from './judging/declaration.ts'
 
 /** Something to do, when a limit asks for work. */
 export interface Task {
@@ -23,22 +16,9 @@ export interface Task {
 /** What a failed limit becomes: a code, with the task or the kinds of piece that cure it. */
 export interface Outcome {
   readonly code: typeof WORK | typeof BRIDGE | typeof CLASH
-  readonly words: string
+  readonly words: string | Formula<string>
   readonly task?: Task
   readonly pieces?: readonly string[]
-}
-
-/** A limit declared once per joint; checks pass the window, the sheet judges. */
-export interface Limit {
-  readonly id: string
-  readonly label: string
-  readonly unit: string
-  /** Judged at worst case; an unknown ± straddles. */
-  readonly damage?: boolean
-  readonly below?: Outcome
-  readonly above?: Outcome
-  /** Where a miss by no more than `within` has a milder outcome (nominal). */
-  readonly near?: { readonly within: number; readonly outcome: Outcome }
 }
 
 export interface TermRecord {

@@ -1,11 +1,12 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
 import type { PortKindName } from '../ports/index.ts'
-import { checkJoint, JOINTS, jointNamed, runJoint } from './index.ts'
+import { CODES } from './code.ts'
+import { checkJoint, JOINTS, jointNamed, sceneOf } from './index.ts'
 import type { Joint, JointContext } from './joint.ts'
+import { Tally } from './judging/tally.ts'
 import { AGREEING, context, trainPorts } from './samples.property.ts'
-import { Tally } from './tally.ts'
-import { CODES, type LimitRecord } from './verdict.ts'
+import type { LimitRecord } from './verdict.ts'
 
 type Changes = Parameters<typeof trainPorts>[0]
 /** Trains that other joints need. */
@@ -183,7 +184,7 @@ test('tally and record give one code along every sweep', () => {
       const reversed = checkJoint(joint, [], ports, ctx)!
       expect(reversed).toEqual(record)
       const tally = new Tally()
-      expect(runJoint(joint, ports, [], ctx, tally)).toBe(true)
+      expect(tally.add(joint, sceneOf(ports, [], ctx))).toBe(true)
       expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([record.code, record.stated, record.known, record.agreed, record.outside])
     }),
     { numRuns: 200 },

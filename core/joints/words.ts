@@ -1,4 +1,4 @@
-import type { Code } from './verdict.ts'
+import type { Code } from './code.ts'
 
 /** The word and the sentence for each code. Never an engineering approval. */
 export const VERDICT_WORDS: Record<Code, { word: string; says: string }> = {

@@ -40,9 +40,9 @@ export function compoundAngle(sideDeg: number, planDeg: number): number {
 export function criticalSpeed(outerMm: number, wallMm: number, lengthMm: number, { youngPa, densityKgM3 } = STEEL as { youngPa: number; densityKgM3: number }): number {
   const outer = outerMm * MM
   const inner = (outerMm - 2 * wallMm) * MM
-  const inertia = (Math.PI / 64) * (outer ** 4 - inner ** 4)
-  const massPerM = densityKgM3 * (Math.PI / 4) * (outer ** 2 - inner ** 2)
-  return (Math.PI / 2) * Math.sqrt((youngPa * inertia) / (massPerM * (lengthMm * MM) ** 4)) * 60
+  const length = lengthMm * MM
+  // I ÷ A of a tube is (D² + d²) ÷ 16.
+  return ((Math.PI / 2) * Math.sqrt((youngPa * (outer * outer + inner * inner)) / (16 * densityKgM3)) * 60) / (length * length)
 }
 
 /** The longest one-piece shaft that stays under its working share of the critical speed at a top shaft speed, mm. */

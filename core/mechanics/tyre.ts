@@ -16,12 +16,23 @@ export function tyreDiameter(marking: string): number {
 /** Turns per kilometre, unloaded (factor 1) or rolling under load. */
 export const revsPerKm = (diameterMm: number, rollingFactor = 1): number => 1_000_000 / (Math.PI * diameterMm * rollingFactor)
 
-/** Loaded rolling radius in mm; NaN when the marking cannot be read. */
-export function loadedRadius(marking: string | null, rollingFactor: number): number {
-  if (marking === null) return Number.NaN
-  try {
-    return (tyreDiameter(marking) / 2) * rollingFactor
-  } catch {
-    return Number.NaN
+/** Unloaded radius by marking, read once; NaN when it cannot be read. */
+const radii = new Map<string, number>()
+const MOST_MARKINGS = 10_000
+
+function unloadedRadius(marking: string): number {
+  let radius = radii.get(marking)
+  if (radius === undefined) {
+    try {
+      radius = tyreDiameter(marking) / 2
+    } catch {
+      radius = Number.NaN
+    }
+    if (radii.size >= MOST_MARKINGS) radii.clear()
+    radii.set(marking, radius)
   }
+  return radius
 }
+
+/** Loaded rolling radius in mm; NaN when the marking cannot be read. */
+export const loadedRadius = (marking: string | null, rollingFactor: number): number => (marking === null ? Number.NaN : unloadedRadius(marking) * rollingFactor)

@@ -1,9 +1,9 @@
+import { CODES, type Code, UNMEASURED, WORK } from '../joints/code.ts'
 import { jointNamed } from '../joints/index.ts'
-import { RecordSheet } from '../joints/record.ts'
-import { Tally } from '../joints/tally.ts'
-import { CODES, type Code, UNMEASURED, type Verdict, WORK } from '../joints/verdict.ts'
+import { Tally } from '../joints/judging/tally.ts'
+import type { Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
-import { type Assembly, assemble, checkAssembly, contextOf, type PairingContext, type Train } from './train.ts'
+import { type Assembly, assemble, contextOf, type PairingContext, recordJoint, scenesOf, type Train, tallyJoint } from './train.ts'
 
 /** A set of catalogue parts that closes a pairing, or may, with what is still to be measured. */
 export interface ClosingSet {
@@ -77,13 +77,7 @@ function neighboursMate(train: Train, part: CompiledPart, place: InsertionPlace,
   const joint = jointNamed(JOINT_OF[place])!
   const assembly = assemble({ ...train, inserted: [part] })
   const full = contextOf(assembly, ctx)
-  for (const meeting of assembly.meetings[joint.id] ?? assembly.whole) {
-    tally.reset()
-    if (!joint.applies(meeting.a, meeting.b, full)) return false
-    joint.check(meeting.a, meeting.b, full, tally)
-    if (tally.code > WORK) return false
-  }
-  return true
+  return scenesOf(joint, assembly, full).every((scene) => tally.reset().add(joint, scene) && tally.code <= WORK)
 }
 
 function judgeSet(
@@ -99,8 +93,7 @@ function judgeSet(
   let weakest = 6
   for (const verdict of bare) {
     const joint = jointNamed(verdict.joint)!
-    tally.reset()
-    checkAssembly(joint, assembly, full, tally)
+    tallyJoint(joint, assembly, full, tally.reset())
     weakest = Math.min(weakest, tally.weakest)
     const before = CODES.indexOf(verdict.code)
     const bridged = verdict.limits.some((limit) => limit.code === 'bridge')
@@ -115,11 +108,7 @@ function judgeSet(
   return { closes: 'may', missing: open.flatMap((joint) => missingFields(assembly, joint, ctx)), weakest }
 }
 
-const record = (assembly: Assembly, joint: string, ctx: PairingContext): Verdict => {
-  const sheet = new RecordSheet()
-  checkAssembly(jointNamed(joint)!, assembly, contextOf(assembly, ctx), sheet)
-  return sheet.verdict(joint)
-}
+const record = (assembly: Assembly, joint: string, ctx: PairingContext): Verdict => recordJoint(jointNamed(joint)!, assembly, contextOf(assembly, ctx))!
 
 const seesBridge = (assembly: Assembly, joint: string, ctx: PairingContext): boolean =>
   record(assembly, joint, ctx).limits.some((limit) => limit.code === ('bridge' satisfies Code))

@@ -1,5 +1,6 @@
 import { expect, test } from 'vitest'
-import type { Code, Verdict } from '../joints/verdict.ts'
+import type { Code } from '../joints/code.ts'
+import type { Verdict } from '../joints/verdict.ts'
 import { GRADES } from '../quantity/grade.ts'
 import { hearClaims, type JointClaim, type Spoken } from './joint-claims.ts'
 import type { JointResult } from './pairing.ts'

@@ -1,4 +1,5 @@
-import type { Code, Verdict } from '../joints/verdict.ts'
+import type { Code } from '../joints/code.ts'
+import type { Verdict } from '../joints/verdict.ts'
 import { type Grade, strength } from '../quantity/grade.ts'
 import type { JointResult } from './pairing.ts'
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { CODES } from '../joints/verdict.ts'
+import { CODES } from '../joints/code.ts'
 import { byPromise, effective, type Promising } from './order.ts'
 
 const code = fc.constantFrom(...CODES)

@@ -1,4 +1,4 @@
-import type { Code } from '../joints/verdict.ts'
+import type { Code } from '../joints/code.ts'
 
 /** What counts of a joint: its verdict with the closing set in, else the bare one. */
 export const effective = <V>({ bare, closed }: { readonly bare: V; readonly closed?: V | undefined }): V => closed ?? bare

@@ -1,16 +1,16 @@
 import { expect, test } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
+import { CODES } from '../joints/code.ts'
 import { JOINTS, jointNamed } from '../joints/index.ts'
-import { Tally } from '../joints/tally.ts'
+import { Tally } from '../joints/judging/tally.ts'
 import { tolerances } from '../joints/tolerances.ts'
-import { CODES } from '../joints/verdict.ts'
 import { type CompiledPart, compilePart } from '../ports/index.ts'
 import { insertionPlace } from './closing.ts'
 import { couplingSet } from './coupling.ts'
 import { recordTrain, runPairing } from './pairing.ts'
-import { weighTrain } from './rank.ts'
+import { weighPairs } from './rank.ts'
 import { stripOf } from './strip.ts'
-import { assemble, checkAssembly, contextOf, type Train } from './train.ts'
+import { assemble, contextOf, type Train, tallyJoint } from './train.ts'
 
 const { tables } = demoDocument()
 const rows = tables.part as { id: string; kind: string; name: string; ownerId?: string }[]
@@ -56,9 +56,8 @@ test('tally and record agree on every train, bare and with any part put in', () 
       for (const inserted of [[], ...insertable.map((part) => [part])]) {
         const whole = { ...train(engine, box), inserted }
         for (const verdict of recordTrain(whole, ctx)) {
-          tally.reset()
           const assembly = assemble(whole)
-          checkAssembly(JOINTS.find((joint) => joint.id === verdict.joint)!, assembly, contextOf(assembly, ctx), tally)
+          tallyJoint(JOINTS.find((joint) => joint.id === verdict.joint)!, assembly, contextOf(assembly, ctx), tally.reset())
           expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([
             verdict.code,
             verdict.stated,
@@ -134,7 +133,11 @@ test('the strip draws what is measured, and says what is not', () => {
 })
 
 test('ranked by numbers alone, what was built together comes before strangers, and a clash after both', () => {
-  const weight = (engine: string, box: string): number => weighTrain(train(engine, box), ctx)
+  const weight = (engine: string, box: string): number => {
+    const { coupling, transmission, recipient, transfer = null, ...own } = train(engine, box)
+    const ofEngine = coupling.filter(({ kind }) => ['separator', 'flywheel', 'flexplate', 'pilot'].includes(kind))
+    return weighPairs([{ engine: own.engine, coupling: ofEngine }], [{ transmission, coupling: coupling.filter((part) => !ofEngine.includes(part)), transfer, recipient }], ctx)[0]!
+  }
   expect(weight('hob', 'marlund-4')).toBe(0)
   expect(weight('wick-2', 'marlund-4')).toBeLessThan(weight('anvil', 'marlund-4'))
   for (const [engine, box] of [

@@ -1,9 +1,9 @@
+import { BRIDGE, CODES, type Code } from '../joints/code.ts'
 import { JOINTS, jointNamed } from '../joints/index.ts'
-import { RecordSheet } from '../joints/record.ts'
-import { BRIDGE, CODES, type Code, type Verdict } from '../joints/verdict.ts'
+import type { Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type ClosingSet, closingSets, type SearchOptions } from './closing.ts'
-import { assemble, checkAssembly, contextOf, type PairingContext, type Train } from './train.ts'
+import { assemble, contextOf, type PairingContext, recordJoint, type Train } from './train.ts'
 
 export interface JointResult {
   /** Stable id `kind:part a:part b`. */
@@ -31,10 +31,7 @@ export interface PairingResult {
 export function recordTrain(train: Train, ctx: PairingContext): Verdict[] {
   const assembly = assemble(train)
   const full = contextOf(assembly, ctx)
-  return JOINTS.flatMap((joint) => {
-    const sheet = new RecordSheet()
-    return checkAssembly(joint, assembly, full, sheet) ? [sheet.verdict(joint.id)] : []
-  })
+  return JOINTS.flatMap((joint) => recordJoint(joint, assembly, full) ?? [])
 }
 
 /** True where a bridge was seen, whatever else the joint reads. */

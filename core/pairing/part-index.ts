@@ -1,7 +1,5 @@
-import { isApart, type Side, SLOTS } from '../joints/side.ts'
+import { SLOTS, type Slot } from '../joints/side.ts'
 import { type AnyPort, type Compiled, type CompiledPart, PORT_KINDS } from '../ports/index.ts'
-
-type SingleSlot = Exclude<keyof Side, 'ratings'>
 
 /** What assembling asks of a part, found once: parts never change once compiled. */
 export interface PartIndex {
@@ -19,7 +17,7 @@ export interface PartIndex {
   readonly pilotBore: Compiled<'pilot-bore'> | null
   readonly ratings: readonly Compiled<'ratings'>[]
   /** Every other port with the place it takes on a side. */
-  readonly placed: readonly { readonly slot: SingleSlot; readonly port: AnyPort }[]
+  readonly placed: readonly { readonly slot: Slot; readonly port: AnyPort }[]
 }
 
 const memory = new WeakMap<CompiledPart, PartIndex>()
@@ -34,9 +32,9 @@ export function indexOf(part: CompiledPart): PartIndex {
 function build(part: CompiledPart): PartIndex {
   const first = <K extends keyof typeof PORT_KINDS>(kind: K, looks?: string): Compiled<K> | undefined =>
     part.ports.find((port) => port.kind === kind && (looks === undefined || port.looks === looks)) as unknown as Compiled<K> | undefined
-  const placed = new Map<SingleSlot, AnyPort>()
+  const placed = new Map<Slot, AnyPort>()
   for (const port of part.ports) {
-    if (port.kind === 'ratings' || isApart(port.kind) || port.kind === 'pilot-bore' || port.kind === 'crank-flange') continue
+    if (port.kind === 'ratings' || port.kind === 'pilot-bore' || port.kind === 'crank-flange') continue
     const slot = SLOTS[port.kind]
     if (!placed.get(slot)?.present) placed.set(slot, port)
   }

@@ -7,6 +7,7 @@ import { type Shape, stripShapes } from './strip-shapes.ts'
 const known = (mm: number) => ({ mm, known: true })
 const strip = (rest: Partial<Strip> = {}): Strip => ({
   layout: 'lengthwise',
+  joints: { 'block-face': 'meeting', depth: 'meeting', torque: 'gearbox', 'gearbox-mount': 'gearbox mount', 'engine-mounts': 'engine mounts', 'sump-clearance': 'sump' },
   blockFace: known(640),
   engine: { length: known(505), height: known(585), width: known(470) },
   plates: [

@@ -1,3 +1,4 @@
+import type { StripPlace } from '../joints/joint.ts'
 import type { Strip } from './strip.ts'
 
 /** What a shape stands for, so that the drawing can tone it. */
@@ -153,13 +154,13 @@ function alongTrain(strip: Strip, view: View): StripDrawing {
   const meet: [number, number] = [face, 0]
   return {
     shapes,
-    joints: {
-      ...coupled(meet),
-      torque: [boxFrom + gearbox.length.mm / 2, 0],
-      'gearbox-mount': [bellFrom + (strip.gearboxPad?.alongMm ?? gearbox.length.mm), wide],
-      'engine-mounts': [face + (strip.enginePads?.alongMm ?? -engine.length.mm / 2), 40],
-      'sump-clearance': [face - engine.length.mm / 2, CRANK_TO_PAN],
-    },
+    joints: jointsAt(strip, {
+      meeting: meet,
+      gearbox: [boxFrom + gearbox.length.mm / 2, 0],
+      'gearbox mount': [bellFrom + (strip.gearboxPad?.alongMm ?? gearbox.length.mm), wide],
+      'engine mounts': [face + (strip.enginePads?.alongMm ?? -engine.length.mm / 2), 40],
+      sump: [face - engine.length.mm / 2, CRANK_TO_PAN],
+    }),
     toMm: boxTo,
   }
 }
@@ -204,20 +205,20 @@ function crosswise(strip: Strip, view: View): StripDrawing {
   const meet: [number, number] = side ? [mid, 0] : [mid, face]
   return {
     shapes,
-    joints: {
-      ...coupled(meet),
-      torque: side ? [mid, 60] : [mid, boxFrom + 100],
-      'gearbox-mount': [behind, side ? 80 : boxFrom + 150],
-      'engine-mounts': [ahead, side ? 40 : from + 150],
-      'sump-clearance': [mid, side ? CRANK_TO_PAN : from + 200],
-    },
+    joints: jointsAt(strip, {
+      meeting: meet,
+      gearbox: side ? [mid, 60] : [mid, boxFrom + 100],
+      'gearbox mount': [behind, side ? 80 : boxFrom + 150],
+      'engine mounts': [ahead, side ? 40 : from + 150],
+      sump: [mid, side ? CRANK_TO_PAN : from + 200],
+    }),
     toMm: behind,
   }
 }
 
-/** Joints of the coupling stand where the faces meet. */
-const coupled = (at: readonly [number, number]): Record<string, readonly [number, number]> =>
-  Object.fromEntries(['block-face', 'crank-flange', 'depth', 'pilot', 'clutch-disc', 'converter'].map((joint) => [joint, at]))
+/** Each joint at its place on the strip, as it declares. */
+const jointsAt = ({ joints }: Strip, places: Readonly<Record<StripPlace, readonly [number, number]>>): Record<string, readonly [number, number]> =>
+  Object.fromEntries(Object.entries(joints).map(([id, place]) => [id, places[place]]))
 
 /** Plates too thin to see are given a hair of width, no more. */
 function plateShapes(strip: Strip, from: number, corners: (at: number, mm: number) => readonly [number, number, number, number]): Shape[] {

@@ -1,3 +1,5 @@
+import { JOINTS } from '../joints/index.ts'
+import type { StripPlace } from '../joints/joint.ts'
 import type { Zone } from '../ports/field.ts'
 import { type CompiledPart, portOf } from '../ports/index.ts'
 import { assemble, type Train } from './train.ts'
@@ -13,6 +15,8 @@ export type Layout = 'lengthwise' | 'crosswise' | 'mid'
 /** The train to scale, mm rearward from the radiator. What is not known is a stand-in and says so. */
 export interface Strip {
   readonly layout: Layout
+  /** Where each joint that is drawn stands. */
+  readonly joints: Readonly<Record<string, StripPlace>>
   readonly blockFace: StripLength
   readonly engine: { readonly length: StripLength; readonly height: StripLength; readonly width: StripLength }
   readonly plates: { readonly mm: number; readonly known: boolean; readonly added: boolean }[]
@@ -69,6 +73,7 @@ export function stripOf(train: Train): Strip {
   // Kept driveline, as most builds are drawn: the gearbox on its crossmember says where the engine's mounts are.
   const origin = plates.reduce((sum, plate) => sum + plate.mm, 0) + pad.alongMm.v - crossmember.alongMm.v
   return {
+    joints: Object.fromEntries(JOINTS.flatMap(({ id, strip }) => (strip ? [[id, strip]] : []))),
     layout: (vehicle.layout.v ?? engine.layout.v ?? 'lengthwise') as Layout,
     blockFace: lengthOf(vehicle.blockFaceMm, STAND_IN.blockFace),
     engine: { length: lengthOf(engine.lengthMm, STAND_IN.engine), height: lengthOf(engine.heightMm, STAND_IN.engineHeight), width: lengthOf(engine.widthMm, STAND_IN.engineWidth) },

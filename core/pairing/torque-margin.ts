@@ -1,14 +1,11 @@
 import { jointNamed } from '../joints/index.ts'
-import { RecordSheet } from '../joints/record.ts'
 import type { AnyPort, Compiled, CompiledPart } from '../ports/index.ts'
-import { assemble, checkAssembly, contextOf, type PairingContext, type Train } from './train.ts'
+import { assemble, contextOf, type PairingContext, recordJoint, type Train } from './train.ts'
 
 /** Least torque margin at the gearbox input, N·m, with the engine as it is or tuned to another peak; null where not known. */
 export function torqueMargin(train: Train, ctx: PairingContext, peakNm: number | null = null): number | null {
   const assembly = assemble(peakNm === null ? train : { ...train, engine: withPeak(train.engine, peakNm) })
-  const sheet = new RecordSheet()
-  checkAssembly(jointNamed('torque')!, assembly, contextOf(assembly, ctx), sheet)
-  const margins = sheet.verdict('torque').limits.flatMap((limit) => (limit.id === 'torque' ? [limit.margin] : []))
+  const margins = recordJoint(jointNamed('torque')!, assembly, contextOf(assembly, ctx))!.limits.flatMap((limit) => (limit.id === 'torque' ? [limit.margin] : []))
   return margins.length === 0 || margins.some((margin) => margin === null) ? null : Math.min(...(margins as number[]))
 }
 

@@ -1,6 +1,9 @@
 import type { Joint, JointContext } from '../joints/joint.ts'
-import type { Sheet } from '../joints/sheet.ts'
+import { Recorder } from '../joints/judging/record.ts'
+import type { Scene } from '../joints/judging/scene.ts'
+import type { Tally } from '../joints/judging/tally.ts'
 import { emptySide, type Side } from '../joints/side.ts'
+import type { Verdict } from '../joints/verdict.ts'
 import type { AnyPort, CompiledPart } from '../ports/index.ts'
 import { indexOf, type PartIndex } from './part-index.ts'
 
@@ -29,9 +32,8 @@ export interface Meeting {
 
 export interface Assembly {
   readonly stack: readonly CompiledPart[]
-  readonly meetings: Readonly<Record<string, readonly Meeting[]>>
-  /** The one meeting of every joint not named above. */
-  readonly whole: readonly Meeting[]
+  /** Where joints meet: at each pair of faces or flanges, at the case, or all together. */
+  readonly meetings: Readonly<Record<Joint['meets'], readonly Meeting[]>>
 }
 
 const REPLACED = new Set(['flywheel', 'flexplate', 'pilot', 'starter', 'cover', 'disc', 'release-bearing', 'converter', 'separator', 'sump'])
@@ -75,11 +77,11 @@ export function assemble(train: Train): Assembly {
   return {
     stack: plates.length + spacers.length === 0 ? NOTHING : [...plates, ...spacers],
     meetings: {
-      'block-face': plates.length === 0 ? whole : faceMeetings(train, plates),
-      'crank-flange': spacers.length === 0 ? whole : flangeMeetings(train.engine, spacers, wheel),
-      'transfer-case': train.transfer ? caseMeeting(a, b, box, indexOf(train.transfer)) : NO_MEETING,
+      whole,
+      faces: plates.length === 0 ? whole : faceMeetings(train, plates),
+      flanges: spacers.length === 0 ? whole : flangeMeetings(train.engine, spacers, wheel),
+      case: train.transfer ? caseMeeting(a, b, box, indexOf(train.transfer)) : NO_MEETING,
     },
-    whole,
   }
 }
 
@@ -200,16 +202,17 @@ function flangeMeetings(engine: CompiledPart, spacers: readonly CompiledPart[], 
 /** The context of an assembly's checks: what the pairing says, with the stack between. */
 export const contextOf = (assembly: Assembly, ctx: PairingContext): JointContext => ({ stack: assembly.stack, tolerances: ctx.tolerances, use: ctx.use, placement: ctx.placement })
 
-/** Runs one joint of an assembly on a sheet; a joint with several meetings is judged at each. False where it does not apply. */
-export function checkAssembly(joint: Joint, assembly: Assembly, ctx: JointContext, sheet: Sheet): boolean {
-  const meetings = assembly.meetings[joint.id] ?? assembly.whole
-  let applied = false
-  for (let i = 0; i < meetings.length; i++) {
-    const { at, a, b } = meetings[i]!
-    if (!joint.applies(a, b, ctx)) continue
-    applied = true
-    if (at !== '') sheet.at(at)
-    joint.check(a, b, ctx, sheet)
-  }
-  return applied
+/** The scenes a joint is judged in, one for each meeting. */
+export const scenesOf = (joint: Joint, assembly: Assembly, ctx: JointContext): readonly (Scene & { readonly at: string })[] =>
+  assembly.meetings[joint.meets].map(({ at, a, b }) => ({ at, a, b, stack: assembly.stack, shop: ctx, each: null, item: null }))
+
+/** One joint of an assembly as a record, judged at each of its meetings; null where it does not apply. */
+export function recordJoint(joint: Joint, assembly: Assembly, ctx: JointContext): Verdict | null {
+  const recorder = new Recorder()
+  const applied = scenesOf(joint, assembly, ctx).filter((scene) => recorder.add(joint, scene, scene.at))
+  return applied.length > 0 ? recorder.verdict(joint.id) : null
 }
+
+/** The numbers of one joint of an assembly alone; false where it does not apply. */
+export const tallyJoint = (joint: Joint, assembly: Assembly, ctx: JointContext, tally: Tally): boolean =>
+  scenesOf(joint, assembly, ctx).filter((scene) => tally.add(joint, scene)).length > 0

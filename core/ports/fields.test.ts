@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
-import { describeJoint } from '../joints/describe.ts'
 import { JOINTS } from '../joints/index.ts'
+import { describeJoint } from '../joints/judging/describe.ts'
 import { PORT_KINDS } from './index.ts'
 
 /** Fields no joint reads, each with what it is for. */

@@ -1,6 +1,6 @@
 import { checkJointRequest, checkJointResponse, checkPairingRequest, checkPairingResponse } from '../../contract/check.ts'
-import { describeJoint } from '../../core/joints/describe.ts'
 import { JOINTS } from '../../core/joints/index.ts'
+import { describeJoint } from '../../core/joints/judging/describe.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { checkOneJoint, checkOnePairing } from '../services/check.ts'
 import { route } from './route.ts'

@@ -1,4 +1,5 @@
-import { hardwareOf, type JointHardware } from '../../core/fasteners/joint-hardware.ts'
+import type { JointHardware } from '../../core/fasteners/bolt-set.ts'
+import { hardwareOf } from '../../core/fasteners/joint-hardware.ts'
 import { kindWords } from '../../core/identity/part-kinds.ts'
 import { JOINTS, jointNamed } from '../../core/joints/index.ts'
 import { COUPLING_SETS } from '../../core/pairing/coupling.ts'
@@ -28,6 +29,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
       title: jointNamed(joint.joint)?.title ?? joint.joint,
       decides: jointNamed(joint.joint)?.decides ?? '',
       number: jointNamed(joint.joint)?.number ?? 0,
+      drawing: jointNamed(joint.joint)?.drawing ?? null,
       hardware: hardwareAt(assembly, joint.joint, plateMm),
       answer: heard.get(joint.joint)?.answer ?? null,
       conflicts: heard.get(joint.joint)?.conflicts ?? [],
@@ -41,7 +43,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
         ? [{ kind, words: kindWords(kind), partId: part?.id ?? null, name: part?.name ?? null, choices: others.map((one) => ({ id: one.id, name: one.name })) }]
         : []
     }),
-    torqueLine: torqueLine(assembly.whole[0]!.a, assembly.whole[0]!.b, jointContext(assembly, contextOf(view))),
+    torqueLine: torqueLine(assembly.meetings.whole[0]!.a, assembly.meetings.whole[0]!.b, jointContext(assembly, contextOf(view))),
     plate: plateOf(train.engine, train.transmission, result, view.catalogue.tolerances),
     transfer: {
       partId: train.transfer?.id ?? null,
@@ -54,7 +56,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
 
 /** Bolts and fits of one joint, at each pair of faces that meet there. */
 function hardwareAt(assembly: Assembly, joint: string, plateMm: number): JointHardware {
-  const all = (assembly.meetings[joint] ?? assembly.whole).map(({ a, b }, index) => hardwareOf(joint, a, b, index === 0 ? plateMm : 0))
+  const all = assembly.meetings[jointNamed(joint)!.meets].map(({ a, b }, index) => hardwareOf(joint, a, b, index === 0 ? plateMm : 0))
   return { bolts: all.flatMap(({ bolts }) => bolts), fits: all.flatMap(({ fits }) => fits) }
 }
 

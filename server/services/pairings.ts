@@ -7,7 +7,7 @@ import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { type Heard, hearClaims, type JointClaim } from '../../core/pairing/joint-claims.ts'
 import { byPromise, effective } from '../../core/pairing/order.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
-import { weighTrain } from '../../core/pairing/rank.ts'
+import { weighPairs } from '../../core/pairing/rank.ts'
 import type { PairingContext, Train } from '../../core/pairing/train.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { Row, Store } from '../database/store.ts'
@@ -193,7 +193,7 @@ export const listPairings = (store: Store, buildId: string, most = SHOWN): Promi
   rowsMemory.recall(store, `${buildId}|${most}`, async () => pairingRows(await viewBuild(store, buildId), most))
 
 /**
- * Every engine with every transmission is swept with the tally; only the most promising, those the build has touched, and
+ * Every engine with every transmission is swept; only the most promising, those the build has touched, and
  * the recipient's own train are then recorded in full.
  */
 function inPlay(view: BuildView, most: number): InPlay {
@@ -213,11 +213,25 @@ function rank(view: BuildView, most: number): InPlay {
   const context = contextOf(view)
   const touched = new Set(view.pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
   const isOwn = (part: CompiledPart): boolean => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId && view.build.recipientId !== null
-  const transmissions = view.catalogue.ofKind('transmission')
-  const all = view.catalogue.ofKind('engine').flatMap((engine) =>
-    transmissions.map((transmission) => {
+  const { catalogue, build } = view
+  const engines = catalogue.ofKind('engine')
+  const transmissions = catalogue.ofKind('transmission')
+  const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
+  const weights = weighPairs(
+    engines.map((engine) => ({ engine, coupling: couplingOf(catalogue, engine.id) })),
+    transmissions.map((transmission) => ({
+      transmission,
+      coupling: couplingOf(catalogue, transmission.id),
+      transfer: transferOf(catalogue, [], transmission.id, recipient?.id),
+      recipient,
+    })),
+    context,
+  )
+  // What the build has touched has choices of its own, and is recorded whatever it weighs.
+  const all = engines.flatMap((engine, row) =>
+    transmissions.map((transmission, column) => {
       const kept = touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission))
-      return { pair: [engine, transmission] as [CompiledPart, CompiledPart], weight: kept ? -1 : weighTrain(trainOf(view, engine, transmission).train, context) }
+      return { pair: [engine, transmission] as [CompiledPart, CompiledPart], weight: kept ? -1 : weights[row * transmissions.length + column]! }
     }),
   )
   const ranked = all.sort((p, q) => p.weight - q.weight || (`${p.pair[0].name}${p.pair[1].name}` < `${q.pair[0].name}${q.pair[1].name}` ? -1 : 1))

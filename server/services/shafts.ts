@@ -11,7 +11,7 @@ export async function findShafts(store: Store, buildId: string, engineId: string
   const { train, result, insertable } = runBuildPairing(view, engineId, transmissionId)
   // The plates that are put in move the train, and with it the shaft.
   const assembly = assemble({ ...train, inserted: result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? []) })
-  const { a, b } = assembly.whole[0]!
+  const { a, b } = assembly.meetings.whole[0]!
   const halves = halvesOf(view)
   const typed = (await store.list('decision', { buildId })).filter((row) => row.act === 'estimate')
   const custom = (kind: string) => {

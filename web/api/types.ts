@@ -1,6 +1,8 @@
-import type { JointHardware } from '../../core/fasteners/joint-hardware.ts'
+import type { JointHardware } from '../../core/fasteners/bolt-set.ts'
 import type { NumberVerdict } from '../../core/identity/supersession.ts'
-import type { Code, Task, Verdict } from '../../core/joints/verdict.ts'
+import type { Code } from '../../core/joints/code.ts'
+import type { DrawingId } from '../../core/joints/joint.ts'
+import type { Task, Verdict } from '../../core/joints/verdict.ts'
 import type { BuildTotals } from '../../core/money/budget.ts'
 import type { Range } from '../../core/money/range.ts'
 import type { Need } from '../../core/needs/need.ts'
@@ -90,6 +92,8 @@ export interface JointDetail {
   readonly joint: string
   readonly title: string
   readonly decides: string
+  /** What is drawn of it beside its limits. */
+  readonly drawing: DrawingId | null
   readonly number: number
   readonly bare: Verdict
   readonly closed?: Verdict

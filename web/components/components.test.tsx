@@ -149,6 +149,7 @@ const strip: StripData = {
   firewall: known(812),
   rearAxle: { mm: 2700, known: false },
   layout: 'lengthwise',
+  joints: { 'block-face': 'meeting', torque: 'gearbox', 'gearbox-mount': 'gearbox mount', 'engine-mounts': 'engine mounts', 'sump-clearance': 'sump' },
   track: known(1300),
   enginePads: null,
   gearboxPad: null,

@@ -1,4 +1,4 @@
-import type { Code } from '../../core/joints/verdict.ts'
+import type { Code } from '../../core/joints/code.ts'
 import { VERDICT_WORDS } from '../../core/joints/words.ts'
 import { type Grade, isWeak } from '../../core/quantity/grade.ts'
 

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import type { Code } from '../../core/joints/verdict.ts'
+import type { Code } from '../../core/joints/code.ts'
 import type { Strip as StripData } from '../../core/pairing/strip.ts'
 import { type Shape, stripShapes, type Tone, type View } from '../../core/pairing/strip-shapes.ts'
 import type { Grade } from '../../core/quantity/grade.ts'

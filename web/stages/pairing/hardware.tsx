@@ -1,4 +1,4 @@
-import type { JointHardware } from '../../../core/fasteners/joint-hardware.ts'
+import type { JointHardware } from '../../../core/fasteners/bolt-set.ts'
 
 const mm = (value: number | null): string => (value === null ? '?' : String(Number(value.toFixed(1))))
 

@@ -63,7 +63,7 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       )}
       <JointClaims joint={joint} pairing={pairing} />
       <Limits verdict={verdict} />
-      {(joint.joint === 'depth' || joint.joint === 'converter') && <Stacks verdict={verdict} />}
+      {joint.drawing === 'stacks' && <Stacks verdict={verdict} />}
       {verdict.tasks.length > 0 && (
         <div>
           <h3 className="font-bold">Work</h3>
@@ -77,10 +77,10 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       )}
       {verdict.pieces.length > 0 && !asClosed && closedBy.length === 0 && <p>Nothing in the catalogue closes it: to be made, or add what you found under Catalogue.</p>}
       <Shown verdict={verdict} />
-      {(joint.joint === 'propshaft' || joint.joint === 'drive-shafts') && <Shafts build={build} pairing={pairing} />}
-      {joint.joint === 'torque' && <TorqueLine steps={pairing.torqueLine} />}
+      {joint.drawing === 'shafts' && <Shafts build={build} pairing={pairing} />}
+      {joint.drawing === 'torque line' && <TorqueLine steps={pairing.torqueLine} />}
       <Hardware hardware={joint.hardware} />
-      {joint.joint === 'block-face' && <PlateView pairing={pairing} />}
+      {joint.drawing === 'holes' && <PlateView pairing={pairing} />}
       <Cautions build={build} joint={joint.joint} cautions={verdict.cautions} />
       <p className="text-steel">Computed from what is known; not an engineering approval.</p>
       {measuring && <MeasureDialog build={build} title={joint.title} verdict={verdict} onClose={() => setMeasuring(false)} />}

@@ -1,6 +1,6 @@
 import { Link, useParams } from 'react-router'
 import useSWR from 'swr'
-import type { Code } from '../../../core/joints/verdict.ts'
+import type { Code } from '../../../core/joints/code.ts'
 import type { Range } from '../../../core/money/range.ts'
 import type { Stopper, StopperSays } from '../../../core/pairing/stoppers.ts'
 import type { Grade } from '../../../core/quantity/grade.ts'

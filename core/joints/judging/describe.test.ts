@@ -1,8 +1,8 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { checkJoint, JOINTS } from '../index.ts'
+import { anyPorts, compilePorts, context } from '../samples.property.ts'
 import { describeJoint } from './describe.ts'
-import { checkJoint, JOINTS } from './index.ts'
-import { anyPorts, compilePorts, context } from './samples.property.ts'
 
 test.each(JOINTS.map((joint) => [joint.id, joint] as const))('%s says what decides it and how each field is measured', (_, joint) => {
   const { limits, reads, decides } = describeJoint(joint)

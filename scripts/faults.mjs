@@ -1,7 +1,7 @@
 // Faults on purpose, for minutes: made bodies, crafted documents, spoilt rows, then the running application killed, filled up and cut off.
 // `npm run faults starts` runs one kind: bodies, documents, rows, starts, copies, disk or kill.
 import { existsSync, readFileSync } from 'node:fs'
-import { build } from 'esbuild'
+import { bundle } from './bundle.mjs'
 import { bin, ensureBuilt, ensureInstalled, run } from './run.mjs'
 
 ensureInstalled()
@@ -29,17 +29,7 @@ for (const [kind, { file, runs, each }] of Object.entries(PROPERTIES)) {
 }
 const rest = only.filter((kind) => !(kind in PROPERTIES))
 if (only.length === 0 || rest.length > 0) {
-  await build({
-    entryPoints: ['faults/faults.ts'],
-    outfile: 'dist/faults/faults.js',
-    bundle: true,
-    platform: 'node',
-    format: 'esm',
-    target: 'node20',
-    packages: 'external',
-    logLevel: 'warning',
-  })
-  if (run(process.execPath, ['dist/faults/faults.js', ...rest]) !== 0) failed++
+  if (run(process.execPath, [await bundle('faults/faults.ts', 'dist/faults/faults.js'), ...rest]) !== 0) failed++
 }
 if (rows.length > 0) console.log(`\n${rows.join('\n')}`)
 process.exit(failed > 0 ? 1 : 0)

@@ -1,14 +1,14 @@
 import fc from 'fast-check'
 import { describe, expect, test } from 'vitest'
-import type { Zone } from '../ports/field.ts'
-import { type AnyPort, type CompiledPart, PORT_KINDS } from '../ports/index.ts'
+import type { Field, Zone } from '../ports/field.ts'
+import type { AnyPort, CompiledPart } from '../ports/index.ts'
 import { JOINTS } from './index.ts'
 import type { Joint, JointContext } from './joint.ts'
 import { type Limit, readsOf } from './judging/declaration.ts'
 import { EMPTY_HALF } from './judging/half.ts'
 import { instancesOf } from './judging/instances.ts'
 import { blankResult, planOf } from './judging/plan.ts'
-import { fieldsOf, type Scene } from './judging/scene.ts'
+import { leavesOf, type Scene } from './judging/scene.ts'
 import { appliesTo } from './judging/tally.ts'
 import { compilePorts, context, port, trainPorts } from './samples.property.ts'
 import { arrange } from './side.ts'
@@ -28,30 +28,54 @@ const BASES: readonly Changes[] = [
   { 'pilot-piece': { depthMm: -0.4 } },
 ]
 const CONTEXTS: readonly JointContext[] = [context({ placement: 'keep', use: 'road' }), context({ placement: 'set-back', use: 'trail' })]
-const stackOf = (pm: number): readonly CompiledPart[] => [{ id: 's', kind: 'plate', name: 'S', ports: compilePorts(port('plate', { thicknessMm: 1 }, { pm }), port('spacer', { thicknessMm: 1 }, { pm })) }]
+const stackOf = (pm: number): readonly CompiledPart[] => [
+  { id: 's', kind: 'plate', name: 'S', ports: compilePorts(port('plate', { thicknessMm: 1 }, { pm }), port('spacer', { thicknessMm: 1 }, { pm })) },
+]
+
+/** Ratios, counts and words are known closer than lengths. */
+const closer = (port: AnyPort, pm: number): AnyPort =>
+  Object.fromEntries(
+    Object.entries(port).map(([name, field]) => [name, field && typeof field === 'object' && field.at.words.unit === '' ? { ...field, pm: pm / 100 } : field]),
+  ) as unknown as AnyPort
 
 const scene = (changes: Changes, pm: number, ctx: JointContext, hasStack: boolean): Scene => {
-  const { a, b } = arrange(trainPorts(changes, pm), [])
+  const { a, b } = arrange(
+    trainPorts(changes, pm).map((port) => closer(port, pm)),
+    [],
+  )
   return { a, b, stack: hasStack ? stackOf(pm) : [], shop: ctx, each: null, item: null }
 }
 
 /** The same scene with some fields moved to where they might truly be: a list of zones moves at its edges and depths. */
-function moved(from: Scene, by: ReadonlyMap<object, readonly number[]>): Scene {
+function moved(from: Scene, by: ReadonlyMap<Field<unknown>, readonly number[]>): Scene {
+  const ports = new Set([...by.keys()].map(({ at }) => at.port))
   const portOf = (one: AnyPort): AnyPort => {
-    const fields = Object.entries(one).map(([name, field]) => {
-      const shift = typeof field === 'object' && field !== null ? by.get(field) : undefined
-      return [name, shift ? { ...field, v: shifted((field as { v: unknown }).v, shift) } : field]
-    })
-    return Object.fromEntries(fields) as AnyPort
+    if (!ports.has(one.id)) return one
+    const copy: Record<string, unknown> = { ...one }
+    for (const [field, shift] of by) if (field.at.port === one.id) copy[field.at.field] = { ...field, v: shifted(field.v, shift) }
+    return copy as unknown as AnyPort
   }
-  const side = <S extends object>(one: S): S => Object.fromEntries(Object.entries(one).map(([slot, held]) => [slot, Array.isArray(held) ? held.map(portOf) : portOf(held as AnyPort)])) as S
+  const side = <S extends object>(one: S): S => {
+    const copy = { ...one } as Record<string, unknown>
+    for (const [slot, held] of Object.entries(one)) {
+      if (Array.isArray(held)) copy[slot] = held.map(portOf)
+      else if (ports.has((held as AnyPort).id)) copy[slot] = portOf(held as AnyPort)
+    }
+    return copy as S
+  }
   return { ...from, a: side(from.a), b: side(from.b), stack: from.stack.map((part) => ({ ...part, ports: part.ports.map(portOf) })) }
+}
+/** Every field a limit leans on, its guards and asks among them. */
+const inputsOf = (limit: Limit, from: Scene): Field<unknown>[] => {
+  const { needed, sometimes } = readsOf(limit)
+  return [...new Set(instancesOf(limit, from).flatMap((instance) => [...needed, ...sometimes].flatMap((read) => leavesOf(read, instance.scene))))]
 }
 function shifted(v: unknown, by: readonly number[]): unknown {
   if (typeof v === 'number') return v + by[0]!
   if (!Array.isArray(v)) return v
   if (typeof v[0] === 'number') return v.map((one: number) => one + by[0]!)
-  if (typeof v[0] === 'object' && 'fromMm' in v[0]) return v.map((zone: Zone) => ({ ...zone, fromMm: zone.fromMm + by[0]!, toMm: zone.toMm + by[1]!, depthMm: zone.depthMm + by[2]! }))
+  if (typeof v[0] === 'object' && 'fromMm' in v[0])
+    return v.map((zone: Zone) => ({ ...zone, fromMm: zone.fromMm + by[0]!, toMm: zone.toMm + by[1]!, depthMm: zone.depthMm + by[2]! }))
   return v
 }
 
@@ -76,15 +100,15 @@ describe.each(damaging)('%s', (name, joint, limit) => {
         fc.boolean(),
         fc.constantFrom(0.02, 0.4, 3),
         fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 30, maxLength: 30 }),
-        fc.array(fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 90, maxLength: 90 }), { minLength: 12, maxLength: 12 }),
+        fc.array(fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: 90, maxLength: 90 }), { minLength: 16, maxLength: 16 }),
         fc.double({ min: -1, max: 1, noNaN: true }),
         (changes, ctx, hasStack, pm, places, points, reach) => {
           const still = scene(changes, pm, ctx, hasStack)
           if (!appliesTo(joint, still)) return
           // A train somewhere about the agreeing one: each input moved at random, by more than its ±.
-          const inputs = [...new Set(instancesOf(limit, still).flatMap((instance) => [...readsOf(limit).needed, ...readsOf(limit).sometimes].flatMap((read) => fieldsOf({ ...read, isAside: undefined } as never, instance.scene))))]
+          const inputs = inputsOf(limit, still)
           const about = moved(still, new Map(inputs.map((field, i) => [field, [0, 1, 2].map((k) => places[(i + k) % 30]! * reach * 6 * pm)])))
-          const now = [...new Set(instancesOf(limit, about).flatMap((instance) => [...readsOf(limit).needed, ...readsOf(limit).sometimes].flatMap((read) => fieldsOf({ ...read, isAside: undefined } as never, instance.scene))))].filter((field) => field.pm > 0)
+          const now = inputsOf(limit, about).filter((field) => field.pm > 0)
           const judged = codes(limit, about)
           const corners = now.length <= 8 ? Array.from({ length: 2 ** now.length }, (_, bits) => now.map((_field, i) => ((bits >> i) & 1 ? 1 : -1))) : []
           const box = [...corners.map((corner) => (i: number, _k: number) => corner[i]!), ...points.map((point) => (i: number, k: number) => point[(i * 3 + k) % 90]!)]
@@ -99,12 +123,11 @@ describe.each(damaging)('%s', (name, joint, limit) => {
           if (judged.some(({ outside, straddles }) => outside && !straddles)) proved.outside.add(name)
         },
       ),
-      { numRuns: 60, seed: 29 },
+      { numRuns: 40, seed: 29 },
     )
   })
 })
 
 test('every damage limit was met inside', () => {
   expect(damaging.map(([name]) => name).filter((name) => !proved.agreed.has(name))).toEqual([])
-  expect(Object.keys(PORT_KINDS).length).toBeGreaterThan(0)
 })

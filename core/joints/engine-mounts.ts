@@ -5,7 +5,7 @@ import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
 import { formula, type Limit, less, minus, plus } from './judging/declaration.ts'
 import { a, b } from './judging/read.ts'
-import { chassisOrigin } from './stack.ts'
+import { keptOrigin } from './stack.ts'
 import type { Outcome } from './verdict.ts'
 
 const LIFT = 'Engine carried at rated points before a mount is undone; never under a hanging engine.'
@@ -42,7 +42,7 @@ export const engineMounts: Joint = {
       label: 'Pads over the mounts, along',
       unit: 'mm',
       when: formula({}, (_, { placement }) => placement !== 'set-back'),
-      terms: [plus(pads.alongMm), ...less(chassisOrigin)],
+      terms: [plus(pads.alongMm), ...less(keptOrigin)],
       window: ['-mountMm', 'mountMm'],
       ...steps('Pads and mounts stand apart along the vehicle', 7),
     },

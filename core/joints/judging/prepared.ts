@@ -53,7 +53,7 @@ export class Prepared {
       if (withEnds || this.#wantsPm) this.#pm[name] = pm
       if (!hasSense) continue
       const sense = this.#senses[k]!
-      if (input.ends && !shared) {
+      if (input.ends && sense !== 0) {
         this.#low[name] = input.ends[sense === 1 ? 0 : 1]
         this.#high[name] = input.ends[sense === 1 ? 1 : 0]
       } else {

@@ -6,6 +6,7 @@ await build({
     main: 'server/main.ts',
     'solve-worker': 'server/jobs/solve-worker.ts',
     'read-worker': 'server/jobs/read-worker.ts',
+    'import-worker': 'server/jobs/import-worker.ts',
     'backup-worker': 'server/jobs/backup-worker.ts',
   },
   outdir: 'dist/server',

@@ -36,7 +36,14 @@ function renamed(row: Record<string, unknown>): Record<string, unknown> {
 /** Opens (and makes) a database file, `:memory:` or a copy in a buffer for tests, and brings it up to date. */
 export async function openDatabase(file: string | Buffer, migrations: typeof MIGRATIONS = MIGRATIONS): Promise<Database> {
   if (typeof file === 'string' && file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
-  const knex = knexFactory({
+  const knex = connect(file, migrations)
+  await knex.migrate.latest()
+  return knex
+}
+
+/** A connection of its own to a database that is up to date already. */
+export function connect(file: string | Buffer, migrations: typeof MIGRATIONS = MIGRATIONS): Database {
+  return knexFactory({
     client: 'better-sqlite3',
     connection: { filename: file as string },
     useNullAsDefault: true,
@@ -58,6 +65,4 @@ export async function openDatabase(file: string | Buffer, migrations: typeof MIG
       },
     },
   })
-  await knex.migrate.latest()
-  return knex
 }

@@ -19,8 +19,9 @@ export interface RowChange {
 }
 
 /** Changes kept for those who follow; who is further behind reads everything anew. */
-const FOLLOWED = 4000
-const FLOOD = 300
+const FOLLOWED = 100_000
+/** More rows at once than are put in one by one. */
+const MANY = 300
 
 /**
  * A whole table, by id, kept in memory. Rows are the same objects until they change, so what was computed from them can be
@@ -64,20 +65,29 @@ export class Mirror {
     return groups.get(value) ?? []
   }
 
-  /** Takes in what was written; a flood at once is sorted once, and who follows reads everything anew. */
+  /** Takes in what was written; many rows at once are laid into the list in one pass. */
   take(rows: readonly (readonly [id: string, to: Row | undefined])[]): void {
-    if (rows.length <= FLOOD) {
+    if (rows.length <= MANY) {
       for (const [id, to] of rows) this.#put(id, to)
       return
     }
     for (const [id, to] of rows) {
+      this.#follow({ from: this.rows.get(id), to })
       if (to) this.rows.set(id, to)
       else this.rows.delete(id)
     }
-    this.list = [...this.rows.values()].sort((p, q) => (p.id < q.id ? -1 : 1))
+    const written = new Map(rows)
+    const fresh = [...written].flatMap(([, to]) => to ?? []).sort((p, q) => (p.id < q.id ? -1 : 1))
+    this.list = merged(
+      this.list.filter(({ id }) => !written.has(id)),
+      fresh,
+    )
     this.#groups.clear()
-    this.#forgotten += this.#changes.length + 1
-    this.#changes.length = 0
+  }
+
+  #follow(change: RowChange): void {
+    this.#changes.push(change)
+    if (this.#changes.length > 2 * FOLLOWED) this.#forgotten += this.#changes.splice(0, FOLLOWED).length
   }
 
   #put(id: string, to: Row | undefined): void {
@@ -90,8 +100,7 @@ export class Mirror {
       if (before !== undefined && before !== after) groups.set(before, placed(groups.get(before) ?? [], id, undefined))
       if (after !== undefined) groups.set(after, placed(groups.get(after) ?? [], id, to))
     }
-    this.#changes.push({ from, to })
-    if (this.#changes.length > 2 * FOLLOWED) this.#forgotten += this.#changes.splice(0, FOLLOWED).length
+    this.#follow({ from, to })
   }
 
   /** How many changes there were. */
@@ -103,6 +112,17 @@ export class Mirror {
   since(seq: number): readonly RowChange[] | null {
     return seq < this.#forgotten ? null : this.#changes.slice(seq - this.#forgotten)
   }
+}
+
+/** Two lists by id as one. */
+function merged(one: readonly Row[], other: readonly Row[]): readonly Row[] {
+  const list: Row[] = []
+  let at = 0
+  for (const row of one) {
+    while (at < other.length && other[at]!.id < row.id) list.push(other[at++]!)
+    list.push(row)
+  }
+  return [...list, ...other.slice(at)]
 }
 
 /** A list by id with one row put in, changed or taken out. */

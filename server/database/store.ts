@@ -1,36 +1,21 @@
+import { setImmediate } from 'node:timers/promises'
 import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
 import { announce, changesTold } from './changes.ts'
 import { mirrored } from './mirror.ts'
-import type { Row } from './row.ts'
+import { pack, type Row, toRow, unpack } from './row.ts'
 import { asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
-export type { Row }
+export { type Row, unpack }
 
 /** Grows whenever the whole file is replaced: what was remembered of the old one must not answer for the new. */
 const epochs = new WeakMap<object, number>()
 
 /** More than the history of one file ever holds. */
 const EPOCH = 1e12
-
-/** JSON columns hold `{v, data}`: v is the frozen shape the data was written in. */
-const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
-export const unpack = (text: unknown): unknown => (typeof text === 'string' ? (JSON.parse(text) as { data: unknown }).data : null)
-
-function toRow(table: TableName, values: Record<string, unknown>): Record<string, unknown> {
-  const { json = [], flags = [] } = shapeOf(table)
-  const out: Record<string, unknown> = {}
-  for (const [key, value] of Object.entries(values)) {
-    if (value === undefined) continue
-    if (json.includes(key)) out[key] = value === null ? null : pack(value)
-    else if (flags.includes(key)) out[key] = value === null ? null : value ? 1 : 0
-    else out[key] = value
-  }
-  return out
-}
 
 /** A row as the code reads it, and what of it cannot even be unpacked: that stays as its text. */
 function fromRow(table: TableName, row: Record<string, unknown>): { row: Row; unreadable: RowFault[] } {
@@ -83,6 +68,27 @@ export class Store {
     return result
   }
 
+  /** Tells of what another connection wrote into the same file: rows as `table:id`. */
+  landed(touched: readonly string[], newest: number): void {
+    this.#wrote(touched, newest)
+  }
+
+  /** Runs work while this process writes and reads nothing: whoever wants to waits its turn, and nothing else is held up. */
+  async parked<T>(work: () => Promise<T>): Promise<T> {
+    const connection: unknown = await this.root.client.acquireConnection()
+    try {
+      return await work()
+    } finally {
+      await this.root.client.releaseConnection(connection)
+    }
+  }
+
+  /** The file under the database; null where it is kept in memory. */
+  get file(): string | null {
+    const { filename } = this.root.client.config.connection as { filename: unknown }
+    return typeof filename === 'string' && filename !== ':memory:' ? filename : null
+  }
+
   /** Grows when the file under the database is replaced. */
   get epoch(): number {
     return epochs.get(this.root) ?? 0
@@ -119,6 +125,8 @@ export class Store {
   async readIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[], where: Record<string, unknown> = {}): Promise<T[]> {
     const found: T[] = []
     for (let i = 0; i < values.length; i += 500) {
+      // Many rows are checked in many turns, so that others are answered between.
+      if (i > 0) await setImmediate()
       const rows = await this.knex(table)
         .where(toRow(table, where))
         .whereIn(column, values.slice(i, i + 500))

@@ -1,8 +1,8 @@
 import { once } from 'node:events'
-import { setPriority } from 'node:os'
 import type { MessagePort } from 'node:worker_threads'
 import { FileFault } from '../documents/file-fault.ts'
 import { type FileKind, type FileOptions, readFileOf } from '../documents/read-file.ts'
+import { stepBack } from './step-back.ts'
 
 export interface ReadTask {
   readonly kind: FileKind
@@ -17,12 +17,7 @@ export type ReadMessage =
   | { readonly fault: { readonly message: string; readonly faults: FileFault['faults']; readonly status: 400 | 422 } }
   | { readonly end: true }
 
-try {
-  // On Linux this thread only: whoever waits for an answer goes before whoever reads a file.
-  setPriority(0, 10)
-} catch {
-  // Not every system lets a process step back; nothing depends on it.
-}
+stepBack()
 
 export default async function read({ kind, bytes, options, port }: ReadTask): Promise<void> {
   const send = (message: ReadMessage): void => port.postMessage(message)

@@ -4,6 +4,7 @@ import type { Problem } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
 import { RestoreGate } from '../restore-gate.ts'
 import { FileReader } from './file-reader.ts'
+import { OfferImporter } from './offer-importer.ts'
 import type { SolveTask } from './solve-worker.ts'
 import { workerUrl } from './worker-url.ts'
 
@@ -40,6 +41,7 @@ export class JobRunner {
   readonly #jobs = new Map<string, Running>()
   /** Files people bring, read on threads of their own. */
   readonly files = new FileReader()
+  readonly offers = new OfferImporter()
   /** Shut while a backup is put back: a plan that is ready then lands after it. */
   readonly gate = new RestoreGate()
 
@@ -104,7 +106,7 @@ export class JobRunner {
 
   async close(): Promise<void> {
     for (const job of this.#jobs.values()) job.abort.abort()
-    await Promise.all([this.#pool?.destroy(), this.files.close()])
+    await Promise.all([this.#pool?.destroy(), this.files.close(), this.offers.close()])
   }
 
   #threads(): Piscina {

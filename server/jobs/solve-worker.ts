@@ -2,6 +2,7 @@ import loadHighs from 'highs'
 import type { Problem } from '../../core/sourcing/problem.ts'
 import { type Plan, solveSourcing } from '../../core/sourcing/solve.ts'
 import { highsSolve } from './highs.ts'
+import { stepBack } from './step-back.ts'
 
 export interface SolveTask {
   readonly problem: Problem
@@ -10,6 +11,7 @@ export interface SolveTask {
   readonly shared: SharedArrayBuffer
 }
 
+stepBack()
 const loaded = loadHighs()
 
 export default async function solve({ problem, timeLimitMs, shared }: SolveTask): Promise<Plan> {

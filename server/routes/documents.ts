@@ -4,7 +4,6 @@ import type { Decimal } from '../../core/quantity/units.ts'
 import { partsCsv } from '../documents/parts-csv.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
-import { importOffers, previewOffers } from '../services/offers.ts'
 import { partsList } from '../services/planning.ts'
 import { fileRoute, route, type SentFile } from './route.ts'
 
@@ -23,9 +22,9 @@ export function documentRoutes({ store, jobs }: Services): App {
   const offers = { tag, json: offersInput, raw: ['text/csv', 'application/octet-stream'], query: offersInput.pick({ decimal: true }) } as const
   const chunksOf = ({ bytes, isWrapped, query }: SentFile<{ decimal: Decimal }>) => jobs.files.read('offers', bytes, { isWrapped, decimal: query.decimal })
   fileRoute(app, { ...offers, path: '/offers/preview', summary: 'What importing these offers would do; every bad row by line and column' }, async (file) =>
-    previewOffers(store, chunksOf(file)),
+    jobs.offers.preview(store, chunksOf(file)),
   )
-  fileRoute(app, { ...offers, path: '/offers/import', summary: 'Import offers from CSV, all or nothing' }, async (file) => importOffers(store, chunksOf(file)))
+  fileRoute(app, { ...offers, path: '/offers/import', summary: 'Import offers from CSV, all or nothing' }, async (file) => jobs.offers.import(store, chunksOf(file)))
   route(app, { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)
     c.header('content-disposition', `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`)

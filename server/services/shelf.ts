@@ -1,3 +1,4 @@
+import { setImmediate } from 'node:timers/promises'
 import { type CompiledPart, compilePart } from '../../core/ports/index.ts'
 import { type Mirror, mirrored } from '../database/mirror.ts'
 import type { Row, Store } from '../database/store.ts'
@@ -37,8 +38,10 @@ export async function compiledShelf(store: Store, buildId: string | null): Promi
   const mirrors = [parts, ports, claims]
   const touched = before?.mirrors.every((one, i) => one === mirrors[i]) ? touchedSince(before, tables) : null
   if (before && touched?.size === 0) return before.shelf
-  const shelf = before && touched ? renewed(before.shelf, touched, tables) : gathered(tables)
-  held.set(buildId ?? '', { shelf, mirrors, seqs: mirrors.map((one) => one.seq), specimens })
+  // What changes while many parts are compiled is taken in the next time.
+  const seqs = mirrors.map((one) => one.seq)
+  const shelf = before && touched ? await renewed(before.shelf, touched, tables) : await gathered(tables)
+  held.set(buildId ?? '', { shelf, mirrors, seqs, specimens })
   return shelf
 }
 
@@ -61,10 +64,15 @@ function touchedSince({ seqs, specimens }: Followed, tables: Tables): Set<string
   return touched
 }
 
-function gathered(tables: Tables): Shelf {
+/** So many parts are compiled in one turn; others are answered between. */
+const AT_ONCE = 200
+
+async function gathered(tables: Tables): Promise<Shelf> {
   const parts = new Map<string, CompiledPart>()
   const kinds = new Map<string, CompiledPart[]>()
+  let done = 0
   for (const row of tables.parts.list) {
+    if (++done % AT_ONCE === 0) await setImmediate()
     const part = compiled(row, tables)
     parts.set(row.id, part)
     const kind = kinds.get(part.kind)
@@ -74,13 +82,21 @@ function gathered(tables: Tables): Shelf {
   return shelfOf(parts, kinds, tables)
 }
 
-function renewed(shelf: Shelf, touched: ReadonlySet<string>, tables: Tables): Shelf {
+/** Each kind that something changed of is listed anew, once. */
+async function renewed(shelf: Shelf, touched: ReadonlySet<string>, tables: Tables): Promise<Shelf> {
   const parts = new Map(shelf.parts)
   const kinds = new Map(shelf.kinds)
-  const without = (kind: string, id: string): readonly CompiledPart[] => (kinds.get(kind) ?? []).filter((part) => part.id !== id)
+  const fresh = new Map<string, CompiledPart[]>()
+  const freshOf = (kind: string): CompiledPart[] => {
+    let list = fresh.get(kind)
+    if (!list) fresh.set(kind, (list = []))
+    return list
+  }
+  let done = 0
   for (const id of touched) {
+    if (++done % AT_ONCE === 0) await setImmediate()
     const old = parts.get(id)
-    if (old) kinds.set(old.kind, without(old.kind, id))
+    if (old) freshOf(old.kind)
     const row = tables.parts.rows.get(id)
     if (!row) {
       parts.delete(id)
@@ -88,11 +104,13 @@ function renewed(shelf: Shelf, touched: ReadonlySet<string>, tables: Tables): Sh
     }
     const part = compiled(row, tables)
     parts.set(id, part)
-    kinds.set(
-      part.kind,
-      [...without(part.kind, id), part].sort((p, q) => (p.id < q.id ? -1 : 1)),
-    )
+    freshOf(part.kind).push(part)
   }
+  for (const [kind, list] of fresh)
+    kinds.set(
+      kind,
+      [...(kinds.get(kind) ?? []).filter(({ id }) => !touched.has(id)), ...list].sort((p, q) => (p.id < q.id ? -1 : 1)),
+    )
   return shelfOf(parts, kinds, tables)
 }
 

@@ -1,0 +1,112 @@
+import { MessageChannel, type MessagePort } from 'node:worker_threads'
+import { Piscina } from 'piscina'
+import { actorNow } from '../database/actor.ts'
+import type { Store } from '../database/store.ts'
+import { ConflictError } from '../errors.ts'
+import type { ImportPreview } from '../services/offer-reading.ts'
+import { type Chunks, importOffers, previewOffers, refuseBad } from '../services/offers.ts'
+import type { FromImport, ImportTask, ToImport } from './import-worker.ts'
+import { workerUrl } from './worker-url.ts'
+
+/**
+ * Imports offers on a thread with a connection of its own; this process holds still only while what is ready lands. A
+ * database in memory has no other connection: there it is done here.
+ */
+export class OfferImporter {
+  #pool: Piscina | null = null
+
+  preview(store: Store, chunks: Chunks): Promise<ImportPreview> {
+    return store.file === null ? previewOffers(store, chunks) : this.#run(store, store.file, chunks, true)
+  }
+
+  /** @throws UnprocessableError listing every bad row · ConflictError when others change the same offers all the while */
+  import(store: Store, chunks: Chunks): Promise<ImportPreview> {
+    return store.file === null ? importOffers(store, chunks) : this.#run(store, store.file, chunks, false)
+  }
+
+  async close(): Promise<void> {
+    await this.#pool?.destroy()
+    this.#pool = null
+  }
+
+  async #run(store: Store, database: string, chunks: Chunks, isPreview: boolean): Promise<ImportPreview> {
+    const { port1, port2 } = new MessageChannel()
+    const actor = actorNow()
+    const over = new AbortController()
+    const task: ImportTask = { database, isPreview, actor: { who: actor?.who ?? store.who, command: actor?.command ?? null }, port: port2 }
+    const ended = this.#threads()
+      .run(task, { signal: over.signal, transferList: [port2] })
+      .then(
+        () => null,
+        (error: unknown) => ({ error }),
+      )
+    const { epoch } = store
+    let isDone = false
+    try {
+      const talk = new Talk(port1, ended)
+      for await (const chunk of chunks) await talk.ask({ chunk })
+      let message = await talk.ask('end')
+      while (message === 'ready') message = await this.#land(store, epoch, talk)
+      if (typeof message === 'string') throw new Error(`An import answered "${message}" where it should have been done.`)
+      isDone = true
+      const { preview, landed } = message
+      if (!isPreview) refuseBad(preview)
+      if (landed) store.landed(landed.touched, landed.newest)
+      return preview
+    } finally {
+      // Whoever asked has gone, or the file was bad: the thread is not left waiting for more.
+      if (!isDone) over.abort()
+      await ended
+      port1.close()
+    }
+  }
+
+  /** Holds still while what is ready lands; what it answers is the end, or that it is ready again. */
+  async #land(store: Store, epoch: number, talk: Talk): Promise<FromImport> {
+    const answer = await store.parked(async () => {
+      if (store.epoch !== epoch) throw new ConflictError('A backup was restored meanwhile: nothing was imported. Import the file again.')
+      return talk.ask('land')
+    })
+    return answer === 'again' ? talk.next() : answer
+  }
+
+  #threads(): Piscina {
+    this.#pool ??= new Piscina({ ...workerUrl('import-worker'), maxThreads: 1, minThreads: 0, idleTimeout: 60_000 })
+    return this.#pool
+  }
+}
+
+/** Questions and answers with a thread, none lost between two; a thread that ends in between says why. */
+class Talk {
+  readonly #port: MessagePort
+  readonly #heard: FromImport[] = []
+  #wake: (() => void) | null = null
+  #failure: { readonly error: unknown } | null = null
+
+  constructor(port: MessagePort, ended: Promise<{ readonly error: unknown } | null>) {
+    this.#port = port
+    port.on('message', (message: FromImport) => {
+      this.#heard.push(message)
+      this.#wake?.()
+    })
+    void ended.then((failure) => {
+      this.#failure = failure
+      if (failure) this.#wake?.()
+    })
+  }
+
+  ask(message: ToImport): Promise<FromImport> {
+    this.#port.postMessage(message)
+    return this.next()
+  }
+
+  async next(): Promise<FromImport> {
+    while (this.#heard.length === 0) {
+      if (this.#failure) throw this.#failure.error
+      await new Promise<void>((wake) => {
+        this.#wake = wake
+      })
+    }
+    return this.#heard.shift()!
+  }
+}

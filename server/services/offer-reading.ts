@@ -1,0 +1,194 @@
+import { v7 as uuidv7 } from 'uuid'
+import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
+import type { StagedRows } from '../database/stage.ts'
+import type { Row, Store } from '../database/store.ts'
+import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
+
+export interface ImportPreview {
+  readonly rows: number
+  readonly added: number
+  readonly updated: number
+  /** Stand as they are: nothing is written for them. */
+  readonly unchanged: number
+  /** The first of them. */
+  readonly newParts: readonly { issuer: string; number: string; description: string }[]
+  readonly newPartCount: number
+  readonly newIssuers: readonly string[]
+  /** The first of them, by line. */
+  readonly bad: readonly BadCell[]
+  readonly badCount: number
+}
+
+const NAMED_PARTS = 50
+const NAMED_FAULTS = 1000
+
+interface Matched {
+  readonly line: OfferLine
+  readonly supplierId: string
+  readonly normalised: string
+  readonly issuerKey: string
+  readonly held: Row | undefined
+}
+
+const issuerKey = (name: string): string => name.trim().toLowerCase()
+const offerKey = (...parts: readonly unknown[]): string => JSON.stringify(parts)
+
+const valuesOf = (line: OfferLine) => ({
+  description: line.description || null,
+  priceMinor: line.priceMinor,
+  currency: line.currency,
+  taxIncluded: line.taxIncluded,
+  stock: line.stock,
+  leadDays: line.leadDays,
+  number: line.number,
+})
+
+/** Rows of a file looked up, batch by batch: what each would add or change. */
+export class OfferReading {
+  readonly #store: Store
+  #tables: Promise<{ suppliers: Map<string, Row>; issuers: Map<string, Row> }> | null = null
+  readonly #seen = new Map<string, number>()
+  readonly #newParts = new Set<string>()
+  readonly #named: { issuer: string; number: string; description: string }[] = []
+  readonly #bad: BadCell[] = []
+  #counts = { rows: 0, added: 0, updated: 0, unchanged: 0 }
+  readonly newIssuers = new Map<string, string>()
+  /** Rows that would be written, where they are kept for it. */
+  readonly matched: Matched[] = []
+  readonly partOf = new Map<string, string>()
+  issuers: ReadonlyMap<string, Row> = new Map()
+
+  constructor(store: Store) {
+    this.#store = store
+  }
+
+  async match({ rows, bad, spoilt }: OffersRead, keep: boolean): Promise<void> {
+    this.#bad.push(...bad)
+    this.#tables ??= this.#load()
+    const { suppliers, issuers } = await this.#tables
+    this.issuers = issuers
+    for (const line of spoilt) if (line.supplier !== '' && !suppliers.has(issuerKey(line.supplier))) this.#noSupplier(line)
+    const found = rows.flatMap((line) => {
+      this.#counts.rows++
+      const supplier = suppliers.get(issuerKey(line.supplier))
+      if (!supplier) return this.#noSupplier(line)
+      const issuer = issuers.get(issuerKey(line.issuer))
+      const normalised = normaliseNumber(line.number, issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE)
+      if (normalised === '') return this.#fault(line, 'number', `"${line.number}" has nothing left once separators are dropped. Write the part number.`)
+      const key = offerKey(supplier.id, issuer?.id ?? issuerKey(line.issuer), normalised, line.condition, line.pack)
+      const twin = this.#seen.get(key)
+      if (twin !== undefined) return this.#fault(line, 'number', `The same supplier, issuer, number, condition and pack stand on line ${twin}. Keep one of them.`)
+      this.#seen.set(key, line.line)
+      return [{ line, supplier, issuer, normalised, key }]
+    })
+    const [held, parts] = await Promise.all([this.#offersOf(found), this.#partsOf(found)])
+    for (const { line, supplier, issuer, normalised, key } of found) {
+      if (!issuer) this.newIssuers.set(issuerKey(line.issuer), this.newIssuers.get(issuerKey(line.issuer)) ?? line.issuer)
+      const partId = issuer ? parts.get(`${issuer.id}:${normalised}`) : undefined
+      if (partId !== undefined) this.partOf.set(`${issuer!.id}:${normalised}`, partId)
+      else this.#newPart(`${issuerKey(line.issuer)}:${normalised}`, line)
+      const other = issuer ? held.get(key) : undefined
+      const isSame = other !== undefined && Object.entries(valuesOf(line)).every(([name, value]) => (other[name] ?? null) === value)
+      this.#counts[other ? (isSame ? 'unchanged' : 'updated') : 'added']++
+      if (keep && !isSame) this.matched.push({ line, supplierId: supplier.id, normalised, issuerKey: issuerKey(line.issuer), held: other })
+    }
+  }
+
+  preview(): ImportPreview {
+    const bad = [...this.#bad].sort((p, q) => p.line - q.line)
+    return {
+      ...this.#counts,
+      newParts: this.#named,
+      newPartCount: this.#newParts.size,
+      newIssuers: [...this.newIssuers.values()],
+      bad: bad.slice(0, NAMED_FAULTS),
+      badCount: bad.length,
+    }
+  }
+
+  async #load() {
+    const [suppliers, issuers] = await Promise.all([this.#store.list('supplier'), this.#store.list('issuer')])
+    const byName = (rows: readonly Row[]) => new Map(rows.map((row) => [issuerKey(String(row.name)), row]))
+    return { suppliers: byName(suppliers), issuers: byName(issuers) }
+  }
+
+  #noSupplier(line: OffersRead['spoilt'][number]): [] {
+    return this.#fault(line, 'supplier', `There is no supplier "${line.supplier}". Add it under Suppliers first, or mend the name.`)
+  }
+
+  #fault(line: { readonly line: number }, column: string, message: string): [] {
+    this.#bad.push({ line: line.line, column, message })
+    return []
+  }
+
+  #newPart(key: string, { issuer, number, description }: OfferLine): void {
+    if (this.#newParts.has(key)) return
+    this.#newParts.add(key)
+    if (this.#named.length < NAMED_PARTS) this.#named.push({ issuer, number, description })
+  }
+
+  async #partsOf(found: readonly { issuer: Row | undefined; normalised: string }[]): Promise<Map<string, string>> {
+    const parts = new Map<string, string>()
+    for (const [issuerId, numbers] of grouped(found, ({ issuer }) => issuer?.id ?? null))
+      for (const row of await this.#store.readIn('partNumber', 'normalised', numbers, { issuerId })) parts.set(`${issuerId}:${row.normalised}`, String(row.partId))
+    return parts
+  }
+
+  async #offersOf(found: readonly { supplier: Row; issuer: Row | undefined; normalised: string }[]): Promise<Map<string, Row>> {
+    const offers = new Map<string, Row>()
+    for (const [pair, numbers] of grouped(found, ({ supplier, issuer }) => (issuer ? `${supplier.id}\n${issuer.id}` : null))) {
+      const [supplierId, issuerId] = pair.split('\n')
+      for (const row of await this.#store.readIn('offer', 'normalised', numbers, { supplierId, issuerId }))
+        offers.set(offerKey(row.supplierId, row.issuerId, row.normalised, row.condition, row.pack), row)
+    }
+    return offers
+  }
+}
+
+/** Normalised numbers by what they share; what shares nothing is left out. */
+function grouped<T extends { normalised: string }>(found: readonly T[], keyOf: (one: T) => string | null): Map<string, string[]> {
+  const groups = new Map<string, string[]>()
+  for (const one of found) {
+    const key = keyOf(one)
+    if (key === null) continue
+    const group = groups.get(key)
+    if (group) group.push(one.normalised)
+    else groups.set(key, [one.normalised])
+  }
+  return groups
+}
+
+/** What an import writes: rows to be added, and offers to be changed from the version they were seen at. */
+export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): StagedRows {
+  const issuerRows = [...newIssuers].map(([key, name]) => ({ key, id: uuidv7(), name }))
+  const issuerIds = new Map([...[...issuers].map(([key, row]) => [key, row.id] as const), ...issuerRows.map(({ key, id }) => [key, id] as const)])
+  const parts = new Map(partOf)
+  const part: Record<string, unknown>[] = []
+  const partNumber: Record<string, unknown>[] = []
+  const offer: Record<string, unknown>[] = []
+  const updates: StagedRows['updates'][number][] = []
+  for (const { line, supplierId, normalised, issuerKey: key, held } of matched) {
+    const issuerId = issuerIds.get(key)!
+    if (held) {
+      updates.push({ table: 'offer', before: held, patch: valuesOf(line) })
+      continue
+    }
+    let partId = parts.get(`${issuerId}:${normalised}`)
+    if (partId === undefined) {
+      partId = uuidv7()
+      parts.set(`${issuerId}:${normalised}`, partId)
+      part.push({ id: partId, kind: 'unsorted', name: (line.description || `${line.issuer} ${line.number}`).replace(/\p{Cc}+/gu, ' ').slice(0, 120) })
+      partNumber.push({ id: uuidv7(), partId, issuerId, number: line.number, normalised })
+    }
+    offer.push({ id: uuidv7(), partId, supplierId, issuerId, normalised, pack: line.pack, condition: line.condition, ...valuesOf(line) })
+  }
+  return {
+    inserts: [
+      ['issuer', issuerRows.map(({ id, name }) => ({ id, name }))],
+      ['part', part],
+      ['partNumber', partNumber],
+      ['offer', offer],
+    ],
+    updates,
+  }
+}

@@ -17,7 +17,7 @@ export default {
       name: 'core-uses-small-pure-packages',
       severity: 'error',
       from: { path: '^core/', pathNot: '\\.(test|property)\\.ts$' },
-      to: { path: 'node_modules', pathNot: 'node_modules/(zod|dinero\\.js)/' },
+      to: { path: 'node_modules', pathNot: 'node_modules/(zod|dinero\\.js|date-fns|@date-fns/tz)/' },
     },
     { name: 'core-does-no-io', severity: 'error', from: { path: '^core/', pathNot: '\\.(test|property)\\.ts$' }, to: { dependencyTypes: ['core'] } },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },

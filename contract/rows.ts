@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { isTimeZone } from '../core/day.ts'
 import { isPartKind } from '../core/identity/part-kinds.ts'
 import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
@@ -262,4 +263,6 @@ export const lockInput = z
 export const settingsInput = z.strictObject({
   units: z.record(z.string().max(20), z.string().max(20)).optional(),
   tolerances: z.record(z.string().max(60), z.number().finite().nullable()).optional(),
+  /** Where the shop is: what day it is there. */
+  timeZone: z.string().max(60).refine(isTimeZone, 'Not a time zone that is known. Choose one from the list, or UTC.').optional(),
 })

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { isTimeZone } from '../core/day.ts'
 import { isPartKind } from '../core/identity/part-kinds.ts'
 import { jointNamed } from '../core/joints/index.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
@@ -46,9 +47,10 @@ const settingValues = {
         Object.entries(units).every(([stored, shown]) => Object.hasOwn(UNIT_CHOICES, stored) && (UNIT_CHOICES as Record<string, readonly string[]>)[stored]!.includes(shown)),
       'Not a unit that it can be shown in.',
     ),
+  timeZone: z.string().max(60).refine(isTimeZone, 'Not a time zone that is known.'),
   tolerances: z.record(z.string().max(60), z.number().finite()).refine((one) => Object.keys(one).every((key) => Object.hasOwn(TOLERANCES, key)), 'Not a tolerance that is known.'),
 }
-const setting = z.strictObject({ id: z.enum(['units', 'tolerances']), value: z.unknown() }).superRefine((row, ctx) => {
+const setting = z.strictObject({ id: z.enum(['units', 'tolerances', 'timeZone']), value: z.unknown() }).superRefine((row, ctx) => {
   for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? []) ctx.addIssue({ code: 'custom', path: ['value', ...issue.path], message: issue.message })
 })
 

@@ -18,9 +18,11 @@ import { route } from './route.ts'
 export function settingRoutes({ store }: Services): App {
   const app = newRouter()
   const tag = 'Settings'
-  route(app, { method: 'get', path: '/settings', summary: 'Units and tolerances', tag }, async () => readSettings(store))
-  route(app, { method: 'patch', path: '/settings', summary: 'Change units and tolerances; null goes back to the default', tag, body: settingsInput }, async ({ body }) =>
-    writeSettings(store, body),
+  route(app, { method: 'get', path: '/settings', summary: 'Units, tolerances and the time zone of the shop', tag }, async () => readSettings(store))
+  route(
+    app,
+    { method: 'patch', path: '/settings', summary: 'Change units, tolerances or the time zone; null goes back to the default', tag, body: settingsInput },
+    async ({ body }) => writeSettings(store, body),
   )
   route(app, { method: 'get', path: '/words', summary: 'Kinds of part, ports and their fields, methods, tolerances, joints', tag }, async () => ({
     partKinds: PART_KINDS,

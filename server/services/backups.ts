@@ -77,7 +77,7 @@ export class Backups {
     })
   }
 
-  /** The backup of the first start of a day; null when today has one. */
+  /** The backup of the first start of a day, by UTC: it is made before the data, and the shop's zone in it, is opened. Null when today has one. */
   async makeOfDay(now: Date = new Date()): Promise<Backup | null> {
     const today = now.toISOString().slice(0, 10)
     if (this.list().some((one) => one.why === 'day' && one.at.startsWith(today))) return null

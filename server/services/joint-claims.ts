@@ -4,6 +4,7 @@ import { jointNamed } from '../../core/joints/index.ts'
 import { STOPPERS } from '../../core/pairing/stoppers.ts'
 import type { Row, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
+import { shopDay } from './day.ts'
 
 /** Records what somebody says of a joint, a kit or a finished build, whole. */
 export async function addJointClaim(store: Store, input: z.infer<typeof jointClaimInput>): Promise<Row> {
@@ -12,7 +13,7 @@ export async function addJointClaim(store: Store, input: z.infer<typeof jointCla
     if (input.engineId) await tx.get('part', input.engineId)
     if (input.transmissionId) await tx.get('part', input.transmissionId)
     if (input.kitId) await tx.get('kit', input.kitId)
-    return tx.insert('jointClaim', { ...input, day: input.day ?? new Date().toISOString().slice(0, 10) })
+    return tx.insert('jointClaim', { ...input, day: input.day ?? (await shopDay(tx)) })
   })
 }
 
@@ -28,7 +29,7 @@ export async function listStoppers(store: Store, buildId: string) {
 /** Answers one stopper question; the answer stays as a claim. */
 export async function answerStopper(tx: Store, buildId: string, { question, says, saidBy }: z.infer<typeof stopperInput>): Promise<Row> {
   await tx.get('build', buildId)
-  const day = new Date().toISOString().slice(0, 10)
+  const day = await shopDay(tx)
   const held = (await tx.list('jointClaim', { buildId, subject: 'stopper', question }))[0]
   if (held) return tx.update('jointClaim', held.id, held.version, { says, saidBy: saidBy ?? null, day })
   return tx.insert('jointClaim', {

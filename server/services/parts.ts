@@ -15,6 +15,7 @@ import type { Row, Store } from '../database/store.ts'
 import { MissingError, UnprocessableError } from '../errors.ts'
 import { fieldWords, loadCatalogue } from './catalogue.ts'
 import { groupBy, toCoreParts } from './core-parts.ts'
+import { shopDay } from './day.ts'
 
 export type PartInput = z.infer<typeof partInput>
 
@@ -198,6 +199,7 @@ export async function addClaim(store: Store, input: z.infer<typeof claimInput>):
       specimenId = (held ?? (await tx.insert('specimen', { buildId: input.build, partId, name: 'In this build' }))).id
     }
     const claims: Row[] = []
+    const today = await shopDay(tx)
     for (const [field, value] of Object.entries(values))
       claims.push(
         await tx.insert('claim', {
@@ -209,7 +211,7 @@ export async function addClaim(store: Store, input: z.infer<typeof claimInput>):
           method: input.method ?? null,
           source: input.source ?? null,
           saidBy: input.by ?? null,
-          day: input.day ?? new Date().toISOString().slice(0, 10),
+          day: input.day ?? today,
           specimenId,
           typed: input.typed ?? printTyped(fieldWords(kind, field)!, value),
         }),

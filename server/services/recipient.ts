@@ -7,6 +7,7 @@ import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { joinSheet } from './build-sheets.ts'
+import { shopDay } from './day.ts'
 import { addClaim, partDetail } from './parts.ts'
 import { planBuild } from './planning.ts'
 
@@ -79,7 +80,7 @@ export async function answerRecipient(store: Store, buildId: string, { answers }
         grade: 'measured',
         thisVeryPart: false,
         by: answer.by,
-        day: answer.at.slice(0, 10),
+        day: await shopDay(tx, new Date(answer.at)),
         ...(answer.method ? { method: answer.method } : {}),
       })
     }

@@ -1,9 +1,11 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
+import { settingsInput } from '../../contract/rows.ts'
 import type { Database } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
 import { createBundle, getBundle, updateBundle } from './bundles.ts'
 import { loadCatalogue } from './catalogue.ts'
+import { shopDay } from './day.ts'
 import { chooseCoupling, chooseKit, choosePairing, pairingRows, runBuildPairing, viewBuild } from './pairings.ts'
 import { addClaim, addNumber, createPart, listParts, partDetail } from './parts.ts'
 import { buildHeader, decide, partsList } from './planning.ts'
@@ -114,7 +116,7 @@ test('tolerances: an edit moves verdicts that lean on it; null goes back; an unk
   expect(await depth()).toBe('fits')
   await writeSettings(store, { tolerances: { tipClearMm: 50 } })
   expect(await depth()).toBe('bridge')
-  expect(await writeSettings(store, { tolerances: { tipClearMm: null } })).toEqual({ units: {}, tolerances: {} })
+  expect(await writeSettings(store, { tolerances: { tipClearMm: null } })).toMatchObject({ units: {}, tolerances: {} })
   expect(await depth()).toBe('fits')
   await expect(writeSettings(store, { tolerances: { luck: 1 } })).rejects.toThrow(/no tolerance luck/)
 })
@@ -186,4 +188,13 @@ test('a supplier that sells nothing any more is out of the market, and keeps its
   for (const table of ['offer', 'kit'] as const) for (const row of await store.list(table, { supplierId: 'harbour' })) await store.transaction((tx) => tx.remove(table, row.id))
   expect((await loadCatalogue(store, 'lantern')).market.suppliers.map(({ id }) => id)).not.toContain('harbour')
   expect((await sourcingView(store, 'lantern')).locks.map(({ words }) => words)).toEqual(['Leave out Harbour Parts'])
+})
+
+test('what is said without a date gets the day it is at the shop; a zone that is not known is refused', async () => {
+  const late = new Date('2026-03-01T23:30:00Z')
+  await writeSettings(store, { timeZone: 'Etc/GMT-2' })
+  expect([await shopDay(store, late), (await readSettings(store)).timeZone]).toEqual(['2026-03-02', 'Etc/GMT-2'])
+  await writeSettings(store, { timeZone: 'Etc/GMT+8' })
+  expect(await shopDay(store, late)).toBe('2026-03-01')
+  expect(settingsInput.safeParse({ timeZone: 'Nowhere/Harbour' }).success).toBe(false)
 })

@@ -9,16 +9,22 @@ export interface Settings {
   readonly units: Units
   /** Only what the shop changed. */
   readonly tolerances: Readonly<Record<string, number>>
+  /** Whose day is today; this computer's until somebody chooses. */
+  readonly timeZone: string
 }
 
 export async function readSettings(store: Store): Promise<Settings> {
   const rows = new Map((await store.list('setting')).map((row) => [row.id, row.value]))
-  return { units: (rows.get('units') as Units | undefined) ?? {}, tolerances: (rows.get('tolerances') as Record<string, number> | undefined) ?? {} }
+  return {
+    units: (rows.get('units') as Units | undefined) ?? {},
+    tolerances: (rows.get('tolerances') as Record<string, number> | undefined) ?? {},
+    timeZone: (rows.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+  }
 }
 
 export async function writeSettings(
   store: Store,
-  patch: { units?: Partial<Record<string, string>> | undefined; tolerances?: Record<string, number | null> | undefined },
+  patch: { units?: Partial<Record<string, string>> | undefined; tolerances?: Record<string, number | null> | undefined; timeZone?: string | undefined },
 ): Promise<Settings> {
   const unknown = Object.keys(patch.tolerances ?? {}).filter((name) => !Object.hasOwn(TOLERANCES, name))
   if (unknown.length > 0) throw new UnprocessableError(`There is no tolerance ${unknown.join(', ')}.`)
@@ -31,6 +37,7 @@ export async function writeSettings(
       else await tx.insert('setting', { id, value })
     }
     if (patch.units) await put('units', { ...(await readSettings(tx)).units, ...patch.units })
+    if (patch.timeZone) await put('timeZone', patch.timeZone)
     if (patch.tolerances) {
       const merged = Object.entries({ ...(await readSettings(tx)).tolerances, ...patch.tolerances }).filter(([, value]) => value !== null)
       await put('tolerances', Object.fromEntries(merged))

@@ -2,6 +2,7 @@ import type { Plan } from '../../core/sourcing/solve.ts'
 import type { Row, Store } from '../database/store.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import type { JobRunner, JobState } from '../jobs/runner.ts'
+import { shopDay } from './day.ts'
 import { isCurrent, nameOf, planBuild } from './planning.ts'
 
 /** Longest a build's solve may take before the best plan found is shown with its gap. */
@@ -34,7 +35,7 @@ async function savePlan(
       status: plan.status,
       totalMinor: plan.totalMinor,
       boundMinor: plan.boundMinor,
-      day: new Date().toISOString().slice(0, 10),
+      day: await shopDay(tx),
       madeFrom,
       detail: plan,
     })

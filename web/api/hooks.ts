@@ -1,5 +1,6 @@
 import { toast } from 'sonner'
 import useSWR, { mutate } from 'swr'
+import { dayIn } from '../../core/day.ts'
 import type { Decimal, Reading, Units } from '../../core/quantity/units.ts'
 import { ApiProblem, api } from './client.ts'
 import { usePerson } from './person.ts'
@@ -32,7 +33,9 @@ export interface AsideRow {
   readonly hasEarlier: boolean
 }
 export const useSetAside = () => useSWR<{ items: AsideRow[] }>('/set-aside')
-export const useSettings = () => useSWR<{ units: Units; tolerances: Record<string, number> }>('/settings')
+export const useSettings = () => useSWR<{ units: Units; tolerances: Record<string, number>; timeZone: string }>('/settings')
+/** The day it is at the shop. */
+export const useToday = (): string => dayIn(useSettings().data?.timeZone ?? 'UTC', new Date())
 
 /** How what is typed here is read: the shop's units, and what a comma means to who is at the bench. */
 export function useReading(): Reading {

@@ -8,7 +8,7 @@ import { parseFields } from '../../../core/ports/parse.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
 import type { Reading } from '../../../core/quantity/units.ts'
 import { ApiProblem, api } from '../../api/client.ts'
-import { refresh, useCatalogue, useReading } from '../../api/hooks.ts'
+import { refresh, useCatalogue, useReading, useToday } from '../../api/hooks.ts'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, PageHead } from '../../components/ui.tsx'
 
@@ -23,6 +23,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const [typed, setAll] = useState<Typed>(() => readDraft(draft))
   const [faults, setFaults] = useState<Typed>({})
   const [said, setSaid] = useState('')
+  const today = useToday()
   const navigate = useNavigate()
   const reading = useReading()
   const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
@@ -59,7 +60,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
           grade: typed.grade || 'measured',
           ...(typed.by ? { by: typed.by } : {}),
           ...(typed.source ? { source: typed.source } : {}),
-          day: new Date().toISOString().slice(0, 10),
+          day: today,
         },
       })
       localStorage.removeItem(draft)

@@ -1,29 +1,31 @@
 import { useState } from 'react'
 import useSWR from 'swr'
+import { dayIn } from '../../../core/day.ts'
 import { TOLERANCES } from '../../../core/joints/tolerances.ts'
 import { type ChosenUnit, UNIT_CHOICES, type Units } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, useSettings, write } from '../../api/hooks.ts'
+import { act, refresh, removeWithUndo, useSettings, useToday, write } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 
-/** Units, tolerances, issuers, exchange rates. */
+/** Units, the shop's day, tolerances, issuers, exchange rates. */
 export function Component() {
   const settings = useSettings()
   return (
     <>
-      <PageHead title="Settings" detail="Units, tolerances, issuers and exchange rates of this shop">
+      <PageHead title="Settings" detail="Units, day, tolerances, issuers and exchange rates of this shop">
         <HistoryButton entity="setting" title="settings" />
         <ButtonLink to="/safekeeping">People and safekeeping</ButtonLink>
       </PageHead>
       <div className="grid grid-cols-2 gap-10 px-4 pb-12 max-[1000px]:grid-cols-1">
         <div className="flex flex-col gap-8">
           <Loaded of={settings} what="the settings">
-            {({ units, tolerances }) => (
+            {({ units, tolerances, timeZone }) => (
               <>
                 <UnitChoices units={units} />
+                <ShopZone zone={timeZone} />
                 <Tolerances edits={tolerances} />
               </>
             )}
@@ -35,6 +37,30 @@ export function Component() {
         </div>
       </div>
     </>
+  )
+}
+
+/** Whose day is today: dates of claims, plans and rates follow it. */
+function ShopZone({ zone }: { zone: string }) {
+  return (
+    <section>
+      <h2 className="font-bold">Day</h2>
+      <p className="mb-1 text-steel">Today is {dayIn(zone, new Date())} here. What is said, planned and priced without a date gets this one.</p>
+      <label className="flex items-center gap-2">
+        Time zone
+        <select
+          value={zone}
+          onChange={(event) => void act(() => api.patch('/settings', { timeZone: event.target.value }))}
+          className="rounded border border-steel bg-ground px-2 py-1.5"
+        >
+          {[...new Set([zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((one) => (
+            <option key={one} value={one}>
+              {one.replaceAll('_', ' ')}
+            </option>
+          ))}
+        </select>
+      </label>
+    </section>
   )
 }
 
@@ -145,6 +171,7 @@ function ToleranceRow({ name, words, unit, standard, edited }: { name: string; w
 }
 
 function Rates() {
+  const today = useToday()
   const rates = useSWR<{ items: { id: string; fromCurrency: string; toCurrency: string; rate: number; day: string; source: string | null }[] }>('/rates')
   return (
     <section>
@@ -176,7 +203,7 @@ function Rates() {
             { name: 'day', label: 'On', type: 'date', required: true },
             { name: 'source', label: 'Source', type: 'text' },
           ]}
-          initial={{ toCurrency: 'EUR', day: new Date().toISOString().slice(0, 10) }}
+          initial={{ toCurrency: 'EUR', day: today }}
           action="Add rate"
           submit={(values) => write(() => api.post('/rates', values))}
         />

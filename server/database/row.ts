@@ -4,8 +4,15 @@ import { shapeOf, type TableName } from './tables.ts'
 export type Row = { id: string; version: number } & Record<string, unknown>
 
 /** JSON columns hold `{v, data}`: v is the frozen shape the data was written in. */
-export const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
-export const unpack = (text: unknown): unknown => (typeof text === 'string' ? (JSON.parse(text) as { data: unknown }).data : null)
+const VERSION = 1
+export const pack = (data: unknown): string => JSON.stringify({ v: VERSION, data })
+/** @throws SyntaxError where it is not JSON, or was written in a shape that is not read here */
+export function unpack(text: unknown): unknown {
+  if (typeof text !== 'string') return null
+  const held = JSON.parse(text) as { v?: unknown; data?: unknown } | null
+  if (held?.v !== VERSION) throw new SyntaxError(`What is stored is of version ${String(held?.v)}; version ${VERSION} is read.`)
+  return held.data
+}
 
 /** A row as it is stored: JSON packed, flags as 0 or 1. */
 export function toRow(table: TableName, values: Record<string, unknown>): Record<string, unknown> {

@@ -136,3 +136,14 @@ test('nothing is written that could not be read again', async () => {
   await expect(store.transaction((tx) => tx.insert('supplier', { name: 'S', currency: 'ZZZ' }))).rejects.toMatchObject({ status: 422, extra: { errors: [{ path: 'currency' }] } })
   expect((await store.list('supplier')).map((row) => row.name)).not.toContain('S')
 })
+
+test('JSON is read in the version it was written in: another one is set aside with the reason, not read as if', async () => {
+  const setting = await store.insert('setting', { id: 'units', value: { mm: 'in' } })
+  await knex('setting')
+    .where({ id: setting.id })
+    .update({ value: JSON.stringify({ v: 2, data: { mm: 'in' } }) })
+  const fresh = new Store(knex)
+  fresh.replaced()
+  expect(await fresh.list('setting')).toEqual([])
+  await expect(fresh.get('setting', 'units')).rejects.toThrow(/version 2; version 1 is read/)
+})

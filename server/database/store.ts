@@ -25,8 +25,8 @@ function fromRow(table: TableName, row: Record<string, unknown>): { row: Row; un
   for (const key of json)
     try {
       out[key] = unpack(row[key])
-    } catch {
-      unreadable.push({ field: key, message: 'What is stored is not JSON.' })
+    } catch (error) {
+      unreadable.push({ field: key, message: /version/.test((error as Error).message) ? (error as Error).message : 'What is stored is not JSON.' })
     }
   for (const key of flags) out[key] = row[key] === null ? null : row[key] === 0 || row[key] === 1 ? row[key] === 1 : row[key]
   return { row: out as Row, unreadable }

@@ -11,7 +11,7 @@ export default defineConfig({
   // Generous: a check must fail on what it checks, not on a busy machine.
   timeout: 240_000,
   expect: { timeout: 30_000 },
-  // One second go; what needed it is printed as flaky, and is a thing to mend.
+  // One second go, to tell what comes and goes from what is broken; both count as failures.
   retries: 1,
   outputDir: 'test-results/e2e',
   use: { viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: FLAGS } },

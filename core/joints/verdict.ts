@@ -35,7 +35,7 @@ export interface TermRecord {
 export interface LimitRecord {
   readonly id: string
   readonly label: string
-  readonly at?: string
+  readonly at?: string | undefined
   readonly unit: string
   readonly terms: readonly TermRecord[]
   readonly value: number | null
@@ -49,7 +49,7 @@ export interface LimitRecord {
   readonly code: Code
   readonly words: string
   readonly pieces: readonly string[]
-  readonly task?: Task
+  readonly task?: Task | undefined
 }
 
 export interface MissingField {

@@ -118,7 +118,18 @@ export interface Caution {
 export const guardsOf = ({ when }: Limit): readonly Formula<boolean>[] => (when === undefined ? [] : Array.isArray(when) ? when : [when as Formula<boolean>])
 
 /** Every read of a limit, in the order it is asked: what must be known, then what only steps and guards look at. */
-export function readsOf(limit: Limit): { readonly needed: readonly Read[]; readonly sometimes: readonly Read[] } {
+export function readsOf(limit: Limit): LimitReads {
+  let reads = known.get(limit)
+  if (!reads) known.set(limit, (reads = gather(limit)))
+  return reads
+}
+interface LimitReads {
+  readonly needed: readonly Read[]
+  readonly sometimes: readonly Read[]
+}
+const known = new WeakMap<Limit, LimitReads>()
+
+function gather(limit: Limit): LimitReads {
   const ends = (limit.window ?? []).flatMap((end) => (typeof end === 'object' ? Object.values(end.reads) : []))
   const needed = [
     ...(limit.names ?? []),

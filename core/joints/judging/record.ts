@@ -68,28 +68,39 @@ export class Recorder {
   }
 
   #keep(limit: Limit, plan: Plan, result: Result, scene: Scene, at: string | undefined): void {
-    const inputs = [...readsOf(limit).needed, ...result.asked].flatMap((read) => fieldsOf(read, scene))
+    const inputs: Field<unknown>[] = []
+    for (const read of readsOf(limit).needed) for (const field of fieldsOf(read, scene)) inputs.push(field)
+    for (const read of result.asked) for (const field of fieldsOf(read, scene)) inputs.push(field)
     this.#name(inputs)
     if (result.isKnown) this.#known++
     if (result.agreed) this.#agreed++
     if (result.outside) this.#outside++
     const isMeasured = result.isKnown && !Number.isNaN(result.value)
     const pm = isMeasured ? plusMinusOf(result) : Number.NaN
-    if (isMeasured && !limit.damage && !isClose(limit, scene)) this.#cautions.add(`${limit.label}: judged at the value given; its ± is not known.`)
+    if (isMeasured && !limit.damage && !isClose(limit, pm, scene)) this.#cautions.add(`${limit.label}: judged at the value given; its ± is not known.`)
     if (result.straddles) for (const field of looseFields(limit, scene)) this.#miss(field)
     const { outcome } = result
+    const terms: TermRecord[] = []
+    for (const { sign, of } of limit.terms ?? []) for (const field of fieldsOf(of, scene)) terms.push(termOf(sign, field as Field<number>))
+    const { value, down, up, low, high, lowMost, highLeast } = result
     this.#limits.push({
       id: limit.id,
       label: limit.label,
-      ...(at === undefined ? {} : { at }),
+      at,
       unit: limit.unit,
-      terms: (limit.terms ?? []).flatMap(({ sign, of }) => fieldsOf(of, scene).map((field) => termOf(sign, field as Field<number>))),
-      ...figures(result, isMeasured, pm, isMeasured ? plan.deviations(scene.shop, scene) : []),
+      terms,
+      value: isMeasured ? value : null,
+      plusMinus: isMeasured ? finite(pm) : null,
+      rootSumSquare: isMeasured ? finite(rootOfSquares(plan.deviations(scene.shop, scene))) : null,
+      low: finite(low),
+      high: finite(high),
+      margin: isMeasured ? finite(Math.min(value - low, high - value)) : null,
+      worstMargin: isMeasured ? finite(Math.min(value - lowMost - down, highLeast - value - up)) : null,
       damage: limit.damage ?? false,
       code: CODES[result.code] as Code,
       words: this.#words(limit, result, scene, inputs, pm),
-      pieces: outcome?.pieces ?? [],
-      ...(outcome?.task ? { task: outcome.task } : {}),
+      pieces: outcome?.pieces ?? NO_PIECES,
+      task: outcome?.task,
     })
     for (const piece of outcome?.pieces ?? []) this.#pieces.add(piece)
     if (outcome?.task) {
@@ -143,41 +154,20 @@ export class Recorder {
 const looseFields = (limit: Limit, scene: Scene): readonly Field<unknown>[] =>
   readsOf(limit).needed.flatMap((read) => (lookUp(read, scene).pm > 0 ? fieldsOf(read, scene).filter((field) => field.pm > 0) : []))
 
-/** True where somebody said how closely every length of a value is known. */
-const isClose = ({ terms, measure }: Limit, scene: Scene): boolean =>
-  [...(terms ?? []).map(({ of }) => of), ...Object.values(measure?.reads ?? {})].every((read) => {
-    const { v, pm } = lookUp(read, scene)
-    return typeof v === 'string' || Number.isFinite(pm)
+/** True where somebody said how closely every length of a value is known: a measure may hide one that nobody did. */
+const isClose = ({ measure }: Limit, pm: number, scene: Scene): boolean =>
+  Number.isFinite(pm) &&
+  Object.values(measure?.reads ?? {}).every((read) => {
+    const input = lookUp(read, scene)
+    return typeof input.v === 'string' || Number.isFinite(input.pm)
   })
 
 /** True for a field that has a stand-in: it is never missing. */
 const isOptional = (limit: Limit, field: Field<unknown>, scene: Scene): boolean =>
   readsOf(limit).needed.some((read: Read) => 'else' in read && fieldsOf(read, scene).includes(field))
 
-function figures(result: Result, isMeasured: boolean, pm: number, deviations: readonly number[]) {
-  if (!isMeasured) {
-    return {
-      value: null,
-      plusMinus: null,
-      rootSumSquare: null,
-      low: finite(result.low),
-      high: finite(result.high),
-      margin: null,
-      worstMargin: null,
-    }
-  }
-  const { value, down, up, low, high, lowMost, highLeast } = result
-  return {
-    value,
-    plusMinus: finite(pm),
-    rootSumSquare: finite(Math.sqrt(deviations.reduce((sum, d) => sum + d * d, 0))),
-    low: finite(low),
-    high: finite(high),
-    margin: finite(Math.min(value - low, high - value)),
-    worstMargin: finite(Math.min(value - lowMost - down, highLeast - value - up)),
-  }
-}
-
+const NO_PIECES: readonly string[] = []
+const rootOfSquares = (deviations: readonly number[]): number => Math.sqrt(deviations.reduce((sum, d) => sum + d * d, 0))
 const lower = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null)
 const round = (value: number): number => Number(value.toFixed(3))

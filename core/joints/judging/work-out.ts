@@ -4,8 +4,14 @@ import { lookUp, type Scene } from './scene.ts'
 
 /** A formula of what is known in a scene. */
 export function workOut<T>({ reads, of }: Formula<T>, scene: Scene): T {
-  const inputs = Object.entries(reads).map(([name, read]) => [name, lookUp(read, scene)] as const)
-  return of(Object.fromEntries(inputs.map(([name, { v }]) => [name, v])), scene.shop, Object.fromEntries(inputs.map(([name, { pm }]) => [name, pm])))
+  const x: Record<string, unknown> = {}
+  const pm: Record<string, number> = {}
+  for (const name in reads) {
+    const input = lookUp(reads[name]!, scene)
+    x[name] = input.v
+    pm[name] = input.pm
+  }
+  return of(x as never, scene.shop, pm)
 }
 
 /** Words of an outcome, filled from a scene. */

@@ -15,3 +15,46 @@ export function weighPairs(engines: readonly EngineEnd[], gearboxes: readonly Ge
     }
   return weights
 }
+
+/** The same, where only the ends that changed since it was last asked are swept again: parts are the same objects until they change. */
+export class PairWeights {
+  #before: { readonly engines: readonly EngineEnd[]; readonly gearboxes: readonly GearboxEnd[]; readonly ctx: PairingContext; readonly weights: Float64Array } | null = null
+
+  weigh(engines: readonly EngineEnd[], gearboxes: readonly GearboxEnd[], ctx: PairingContext): Float64Array {
+    const before = this.#before && isSameContext(this.#before.ctx, ctx) ? this.#before : null
+    const rows = engines.map((end) => before?.engines.findIndex((one) => isSameEngine(one, end)) ?? -1)
+    const columns = gearboxes.map((end) => before?.gearboxes.findIndex((one) => isSameGearbox(one, end)) ?? -1)
+    const width = gearboxes.length
+    const weights = new Float64Array(engines.length * width)
+    const fill = (some: readonly number[], others: readonly number[]): void => {
+      if (some.length === 0 || others.length === 0) return
+      const found = weighPairs(
+        some.map((row) => engines[row]!),
+        others.map((column) => gearboxes[column]!),
+        ctx,
+      )
+      some.forEach((row, i) => {
+        others.forEach((column, j) => {
+          weights[row * width + column] = found[i * others.length + j]!
+        })
+      })
+    }
+    const places = (known: readonly number[], isKnown: boolean): number[] => known.flatMap((at, place) => (at >= 0 === isKnown ? [place] : []))
+    fill(
+      places(rows, false),
+      gearboxes.map((_, column) => column),
+    )
+    fill(places(rows, true), places(columns, false))
+    if (before)
+      for (const row of places(rows, true))
+        for (const column of places(columns, true)) weights[row * width + column] = before.weights[rows[row]! * before.gearboxes.length + columns[column]!]!
+    this.#before = { engines, gearboxes, ctx, weights }
+    return weights
+  }
+}
+
+const isSameContext = (one: PairingContext, other: PairingContext): boolean => one.tolerances === other.tolerances && one.use === other.use && one.placement === other.placement
+const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean => one.length === other.length && one.every((part, i) => part === other[i])
+const isSameEngine = (one: EngineEnd, other: EngineEnd): boolean => one.engine === other.engine && isSameList(one.coupling, other.coupling)
+const isSameGearbox = (one: GearboxEnd, other: GearboxEnd): boolean =>
+  one.transmission === other.transmission && one.transfer === other.transfer && one.recipient === other.recipient && isSameList(one.coupling, other.coupling)

@@ -5,6 +5,7 @@ import { CODES } from '../joints/code.ts'
 import { JOINTS } from '../joints/index.ts'
 import { anyPart, context } from '../joints/samples.property.ts'
 import { GRADES } from '../quantity/grade.ts'
+import { PairWeights, weighPairs } from './rank.ts'
 import { countsOf, type EngineEnd, type GearboxEnd, NOT_MET, sweep, trainOfEnds } from './sweep.ts'
 import { assemble, contextOf, recordJoint } from './train.ts'
 
@@ -47,4 +48,17 @@ test('ends that are put together alike are one class: a sweep of many looks up e
   const many = sweep([engine!, engine!, engine!], [gearbox!, gearbox!], context())
   expect(many.map(({ joint }) => joint)).toEqual(JOINTS)
   for (const { code } of many) expect(new Set(code).size).toBe(1)
+})
+
+test('weights kept from before are those of a sweep anew, whichever ends changed, came or went', () => {
+  const engines = [1, 2, 3, 4].map((n) => fc.sample(anyEngine(`e${n}`), { numRuns: 1, seed: 70 + n })[0]!)
+  const gearboxes = [1, 2, 3].map((n) => fc.sample(anyGearbox(`g${n}`), { numRuns: 1, seed: 80 + n })[0]!)
+  const other = fc.sample(anyEngine('e2'), { numRuns: 1, seed: 99 })[0]!
+  const ctx = context()
+  const kept = new PairWeights()
+  const same = (some: readonly EngineEnd[], boxes: readonly GearboxEnd[], now = ctx): void => expect([...kept.weigh(some, boxes, now)]).toEqual([...weighPairs(some, boxes, now)])
+  same(engines, gearboxes)
+  same([engines[0]!, other, engines[2]!], gearboxes)
+  same([engines[3]!, other], [gearboxes[2]!, { ...gearboxes[0]!, recipient: null }])
+  same([engines[3]!, other], [gearboxes[2]!, gearboxes[1]!], { ...ctx, placement: 'set-back' })
 })

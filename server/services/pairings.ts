@@ -7,7 +7,7 @@ import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { type Heard, hearClaims, type JointClaim } from '../../core/pairing/joint-claims.ts'
 import { byPromise, effective } from '../../core/pairing/order.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
-import { weighPairs } from '../../core/pairing/rank.ts'
+import { PairWeights } from '../../core/pairing/rank.ts'
 import type { PairingContext, Train } from '../../core/pairing/train.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { Row, Store } from '../database/store.ts'
@@ -209,6 +209,18 @@ interface InPlay {
 /** Nothing sold or written elsewhere changes the order. */
 const ranking = new Memory<InPlay>(40)
 
+/** What each build's pairings weighed, so that a change sweeps only what it touched; the builds last looked at. */
+const weighed = new Map<string, PairWeights>()
+const MOST_WEIGHED = 20
+
+function weightsOf(build: string): PairWeights {
+  const held = weighed.get(build) ?? new PairWeights()
+  weighed.delete(build)
+  weighed.set(build, held)
+  for (const oldest of weighed.keys()) if (weighed.size > MOST_WEIGHED) weighed.delete(oldest)
+  return held
+}
+
 function rank(view: BuildView, most: number): InPlay {
   const context = contextOf(view)
   const touched = new Set(view.pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
@@ -217,7 +229,7 @@ function rank(view: BuildView, most: number): InPlay {
   const engines = catalogue.ofKind('engine')
   const transmissions = catalogue.ofKind('transmission')
   const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
-  const weights = weighPairs(
+  const weights = weightsOf(build.id).weigh(
     engines.map((engine) => ({ engine, coupling: couplingOf(catalogue, engine.id) })),
     transmissions.map((transmission) => ({
       transmission,

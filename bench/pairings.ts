@@ -37,13 +37,13 @@ function ends(unknownShare: number): { engines: EngineEnd[]; gearboxes: GearboxE
     if (words.choices) return unit() < 0.8 ? value : pick(words.choices)
     return value
   }
-  const part = (kind: PartKind, id: string, over: Partial<Record<PortKindName, Record<string, unknown> | null>> = {}, pattern = pick(patterns)): CompiledPart => {
+  const part = (kind: PartKind, id: string, over: Partial<Record<PortKindName, Record<string, unknown>>> = {}, pattern = pick(patterns)): CompiledPart => {
     const ports = typedPorts(kind).flatMap(({ kind: name, slot, looks }): Port[] => {
       const portKind = name as PortKindName
       const fields = PORT_KINDS[portKind].fields as unknown as Record<string, FieldWords<unknown>>
       const own = over[portKind]
       const base = portKind === 'face' ? faceOf(pattern, looks === 'rearward') : (AGREEING as Record<string, Record<string, unknown>>)[portKind]
-      if (own === null || !base) return []
+      if (!base) return []
       const claims = Object.entries({ ...base, ...own }).flatMap(([field, value]) =>
         unit() < unknownShare || value === undefined
           ? []
@@ -63,17 +63,8 @@ function ends(unknownShare: number): { engines: EngineEnd[]; gearboxes: GearboxE
     const engine = part('engine', id, { 'crank-sensor': { readsAt: i % 2 === 0 ? 'wheel, from the bell' : 'none' } }, patterns[i % PATTERNS])
     return { engine, coupling: (['flywheel', 'flexplate', 'pilot'] as const).map((kind) => part(kind, `${id}-${kind}`)) }
   })
-  // Half of them stand in a vehicle: a part with a port typed or not meets what is around it.
+  // Half of them stand in a vehicle, and meet what is around it.
   const vehicle = part('vehicle', 'vehicle')
-  const crosswise = part('vehicle', 'crosswise', {
-    pinion: null,
-    propshaft: null,
-    'lever-opening': null,
-    crossmember: null,
-    'clutch-pedal': {},
-    'take-off': null,
-    'chassis-pads': null,
-  })
   const gearboxes = Array.from({ length: BOXES }, (_, i): GearboxEnd => {
     const id = `g${i}`
     const isAutomatic = i % 2 === 1

@@ -1,5 +1,5 @@
 import { xorshift128plus } from 'pure-rand/generator/xorshift128plus'
-import { matchPatterns } from '../core/joints/correspondence.ts'
+import { matchPatterns } from '../core/joints/search/correspondence.ts'
 import { median, type Row } from './row.ts'
 
 const SEED = 1212

@@ -1,10 +1,10 @@
 import { expect, test } from 'vitest'
 import type { Dowel, Hole } from '../ports/field.ts'
 import { blockFace } from './block-face.ts'
-import { matchPatterns } from './correspondence.ts'
 import { checkJoint } from './index.ts'
-import { overhang } from './overhang.ts'
 import { compilePorts, context, port } from './samples.property.ts'
+import { matchPatterns } from './search/correspondence.ts'
+import { overhang } from './search/overhang.ts'
 
 const RING: [number, number][] = [
   [182, 28],

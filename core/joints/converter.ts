@@ -2,11 +2,11 @@ import { boltSet, locatedFit } from '../fasteners/bolt-set.ts'
 import { threadDiameter, threadKey } from '../mechanics/thread.ts'
 import { onAutomatic } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
-import { type FlangeMatch, matchFlange } from './flange-holes.ts'
 import type { Joint } from './joint.ts'
 import { formula, type Limit, less, measure, minus, plus } from './judging/declaration.ts'
 import { a, b } from './judging/read.ts'
 import { BY_HAND, PULL_UP, pullUpTerms } from './pull-up.ts'
+import { type FlangeMatch, matchFlange } from './search/flange-holes.ts'
 import type { Outcome } from './verdict.ts'
 
 const plateOr = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['flexplate', 'converter'] })

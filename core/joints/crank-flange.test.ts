@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
 import { crankFlange } from './crank-flange.ts'
-import { matchFlange } from './flange-holes.ts'
 import { checkJoint } from './index.ts'
 import { context, trainPorts } from './samples.property.ts'
+import { matchFlange } from './search/flange-holes.ts'
 
 const check = (changes: Parameters<typeof trainPorts>[0] = {}) => checkJoint(crankFlange, trainPorts(changes), [], context())!
 const code = (changes: Parameters<typeof trainPorts>[0], id: string): string | undefined => check(changes).limits.find((one) => one.id === id)?.code

@@ -2,10 +2,10 @@ import { boltSet, locatedFit } from '../fasteners/bolt-set.ts'
 import { threadDiameter, threadKey } from '../mechanics/thread.ts'
 import { always } from './always.ts'
 import { BRIDGE, CLASH, WORK } from './code.ts'
-import { type FlangeMatch, matchFlange } from './flange-holes.ts'
 import type { Joint } from './joint.ts'
 import { type Formula, formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
 import { a, aside, b, spacers } from './judging/read.ts'
+import { type FlangeMatch, matchFlange } from './search/flange-holes.ts'
 import type { Outcome } from './verdict.ts'
 
 const PIECES = ['flywheel', 'flexplate', 'spacer'] as const

@@ -8,7 +8,6 @@ import { instancesOf } from './judging/instances.ts'
 import { blankResult, planOf, type Result } from './judging/plan.ts'
 import { fieldsRead, type Read } from './judging/read.ts'
 import { leavesOf, type Scene } from './judging/scene.ts'
-import { appliesTo } from './judging/tally.ts'
 import { compilePorts, context, port, trainPorts } from './samples.property.ts'
 import { arrange } from './side.ts'
 

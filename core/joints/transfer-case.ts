@@ -1,11 +1,11 @@
 import { boltSet } from '../fasteners/bolt-set.ts'
 import { whereNamed } from './always.ts'
 import { BRIDGE, CLASH, WORK } from './code.ts'
-import type { PatternMatch } from './correspondence.ts'
 import type { Joint } from './joint.ts'
 import { formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
 import { a, aside, b, type Shop } from './judging/read.ts'
-import { matchHoles } from './pattern-match.ts'
+import type { PatternMatch } from './search/correspondence.ts'
+import { matchHoles } from './search/pattern-match.ts'
 import type { Outcome } from './verdict.ts'
 
 const adapter = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['case-adapter'] })

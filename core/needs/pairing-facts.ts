@@ -1,4 +1,4 @@
-import { matchFaces } from '../joints/pattern-match.ts'
+import { matchFaces } from '../joints/search/pattern-match.ts'
 import { TOLERANCES } from '../joints/tolerances.ts'
 import type { PairingResult } from '../pairing/pairing.ts'
 import type { Train } from '../pairing/train.ts'

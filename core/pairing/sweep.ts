@@ -1,3 +1,4 @@
+import { contentNumber } from '../content-number.ts'
 import { FITS, UNMEASURED } from '../joints/code.ts'
 import { JOINTS } from '../joints/index.ts'
 import type { Joint } from '../joints/joint.ts'
@@ -398,23 +399,11 @@ function keyOf({ isKnown, weakest, sum, pm, guards, main, rungs, asks }: Half): 
   let key = `${isKnown ? 1 : 0}${weakest} ${sum} ${pm}`
   const add = (list: readonly (Input | null)[]): void => {
     for (const input of list)
-      if (input) key += `|${typeof input.v === 'object' && input.v !== null ? `#${numberOf(input.v)}` : input.v} ${input.pm}${input.claim === null ? '?' : ''}`
+      if (input) key += `|${typeof input.v === 'object' && input.v !== null ? `#${contentNumber(input.v)}` : input.v} ${input.pm}${input.claim === null ? '?' : ''}`
   }
   for (const { list } of guards) add(list)
   for (const { list } of main) add(list)
   for (const { list } of rungs) add(list)
   for (const input of asks) if (input) key += `|${input.v} ${input.grade}`
   return key
-}
-
-const numbers = new WeakMap<object, number>()
-const byContent = new Map<string, number>()
-function numberOf(value: object): number {
-  let number = numbers.get(value)
-  if (number !== undefined) return number
-  const content = JSON.stringify(value)
-  number = byContent.get(content)
-  if (number === undefined) byContent.set(content, (number = byContent.size))
-  numbers.set(value, number)
-  return number
 }

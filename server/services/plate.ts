@@ -1,5 +1,5 @@
-import type { PatternMatch } from '../../core/joints/correspondence.ts'
-import { matchFaces } from '../../core/joints/pattern-match.ts'
+import type { PatternMatch } from '../../core/joints/search/correspondence.ts'
+import { matchFaces } from '../../core/joints/search/pattern-match.ts'
 import type { Tolerances } from '../../core/joints/tolerances.ts'
 import type { PairingResult } from '../../core/pairing/pairing.ts'
 import { designPlate, type PlateDesign, turned } from '../../core/patterns/plate.ts'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import type { Dowel, Hole } from '../ports/field.ts'
+import type { Dowel, Hole } from '../../ports/field.ts'
 import { matchPatterns } from './correspondence.ts'
 import { matchFlange } from './flange-holes.ts'
 import { leastSquares, minimax, type Pair, type Placement, place, residual } from './placement.ts'

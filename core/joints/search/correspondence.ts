@@ -1,5 +1,5 @@
-import type { Dowel, Hole } from '../ports/field.ts'
-import { SLACK } from './judging/judge.ts'
+import type { Dowel, Hole } from '../../ports/field.ts'
+import { SLACK } from '../judging/judge.ts'
 import { boltPlay, dowelPlay, leastSquares, minimax, type Pair, type Placement, place, residual } from './placement.ts'
 
 /** Two holes further apart than this, mm, are not thought to be the same bolt. */

@@ -1,25 +1,14 @@
-import type { Dowel, Hole } from '../ports/field.ts'
-import type { Compiled } from '../ports/index.ts'
+import { contentNumber } from '../../content-number.ts'
+import type { Dowel, Hole } from '../../ports/field.ts'
+import type { Compiled } from '../../ports/index.ts'
 import { matchPatterns, type PatternMatch } from './correspondence.ts'
 
 type Holes = readonly Hole[] | null
 type Dowels = readonly Dowel[] | null
 
-/** Lists with the same entries share a number: faces of one pattern are searched once. */
-const numbers = new WeakMap<object, number>()
-const byEntries = new Map<string, number>()
 const NONE: readonly never[] = []
 
-function numberOf(list: readonly unknown[]): number {
-  let number = numbers.get(list)
-  if (number !== undefined) return number
-  const key = JSON.stringify(list)
-  number = byEntries.get(key)
-  if (number === undefined) byEntries.set(key, (number = byEntries.size))
-  numbers.set(list, number)
-  return number
-}
-
+/** Lists with the same entries share a number: faces of one pattern are searched once. */
 const matches = new Map<string, { axisMm: number; match: PatternMatch }>()
 let last: { holesA: Holes; dowelsA: Dowels; holesB: Holes; dowelsB: Dowels; axisMm: number; match: PatternMatch } | null = null
 
@@ -28,7 +17,7 @@ export function matchHoles(holesA: Holes, dowelsA: Dowels, holesB: Holes, dowels
   if (holesA === null || holesB === null) return null
   // A face's limits ask one after another.
   if (last && last.holesA === holesA && last.holesB === holesB && last.dowelsA === dowelsA && last.dowelsB === dowelsB && last.axisMm === axisMm) return last.match
-  const key = `${numberOf(holesA)} ${numberOf(dowelsA ?? NONE)} ${numberOf(holesB)} ${numberOf(dowelsB ?? NONE)}`
+  const key = `${contentNumber(holesA)} ${contentNumber(dowelsA ?? NONE)} ${contentNumber(holesB)} ${contentNumber(dowelsB ?? NONE)}`
   let held = matches.get(key)
   if (held === undefined || held.axisMm !== axisMm) {
     held = { axisMm, match: matchPatterns(holesA, holesB, dowelsA ?? NONE, dowelsB ?? NONE, axisMm) }

@@ -1,4 +1,4 @@
-import type { Dowel, Hole } from '../ports/field.ts'
+import type { Dowel, Hole } from '../../ports/field.ts'
 
 /** A rigid placement of face b on face a: turned about b's own axis, then moved. Reflection is not possible. */
 export interface Placement {

@@ -1,4 +1,4 @@
-import type { Point } from '../ports/field.ts'
+import type { Point } from '../../ports/field.ts'
 
 /** Greatest distance, mm, by which either outline reaches past the other; 0 when both agree. Corners only: outlines are traced densely. */
 export function overhang(a: readonly Point[], b: readonly Point[]): number {

@@ -6,7 +6,7 @@ import { compilePorts, context, port } from '../samples.property.ts'
 import type { Verdict } from '../verdict.ts'
 import { bounded, formula, type Limit, measure, minus, plus } from './declaration.ts'
 import { judge } from './judge.ts'
-import { a, orElse, spacers } from './read.ts'
+import { a, orElse, spacers, total } from './read.ts'
 
 const LOW = { code: BRIDGE, words: 'low', pieces: ['plate'] } as const
 const HIGH = { code: CLASH, words: 'high' } as const
@@ -96,6 +96,15 @@ test('a measure is taken with every input at its bad end, or gives its own ends'
     window: [0, 2.5],
   }
   expect([judged(2, 0.5, own).code, judged(2, 0.6, own).code]).toEqual(['fits', 'unmeasured'])
+})
+
+test('worst case adds every ±, root-sum-square takes each length of a sum apart', () => {
+  const summed: Limit = { ...limit, terms: [], measure: measure({ whole: total([plus(thickness), plus(a.ring.nearMm)]) }, ({ whole }) => 2 * whole, { whole: 1 }), window: [0, 99] }
+  const ports = [...plateOf(2, 0.3), ...compilePorts(port('ring', { nearMm: 5 }, { pm: 0.4 }))].map((one) => ({ ...one, looks: 'rearward' as const }))
+  const [record] = checkJoint(joint(summed), ports as never, [], context())!.limits
+  expect(record!.value).toBe(14)
+  expect(record!.plusMinus).toBeCloseTo(1.4)
+  expect(record!.rootSumSquare).toBeCloseTo(1)
 })
 
 test('an input with a stand-in is named when it is not known, and never missing', () => {

@@ -360,9 +360,17 @@ export class Plan {
 
   /** ± of each input of the value alone, for the root of squares: terms as they are, a measure by one input at a time. */
   deviations(shop: Shop, scene: Scene): number[] {
-    const terms = (this.limit.terms ?? []).flatMap(({ of }) => (of.source.at === 'stack' ? fieldsOf(of, scene).map(({ pm }) => pm) : [lookUp(of, scene).pm]))
-    return [...terms, ...(this.#measure?.deviations(shop) ?? [])]
+    const spread = (read: Read): number => spreadOf(read, scene)
+    return [...(this.limit.terms ?? []).map(({ of }) => spread(of)), ...(this.#measure?.deviations(shop, spread) ?? [])]
   }
+}
+
+/** ± of one input; of a sum, the root of its squares: its lengths are measured apart. */
+function spreadOf(read: Read, scene: Scene): number {
+  const { source } = read
+  const apart =
+    source.at === 'sum' ? source.terms.map(({ of }) => spreadOf(of, scene)) : source.at === 'stack' ? fieldsOf(read, scene).map(({ pm }) => pm) : [lookUp(read, scene).pm]
+  return apart.length === 1 ? apart[0]! : Math.sqrt(apart.reduce((sum, pm) => sum + pm * pm, 0))
 }
 
 /** Registers of the end last looked at: no object is made for each. */

@@ -86,10 +86,10 @@ export class Prepared {
     this.isOpen = false
   }
 
-  /** Deviation by one input at a time. */
-  deviations(shop: Shop): number[] {
-    return this.#names.map((name) => {
-      const d = this.#pm[name]!
+  /** Deviation by one input at a time, each by what `spread` says of it. */
+  deviations(shop: Shop, spread: (read: Read) => number): number[] {
+    return this.#names.map((name, k) => {
+      const d = spread(this.reads[k]!)
       const v = this.#x[name]
       if (!(d > 0) || typeof v !== 'number') return 0
       const off = (by: number): number => Math.abs((this.#measure.of({ ...this.#x, [name]: v + by }, shop, this.#pm) as number) - this.figure)

@@ -128,7 +128,7 @@ function way(figures: readonly number[]): '+' | '-' | '0' | '?' {
 }
 
 /** How a field (`kind.field`) moves a limit on a train: its value, `+` or `-`, and the ends of its window, `l+` the low end up, `h-` the high end down. */
-export function directionOf(joint: string, id: string, base: Base, name: string): string {
+function directionOf(joint: string, id: string, base: Base, name: string): string {
   const [kind, fieldName] = name.split('.') as [PortKindName, string]
   const scene = sceneOf(base)
   const ways = new Set<string>()
@@ -149,7 +149,7 @@ export function directionOf(joint: string, id: string, base: Base, name: string)
 }
 
 /** The window of a limit on a train; null where it is not stated there. */
-export function windowOf(joint: string, id: string, base: Base): readonly [number, number] | null {
+function windowOf(joint: string, id: string, base: Base): readonly [number, number] | null {
   const scene = sceneOf(base)
   const [stated] = limitsOf(joint, id).flatMap((limit) => results(limit, scene).filter(({ isStated, isKnown }) => isStated && isKnown))
   return stated ? [stated.low, stated.high] : null
@@ -617,7 +617,7 @@ function spreadFault(joint: string, id: string, base: Base): string | null {
 }
 
 /** Limits at which something breaks or somebody is hurt: judged at worst case. From the design notes. */
-export const DAMAGING = [
+const DAMAGING = [
   'tip-clear',
   'shoulder-clear',
   'release-gap',

@@ -10,7 +10,7 @@ export type Slot = SlotOf<Single>
 export type Side = { [K in Single as SlotOf<K>]: Compiled<K> } & { ratings: readonly Compiled<'ratings'>[] }
 
 /** The place a port kind takes on a side. */
-export const slotOf = (kind: Single): Slot => kind.replace(/-./g, (dash) => dash.charAt(1).toUpperCase()) as Slot
+const slotOf = (kind: Single): Slot => kind.replace(/-./g, (dash) => dash.charAt(1).toUpperCase()) as Slot
 
 /** Every port kind with its slot. */
 export const SLOTS = Object.fromEntries((Object.keys(PORT_KINDS) as PortKindName[]).filter((kind) => kind !== 'ratings').map((kind) => [kind, slotOf(kind as Single)])) as Readonly<

@@ -206,21 +206,17 @@ class Block {
     else this.#judgeEach(plan, ours, theirs, write)
   }
 
-  /** Where figures add, each pair is a sum against a window, with a measure of both where there is one. */
+  /** Where figures add, each pair is a sum against a window. */
   #add(plan: Plan, ours: readonly Held[], theirs: readonly Held[], one: readonly Figures[], other: readonly Figures[], write: Writer): void {
     const isDamage = plan.limit.damage === true
-    const isMixed = plan.isMixed(ours[0]!.half)
-    const { rows, columns, first, second } = turned(ours, theirs)
-    const [byRow, byColumn] = first === 0 ? [one, other] : [other, one]
     const m = { ...one[0]! }
-    for (let i = 0; i < rows.length; i++) {
-      const row = rows[i]!
-      const p = byRow[i]!
-      if (isMixed) plan.load(first, row.half, this.ctx, false)
-      for (let j = 0; j < columns.length; j++) {
-        const column = columns[j]!
-        const q = byColumn[j]!
-        const weakest = row.half.weakest < column.half.weakest ? row.half.weakest : column.half.weakest
+    for (let i = 0; i < ours.length; i++) {
+      const row = ours[i]!
+      const p = one[i]!
+      for (let j = 0; j < theirs.length; j++) {
+        const column = theirs[j]!
+        const q = other[j]!
+        const weakest = Math.min(row.half.weakest, column.half.weakest)
         let code = UNMEASURED
         let count = STATED
         if (row.half.isKnown && column.half.isKnown) {
@@ -234,12 +230,6 @@ class Block {
             m.lowMost = p.lowMost + q.lowMost
             m.highLeast = p.highLeast + q.highLeast
             m.highMost = p.highMost + q.highMost
-          }
-          if (isMixed) {
-            const { figure, least, most } = plan.load(second, column.half, this.ctx, true).mixed(this.ctx)
-            m.value += figure
-            m.down += figure - least
-            m.up += most - figure
           }
           if (!Number.isNaN(m.value) && !Number.isNaN(m.low) && !Number.isNaN(m.high)) {
             const standing = judge(m, isDamage)

@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import type { sheetInput } from '../../contract/rows.ts'
+import { dayIn } from '../../core/day.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import { DIMENSIONS, dimensionId } from '../../core/recipient/dimensions.ts'
 import { roomOf } from '../../core/recipient/room.ts'
@@ -7,9 +8,9 @@ import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { joinSheet } from './build-sheets.ts'
-import { shopDay } from './day.ts'
 import { addClaim, partDetail } from './parts.ts'
 import { planBuild } from './planning.ts'
+import { readSettings } from './settings.ts'
 
 /** The recipient of a build as it is drawn: each dimension with what is known of it, and room for the chosen train. */
 export async function recipientView(store: Store, buildId: string) {
@@ -64,6 +65,7 @@ export async function answerRecipient(store: Store, buildId: string, { answers }
     const build = await tx.get('build', buildId)
     if (!build.recipientId) throw new UnprocessableError('Say in the brief which vehicle is the recipient first.')
     const held = ((await tx.list('buildSheet', { buildId, kind: 'recipient' }))[0]?.answers ?? {}) as SheetAnswers
+    const { timeZone } = await readSettings(tx)
     const dimensions = new Map(DIMENSIONS.map((dimension) => [dimensionId(dimension), dimension]))
     const ports = await tx.list('port', { partId: String(build.recipientId) })
     for (const [id, answer] of Object.entries(answers)) {
@@ -80,7 +82,7 @@ export async function answerRecipient(store: Store, buildId: string, { answers }
         grade: 'measured',
         thisVeryPart: false,
         by: answer.by,
-        day: await shopDay(tx, new Date(answer.at)),
+        day: dayIn(timeZone, new Date(answer.at)),
         ...(answer.method ? { method: answer.method } : {}),
       })
     }

@@ -1,5 +1,5 @@
 import fc from 'fast-check'
-import { afterAll, beforeAll, expect, test } from 'vitest'
+import { afterAll, beforeAll, expect, test, vi } from 'vitest'
 import { type Database, openDatabase } from '../database/connection.ts'
 import { Store } from '../database/store.ts'
 import { loadCatalogue } from './catalogue.ts'
@@ -70,4 +70,18 @@ test('the catalogue is the same object while nothing in it changed, and is never
   await store.insert('supplier', { name: 'Seller of nothing', currency: 'EUR' })
   expect(await loadCatalogue(store, 'b')).toBe(before)
   await expect(store.transaction((tx) => loadCatalogue(tx, 'b'))).rejects.toThrow(/plan before it/)
+})
+
+test('however many parts change at once, each kind is listed anew once, not once a part', async () => {
+  await compiledShelf(store, null)
+  const rows = Array.from({ length: 900 }, (_, i) => ({ id: `flood-${String(i).padStart(4, '0')}`, kind: KINDS[i % 3]!, name: `Flood ${i}` }))
+  await store.transaction((tx) => tx.insertMany('part', rows))
+  const sort = vi.spyOn(Array.prototype, 'sort')
+  try {
+    const shelf = await compiledShelf(store, null)
+    expect(sort.mock.calls.length).toBeLessThan(30)
+    expect(rows.every(({ id }) => shelf.parts.has(id))).toBe(true)
+  } finally {
+    sort.mockRestore()
+  }
 })

@@ -19,8 +19,9 @@ export const WHOLE: Owner = { read: () => 0, part: () => 0 }
 /** Inputs of one formula in one half; null where the other half has it. Of a sum both halves share, each has its part. */
 export interface Inputs {
   readonly list: readonly (Input | null)[]
-  /** The formula leans on this half alone, or not on it at all. */
+  /** The formula leans on this half alone. */
   readonly isWhole: boolean
+  /** It leans on the other alone. */
   readonly isNone: boolean
 }
 

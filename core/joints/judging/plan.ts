@@ -178,21 +178,9 @@ export class Plan {
     return this
   }
 
-  /** The measure of what is loaded, where it leans on both halves. */
-  mixed(shop: Shop): { readonly figure: number; readonly least: number; readonly most: number } {
-    const measure = this.#measure!
-    if (measure.isOpen) measure.solve(shop, this.needsEnds)
-    return measure
-  }
-
-  /** True where the measure leans on both halves. */
-  isMixed({ main }: Half): boolean {
-    return this.#measure !== null && !main[0]!.isWhole && !main[0]!.isNone
-  }
-
   /**
-   * What a half brings to value and window: figures that add, all but a measure that leans on both. Null where a guard or
-   * an end of the window leans on both, or where a miss asks for more than how far it misses.
+   * What a half brings to value and window: figures that add. Null where a guard or a formula leans on both halves, or
+   * where a miss asks for more than how far it misses.
    */
   figures(half: Half, which: 0 | 1, shop: Shop): Figures | null {
     if (
@@ -237,7 +225,7 @@ export class Plan {
     out.isStated = isStated || this.#guards.length === 0 || this.#isStated(shop)
     if (!out.isStated) return out
     out.asked.length = 0
-    out.weakest = one.weakest < other.weakest ? one.weakest : other.weakest
+    out.weakest = Math.min(one.weakest, other.weakest)
     out.agreed = out.outside = out.straddles = false
     out.outcome = null
     out.code = UNMEASURED

@@ -45,7 +45,7 @@ export interface Share {
 }
 
 /** The thicknesses of the plates or spacers between, in order. */
-export function stackFields({ stack }: Pick<Scene, 'stack'>, kind: 'plate' | 'spacer', field: string, share?: Share): Field<number>[] {
+function stackFields({ stack }: Pick<Scene, 'stack'>, kind: 'plate' | 'spacer', field: string, share?: Share): Field<number>[] {
   if (stack.length === 0) return []
   return stack.flatMap((part, index) =>
     share === undefined || share.hasPart(index) ? part.ports.filter((port) => port.kind === kind).map((port) => fieldOf(port, field) as Field<number>) : [],

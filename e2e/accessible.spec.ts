@@ -55,3 +55,22 @@ for (const [words, paths] of [
       expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([path, 800])
     }
   })
+
+test('a dialog lies over everything: with a head that stays and a grid under it, nothing covers any of it', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=pilot`)
+  await settled(page)
+  await page.getByRole('button', { name: 'Record measurement' }).click()
+  const dialog = page.getByRole('dialog', { name: /Record a measurement/ })
+  await expect(dialog).toBeVisible()
+  const covered = await dialog.evaluate((box) => {
+    // An open dialog takes the pointer from all that is under it: painted over it, it would not be found.
+    document.body.style.setProperty('pointer-events', 'auto', 'important')
+    const { x, y, width, height } = box.getBoundingClientRect()
+    const points = Array.from({ length: 20 * 20 }, (_, i) => [x + (width * ((i % 20) + 0.5)) / 20, y + (height * (Math.floor(i / 20) + 0.5)) / 20] as const)
+    return points.flatMap(([left, top]) => {
+      const there = document.elementFromPoint(left, top)
+      return there && box.contains(there) ? [] : [`${there?.textContent?.slice(0, 30)} at ${Math.round(left)}, ${Math.round(top)}`]
+    })
+  })
+  expect(covered).toEqual([])
+})

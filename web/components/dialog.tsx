@@ -19,10 +19,10 @@ export function Dialog({
   return (
     <Radix.Root open={open} onOpenChange={onOpenChange}>
       <Radix.Portal>
-        <Radix.Overlay className="fixed inset-0 bg-ink/30" />
+        <Radix.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Radix.Content
           aria-describedby={undefined}
-          className={`fixed left-1/2 top-1/2 max-h-[88vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded border border-ink bg-ground p-4 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
+          className={`fixed z-40 left-1/2 top-1/2 max-h-[88vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded border border-ink bg-ground p-4 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
         >
           <div className="mb-3 flex items-start justify-between gap-4">
             <Radix.Title className="text-[15px] font-bold">{title}</Radix.Title>

@@ -46,20 +46,22 @@ function ShopZone({ zone }: { zone: string }) {
     <section>
       <h2 className="font-bold">Day</h2>
       <p className="mb-1 text-steel">Today is {dayIn(zone, new Date())} here. What is said, planned and priced without a date gets this one.</p>
-      <label className="flex items-center gap-2">
-        Time zone
-        <select
-          value={zone}
-          onChange={(event) => void act(() => api.patch('/settings', { timeZone: event.target.value }))}
-          className="rounded border border-steel bg-ground px-2 py-1.5"
-        >
-          {[...new Set([zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((one) => (
-            <option key={one} value={one}>
-              {one.replaceAll('_', ' ')}
-            </option>
-          ))}
-        </select>
-      </label>
+      <Form
+        id="zone"
+        columns={1}
+        fields={[
+          {
+            name: 'timeZone',
+            label: 'Time zone',
+            type: 'select',
+            required: true,
+            options: [...new Set([zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((one) => ({ value: one, words: one.replaceAll('_', ' ') })),
+          },
+        ]}
+        initial={{ timeZone: zone }}
+        action="Save the time zone"
+        submit={(values) => write(() => api.patch('/settings', values))}
+      />
     </section>
   )
 }

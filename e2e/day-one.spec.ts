@@ -193,6 +193,8 @@ test("a donor's sheet is filled on a tablet with the connection cut, survives a 
   const answer = (question: string, words: string) => page.locator('fieldset').filter({ hasText: question }).getByText(words, { exact: true }).click()
   await answer('Papers are here', 'No')
   await expect(page.getByText('No certificate without papers').first()).toBeVisible()
+  // Arrived before the connection is cut: else it waits with the other two.
+  await expect(page.getByText('Every answer is kept with the donor')).toBeVisible()
   await page.context().setOffline(true)
   await answer('Hit in front', 'Hit')
   await page.getByLabel('Oil pressure, warm, at idle').fill('1.2 bar')

@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
 import { need } from '../needs/need.ts'
-import { compilePart } from '../ports/index.ts'
+import { type CompiledPart, compilePart } from '../ports/index.ts'
 import { gatherCandidates } from './candidates.ts'
-import type { Market } from './market.ts'
+import type { Market, OfferRow } from './market.ts'
 
 const disc = (id: string, startMm?: number) =>
   compilePart({
@@ -12,16 +12,21 @@ const disc = (id: string, startMm?: number) =>
     ports: [{ id: `${id}/disc-hub/main`, kind: 'disc-hub', slot: 'main', claims: startMm === undefined ? {} : { startMm: [{ id: `${id}.s`, value: startMm, grade: 'maker' }] } }],
   })
 const offer = { issuerId: null, normalised: null, number: null, description: null, currency: 'EUR', taxIncluded: true, pack: 1, stock: null, leadDays: null, condition: 'new' }
+const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> => new Map(items.map((item) => [item.id, item]))
+const shelved = (parts: readonly CompiledPart[]): Pick<Market, 'parts' | 'kinds'> => ({ parts: byId(parts), kinds: new Map([['disc', parts]]) })
+const offered = (offers: readonly OfferRow[]): Market['offers'] => ({ get: (part) => offers.filter((one) => one.partId === part) })
+const offers = ['wanted', 'equal', 'other', 'unknown']
+  .map((partId, i) => ({ ...offer, id: `o${i}`, partId, supplierId: 's', priceMinor: 1000 + i, taxIncluded: i !== 1 }))
+  .concat([{ ...offer, id: 'o4', partId: 'wanted', supplierId: 's', priceMinor: 500, currency: 'SEK', taxIncluded: true }])
+const discs = [disc('wanted', -6), disc('equal', -6.05), disc('other', -3), disc('unknown')]
 const market: Market = {
-  parts: new Map([disc('wanted', -6), disc('equal', -6.05), disc('other', -3), disc('unknown')].map((part) => [part.id, part])),
+  ...shelved(discs),
+  offers: offered(offers),
   numbers: new Map([
     ['wanted', ['i:1']],
     ['equal', ['i:2']],
   ]),
   supersessions: [{ old: 'i:1', new: 'i:2', oneWay: true }],
-  offers: ['wanted', 'equal', 'other', 'unknown']
-    .map((partId, i) => ({ ...offer, id: `o${i}`, partId, supplierId: 's', priceMinor: 1000 + i, taxIncluded: i !== 1 }))
-    .concat([{ ...offer, id: 'o4', partId: 'wanted', supplierId: 's', priceMinor: 500, currency: 'SEK', taxIncluded: true }]),
   kits: [],
   donors: [
     {
@@ -83,7 +88,7 @@ test('a typed price with a source is a candidate without a supplier; a kept one 
     { needId: wanted.id, act: 'price' as const, priceMinor: 4200, source: 'Made here' },
     { needId: wanted.id, act: 'keep' as const, priceMinor: null, source: null },
   ]
-  const { problem } = gatherCandidates([wanted], { ...market, offers: [], donors: [] }, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, decisions, [])
+  const { problem } = gatherCandidates([wanted], { ...market, offers: offered([]), donors: [] }, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, decisions, [])
   expect(problem.candidates.map((one) => [one.source, one.priceMinor, one.supplier])).toEqual([
     ['keep', 0, undefined],
     ['typed', 4200, undefined],
@@ -97,7 +102,7 @@ test('nothing is bought on assumed values: a part known only by its type is no c
     name: 'Some disc',
     ports: [{ id: 'guess/disc-hub/main', kind: 'disc-hub', slot: 'main', claims: { startMm: [{ id: 'g', value: -6, plusMinus: 1, grade: 'assumed' }] } }],
   })
-  const assumed: Market = { ...market, parts: new Map([...market.parts, ['guess', guess]]), offers: [{ ...market.offers[0]!, id: 'og', partId: 'guess' }] }
+  const assumed: Market = { ...market, ...shelved([...discs, guess]), offers: offered([{ ...offers[0]!, id: 'og', partId: 'guess' }]) }
   const gathered = gatherCandidates([need({ kind: 'disc', place: 'coupling', words: 'Disc', why: [] })], assumed, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, [], [])
   expect(gathered.sources.filter((source) => source.partId === 'guess')).toEqual([])
   expect(gathered.excluded).toEqual([{ id: 'guess', why: expect.stringContaining('assumed') }])

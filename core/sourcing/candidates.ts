@@ -5,8 +5,8 @@ import { meets } from '../needs/meets.ts'
 import type { Need } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import type { Grade } from '../quantity/grade.ts'
-import type { Market, SupplierRow } from './market.ts'
-import { assumedOnly, constraintsFor, matchesOf, strongestGrade, weakestGrade } from './offer-matches.ts'
+import type { Market, OfferRow, SupplierRow } from './market.ts'
+import { assumedOnly, partsMeeting, sourced, strongestGrade, weakestGrade } from './offer-matches.ts'
 import type { Bundle, Candidate, Lock, Problem, Source, Supplier } from './problem.ts'
 
 export interface Decision {
@@ -54,8 +54,7 @@ export interface Gathered {
  * constraint fields is marked confirm.
  */
 export function gatherCandidates(needs: readonly Need[], market: Market, build: BuildMoney, decisions: readonly Decision[], locks: readonly Lock[]): Gathered {
-  const wanted = needs.filter((need) => need.task === undefined)
-  const constrained = wanted.map((need) => ({ ...need, constraints: constraintsFor(need, market.parts) }))
+  const constrained = sourced(needs, market.parts)
   const sources: SourceInfo[] = []
   const excluded: { id: string; why: string }[] = []
   const candidates: Candidate[] = []
@@ -81,6 +80,7 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
     if (typed) add(`typed@${need.id}`, 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')
   }
 
+  const offersOf = (part: CompiledPart): readonly OfferRow[] => market.offers.get(part.id) ?? []
   const known = new Set<string>()
   const isAssumed = (part: CompiledPart): boolean => {
     if (strongestGrade(part) !== 'assumed') return false
@@ -89,9 +89,11 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
     known.add(part.id)
     return true
   }
-  for (const part of assumedOnly(constrained, market.offers, market.parts)) isAssumed(part)
+  for (const part of assumedOnly(constrained, market.kinds)) if (offersOf(part).length > 0) isAssumed(part)
   // As the offers stand, then as the needs do: the order decides which of equals a plan takes.
-  const matches = constrained.flatMap((need) => matchesOf(need, market.offers, market.parts).map((match) => ({ ...match, need }))).sort((p, q) => p.place - q.place)
+  const matches = constrained
+    .flatMap((need) => partsMeeting(need, market.kinds).flatMap(({ part, answer }) => offersOf(part).map((offer) => ({ offer, part, need, answer }))))
+    .sort((p, q) => (p.offer.id < q.offer.id ? -1 : p.offer.id > q.offer.id ? 1 : 0))
   for (const { offer, part, need, answer } of matches) {
     const supplier = supplierOf.get(offer.supplierId)
     if (!supplier) continue
@@ -167,7 +169,7 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
 
   const problem: Problem = {
     currency: build.currency,
-    needs: wanted.map((need) => ({ id: need.id, quantity: need.quantity })),
+    needs: constrained.map((need) => ({ id: need.id, quantity: need.quantity })),
     candidates,
     bundles,
     suppliers: market.suppliers.flatMap((supplier) => tariff(supplier, build, market.rates)),

@@ -64,12 +64,16 @@ export interface SupplierRow {
   readonly freeOverMinor: number | null
 }
 
+/** What is sold, had and known, asked for by what a question needs of it: a shop has more than is held at once. */
 export interface Market {
-  readonly parts: ReadonlyMap<string, CompiledPart>
-  /** Issuer-qualified normalised numbers of each part. */
-  readonly numbers: ReadonlyMap<string, readonly string[]>
+  readonly parts: Pick<ReadonlyMap<string, CompiledPart>, 'get'>
+  /** Parts of each kind, by id: the same list until one of them changed. */
+  readonly kinds: Pick<ReadonlyMap<string, readonly CompiledPart[]>, 'get'>
+  /** Issuer-qualified normalised numbers of a part. */
+  readonly numbers: Pick<ReadonlyMap<string, readonly string[]>, 'get'>
   readonly supersessions: readonly Supersession[]
-  readonly offers: readonly OfferRow[]
+  /** Offers of a part, by id. */
+  readonly offers: Pick<ReadonlyMap<string, readonly OfferRow[]>, 'get'>
   readonly kits: readonly KitRow[]
   readonly donors: readonly DonorRow[]
   readonly suppliers: readonly SupplierRow[]

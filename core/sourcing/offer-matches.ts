@@ -3,73 +3,47 @@ import type { Need } from '../needs/need.ts'
 import type { Field } from '../ports/field.ts'
 import { type CompiledPart, PORT_KINDS } from '../ports/index.ts'
 import { GRADES, type Grade } from '../quantity/grade.ts'
-import type { OfferRow } from './market.ts'
+import type { Market } from './market.ts'
 
-/** An offer whose part meets a need; `place` is where it stands among all offers. */
-export interface OfferMatch {
-  readonly place: number
-  readonly offer: OfferRow
+export type Meeting = Exclude<Meets, { meets: 'no' }>
+
+/** A part that meets a need, surely or where it is confirmed. */
+export interface PartMatch {
   readonly part: CompiledPart
-  readonly answer: Exclude<Meets, { meets: 'no' }>
+  readonly answer: Meeting
 }
 
-interface Sold {
-  readonly place: number
-  readonly offer: OfferRow
-  readonly part: CompiledPart
-}
-
+/** Parts of a kind, those that only a type's assumed values are known of apart: nothing is bought on those. */
 interface Shelved {
-  /** What is offered of each kind of part, in the order of the offers. */
-  readonly kinds: ReadonlyMap<string, readonly Sold[]>
-  /** Parts offered that only a type's assumed values are known of, by kind: nothing is bought on those. */
-  readonly assumed: ReadonlyMap<string, readonly CompiledPart[]>
-  readonly matches: Map<string, readonly OfferMatch[]>
+  readonly known: readonly CompiledPart[]
+  readonly assumed: readonly CompiledPart[]
+  readonly matches: Map<string, readonly PartMatch[]>
 }
 
-const shelved = new WeakMap<readonly OfferRow[], WeakMap<ReadonlyMap<string, CompiledPart>, Shelved>>()
+const shelved = new WeakMap<readonly CompiledPart[], Shelved>()
+const NONE: readonly CompiledPart[] = []
 
-/** Offers by kind of part: worked out once for the same offers of the same parts. */
-function shelve(offers: readonly OfferRow[], parts: ReadonlyMap<string, CompiledPart>): Shelved {
-  let held = shelved.get(offers)
-  if (!held) shelved.set(offers, (held = new WeakMap()))
-  let found = held.get(parts)
+function shelve(parts: readonly CompiledPart[]): Shelved {
+  let found = shelved.get(parts)
   if (!found) {
-    const kinds = new Map<string, Sold[]>()
-    const assumed = new Map<string, Set<CompiledPart>>()
-    offers.forEach((offer, place) => {
-      const part = parts.get(offer.partId)
-      if (!part) return
-      if (strongestGrade(part) === 'assumed') assumed.set(part.kind, (assumed.get(part.kind) ?? new Set()).add(part))
-      else {
-        const group = kinds.get(part.kind)
-        if (group) group.push({ place, offer, part })
-        else kinds.set(part.kind, [{ place, offer, part }])
-      }
-    })
-    held.set(parts, (found = { kinds, assumed: new Map([...assumed].map(([kind, set]) => [kind, [...set]])), matches: new Map() }))
+    const isAssumed = (part: CompiledPart): boolean => strongestGrade(part) === 'assumed'
+    shelved.set(parts, (found = { known: parts.filter((part) => !isAssumed(part)), assumed: parts.filter(isAssumed), matches: new Map() }))
   }
   return found
 }
 
-/** Most lists of matches remembered for one state of the offers. */
-const REMEMBERED = 400
+/** Most lists of matches remembered for the parts of one kind. */
+const REMEMBERED = 60
 
-/** Offers whose part meets a need, in their order; the same list while neither offers nor parts change. */
-export function matchesOf(need: Need, offers: readonly OfferRow[], parts: ReadonlyMap<string, CompiledPart>): readonly OfferMatch[] {
-  const { kinds, matches } = shelve(offers, parts)
+/** Parts that meet a need, by id; the same list while the parts of its kind do not change. */
+export function partsMeeting(need: Need, kinds: Market['kinds']): readonly PartMatch[] {
+  const { known, matches } = shelve(kinds.get(need.kind) ?? NONE)
   const key = JSON.stringify([need.kind, need.wants, need.constraints])
   let found = matches.get(key)
   if (!found) {
-    const answers = new Map<string, Meets>()
-    const answerOf = (part: CompiledPart): Meets => {
-      let answer = answers.get(part.id)
-      if (!answer) answers.set(part.id, (answer = meets(part, need)))
-      return answer
-    }
-    found = (kinds.get(need.kind) ?? []).flatMap(({ place, offer, part }) => {
-      const answer = answerOf(part)
-      return answer.meets === 'no' ? [] : [{ place, offer, part, answer }]
+    found = known.flatMap((part) => {
+      const answer = meets(part, need)
+      return answer.meets === 'no' ? [] : [{ part, answer }]
     })
     if (matches.size >= REMEMBERED) matches.delete(matches.keys().next().value!)
     matches.set(key, found)
@@ -77,14 +51,31 @@ export function matchesOf(need: Need, offers: readonly OfferRow[], parts: Readon
   return found
 }
 
-/** Parts offered for the kinds of these needs that are known by assumed values only. */
-export function assumedOnly(needs: readonly Need[], offers: readonly OfferRow[], parts: ReadonlyMap<string, CompiledPart>): readonly CompiledPart[] {
-  const { assumed } = shelve(offers, parts)
-  return [...new Set(needs.map((need) => need.kind))].flatMap((kind) => assumed.get(kind) ?? [])
+/** Parts of the kinds of these needs that are known by assumed values only. */
+export function assumedOnly(needs: readonly Need[], kinds: Market['kinds']): readonly CompiledPart[] {
+  return [...new Set(needs.map((need) => need.kind))].flatMap((kind) => shelve(kinds.get(kind) ?? NONE).assumed)
+}
+
+/** Needs that are bought or had, each with what its part wanted by name asks of another. */
+export const sourced = (needs: readonly Need[], parts: Market['parts']): Need[] =>
+  needs.filter((need) => need.task === undefined).map((need) => ({ ...need, constraints: constraintsFor(need, parts) }))
+
+/** Parts whose offers and numbers gathering sources asks for: those that meet a need, are wanted by one, or are only assumed. */
+export function partsAsked(needs: readonly Need[], market: Pick<Market, 'parts' | 'kinds' | 'kits' | 'donors'>): Set<string> {
+  const wanted = sourced(needs, market.parts)
+  const kinds = new Set(wanted.map((need) => need.kind))
+  const asked = new Set<string>()
+  for (const need of wanted) {
+    if (need.wants) asked.add(need.wants)
+    for (const { part } of partsMeeting(need, market.kinds)) asked.add(part.id)
+  }
+  for (const part of assumedOnly(wanted, market.kinds)) asked.add(part.id)
+  for (const { items } of [...market.kits, ...market.donors]) for (const { partId } of items) if (kinds.has(market.parts.get(partId)?.kind ?? '')) asked.add(partId)
+  return asked
 }
 
 /** A part wanted by name brings the constraints of its own ports: met by it or one with equal ports. */
-export function constraintsFor(need: Need, parts: ReadonlyMap<string, CompiledPart>): Need['constraints'] {
+function constraintsFor(need: Need, parts: Market['parts']): Need['constraints'] {
   if (need.constraints.length > 0 || need.wants === undefined) return need.constraints
   const part = parts.get(need.wants)
   return part ? constraintsOf(part) : []

@@ -1,11 +1,12 @@
-import type { Actor } from './actor.ts'
-
 /** One landed transaction: what it touched, and who did it. */
 export interface Change {
   readonly revision: number
   readonly who: string
   readonly command: string | null
+  /** Rows, as `table:id`. */
   readonly touched: readonly string[]
+  /** Parts of which something changed: themselves, their ports, claims, numbers, supersessions or offers. */
+  readonly parts: readonly string[]
 }
 
 type Listener = (change: Change) => void
@@ -25,7 +26,7 @@ const counts = new WeakMap<object, number>()
 export const changesTold = (root: object): number => counts.get(root) ?? 0
 
 /** Tells everybody who listens; called after commit only, at once. */
-export function announce(root: object, revision: number, actor: Actor | undefined, who: string, touched: readonly string[]): void {
+export function announce(root: object, change: Change): void {
   counts.set(root, changesTold(root) + 1)
-  for (const listener of listeners.get(root) ?? []) listener({ revision, who: actor?.who ?? who, command: actor?.command ?? null, touched })
+  for (const listener of listeners.get(root) ?? []) listener(change)
 }

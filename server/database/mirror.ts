@@ -10,6 +10,7 @@ export interface Source {
   read(table: TableName): Promise<Row[]>
   readIn(table: TableName, column: string, values: readonly string[]): Promise<Row[]>
   isThere(table: TableName, id: string): Promise<boolean>
+  readReferred(table: TableName, column: string, target: TableName): Promise<unknown>
 }
 
 /** One row as it was and as it is; either absent where it was added or removed. */
@@ -156,12 +157,8 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
       }
     })
   }
+  if (held.get(table)?.epoch !== store.epoch) await meet(store, table)
   let mirror = held.get(table)
-  if (mirror?.epoch !== store.epoch) {
-    // What a row refers to is read first: whether it can be read counts.
-    for (const target of new Set(Object.values(shapeOf(table).refs ?? {}))) if (target !== table && held.get(target)?.epoch !== store.epoch) await mirrored(store, target)
-    mirror = held.get(table)
-  }
   if (mirror?.epoch !== store.epoch) {
     const made = new Mirror(store.epoch)
     held.set(table, (mirror = made))
@@ -174,6 +171,20 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
   whole.syncing = whole.syncing.catch(() => undefined).then(() => sync(store, table, whole))
   await whole.syncing
   return whole
+}
+
+/**
+ * Reads what rows of a table refer to, so that whether it can be read is known: small tables whole, and of large ones
+ * the rows that a small table refers to.
+ */
+export async function meet(store: Source, table: TableName): Promise<void> {
+  const held = mirrors.get(store.root)
+  for (const [column, target] of Object.entries(shapeOf(table).refs ?? {})) {
+    if (target === table) continue
+    if (!shapeOf(target).isLarge) {
+      if (held?.get(target)?.epoch !== store.epoch) await mirrored(store, target)
+    } else if (!shapeOf(table).isLarge) await store.readReferred(table, column, target)
+  }
 }
 
 async function sync(store: Source, table: TableName, mirror: Mirror): Promise<void> {

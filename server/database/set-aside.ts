@@ -26,6 +26,10 @@ export function asideOf(root: object): Map<string, AsideRow> {
   return held
 }
 
+const changes = new WeakMap<object, number>()
+/** How often a row was set aside, or could be read again. */
+export const asideChanges = (root: object): number => changes.get(root) ?? 0
+
 /** What is wrong with a row by the contract; none where it is as it was typed. `version` is the store's own. */
 export function faultsOf(table: TableName, { version: _, ...row }: Record<string, unknown>): RowFault[] {
   const { success, error } = (STORED_ROWS[table] as z.ZodType).safeParse(row)
@@ -62,8 +66,10 @@ export function soundRow<R extends Record<string, unknown> & { id: string }>(roo
   const aside = asideOf(root)
   const key = `${table}:${row.id}`
   const { faults, because, without } = verdict(aside, table, row, unreadable)
-  if (isKept && faults.length > 0) aside.set(key, { table, id: row.id, name: String(row.name ?? row.needId ?? row.field ?? row.id).slice(0, 120), faults, because })
-  else if (isKept) aside.delete(key)
+  if (isKept && faults.length > 0) {
+    if (!aside.has(key)) changes.set(root, asideChanges(root) + 1)
+    aside.set(key, { table, id: row.id, name: String(row.name ?? row.needId ?? row.field ?? row.id).slice(0, 120), faults, because })
+  } else if (isKept && aside.delete(key)) changes.set(root, asideChanges(root) + 1)
   if (faults.length > 0) return null
   return without.length > 0 ? { ...row, ...Object.fromEntries(without.map((column) => [column, null])) } : row
 }

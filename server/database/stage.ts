@@ -1,6 +1,6 @@
 import type { Knex } from 'knex'
 import { pack, type Row, toRow } from './row.ts'
-import type { TableName } from './tables.ts'
+import { partOf, type TableName } from './tables.ts'
 
 /** Rows to be added, in the order they refer to one another, and rows to be changed from the version they were seen at. */
 export interface StagedRows {
@@ -13,11 +13,20 @@ export class ChangedMeanwhile extends Error {
   override readonly name = 'ChangedMeanwhile'
 }
 
+/** What landed: the rows it touched as `table:id`, the parts they tell of, and the newest entry of the history. */
+export interface Landed {
+  readonly touched: readonly string[]
+  readonly parts: readonly string[]
+  readonly newest: number
+}
+
 const snake = (name: string): string => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
 const COLUMNS_AT_ONCE = 900
 
 /** What each staged table adds or changes, kept with the connection that holds the rows. */
 interface Staged {
+  /** Parts that something is added or changed of. */
+  readonly parts: readonly string[]
   readonly inserts: readonly { readonly table: TableName; readonly columns: readonly string[]; readonly ids: readonly string[] }[]
   readonly updates: readonly { readonly table: TableName; readonly columns: readonly string[]; readonly ids: readonly string[] }[]
 }
@@ -66,7 +75,17 @@ export async function stage(knex: Knex, { inserts, updates }: StagedRows, { who,
       })
   }
   await fill(knex, 'staged_history', HISTORY, history)
-  staged.set(knex, laid)
+  const rows = [
+    ...inserts.flatMap(([table, all]) => all.map((row) => [table, row] as const)),
+    ...updates.flatMap(
+      ({ table, before, patch }) =>
+        [
+          [table, before],
+          [table, { ...before, ...patch }],
+        ] as const,
+    ),
+  ]
+  staged.set(knex, { ...laid, parts: [...new Set(rows.flatMap(([table, row]) => partOf(table, row) ?? []))] })
 }
 const HISTORY = ['at', 'who', 'command', 'entity', 'entityId', 'act', 'before', 'after']
 
@@ -82,8 +101,8 @@ async function fill(knex: Knex, name: string, columns: readonly string[], rows: 
  * Lands what was laid ready, in one transaction of a few statements.
  * @throws ChangedMeanwhile where a row is not at the version it was seen at, or what is to be added is there by now
  */
-export async function merge(knex: Knex): Promise<{ touched: string[]; newest: number }> {
-  const { inserts, updates } = staged.get(knex) ?? { inserts: [], updates: [] }
+export async function merge(knex: Knex): Promise<Landed> {
+  const { inserts, updates, parts } = staged.get(knex) ?? { inserts: [], updates: [], parts: [] }
   try {
     const newest = await knex.transaction(async (trx) => {
       for (const { table, ids } of updates) {
@@ -104,7 +123,7 @@ export async function merge(knex: Knex): Promise<{ touched: string[]; newest: nu
       const found = await trx('history').max('id as id').first()
       return Number(found?.id ?? 0)
     })
-    return { touched: [...inserts, ...updates].flatMap(({ table, ids }) => ids.map((id) => `${table}:${id}`)), newest }
+    return { touched: [...inserts, ...updates].flatMap(({ table, ids }) => ids.map((id) => `${table}:${id}`)), parts, newest }
   } catch (error) {
     if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_UNIQUE') throw new ChangedMeanwhile('What was to be added is there by now.')
     throw error

@@ -4,10 +4,11 @@ import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
 import { announce, changesTold } from './changes.ts'
-import { mirrored } from './mirror.ts'
+import { meet, mirrored } from './mirror.ts'
 import { pack, type Row, toRow, unpack } from './row.ts'
-import { asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
-import { shapeOf, type TableName } from './tables.ts'
+import { type AsideRow, asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
+import type { Landed } from './stage.ts'
+import { partOf, shapeOf, type TableName } from './tables.ts'
 
 export { type Row, unpack }
 
@@ -43,6 +44,8 @@ export class Store {
   readonly root: Knex
   /** Rows written in this transaction, as `table:id`. */
   readonly #touched = new Set<string>()
+  /** Parts they tell of. */
+  readonly #parts = new Set<string>()
   /** The newest entry of the history that this transaction wrote. */
   #newest = 0
   constructor(knex: Knex, who = 'bench', root: Knex = knex) {
@@ -64,13 +67,13 @@ export class Store {
       return work(inner)
     })
     const done = inner as Store | null
-    if (done && done.#touched.size > 0) this.#wrote([...done.#touched], done.#newest)
+    if (done && done.#touched.size > 0) this.#wrote({ touched: [...done.#touched], parts: [...done.#parts], newest: done.#newest })
     return result
   }
 
-  /** Tells of what another connection wrote into the same file: rows as `table:id`. */
-  landed(touched: readonly string[], newest: number): void {
-    this.#wrote(touched, newest)
+  /** Tells of what another connection wrote into the same file. */
+  landed(landed: Landed): void {
+    this.#wrote(landed)
   }
 
   /** Runs work while this process writes and reads nothing: whoever wants to waits its turn, and nothing else is held up. */
@@ -101,20 +104,26 @@ export class Store {
   }
 
   async list<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
-    if (this.inTransaction) return this.read<T>(table, where)
+    if (this.#isReadStraight(table)) return this.read<T>(table, where)
     const conditions = Object.entries(where).filter(([, value]) => value !== undefined)
     const { list } = await mirrored(this, table)
     return (conditions.length === 0 ? list : list.filter((row) => conditions.every(([column, value]) => row[column] === value))).slice() as T[]
   }
 
+  /** Large tables, and inside a transaction all: what it wrote itself is not kept in memory yet. */
+  #isReadStraight(table: TableName): boolean {
+    return this.inTransaction || shapeOf(table).isLarge === true
+  }
+
   /** Rows straight from the database, by id. */
   async read<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
+    await this.#meetOwners(table)
     const rows = await this.knex(table).where(toRow(table, where)).orderBy('id')
     return this.#sound<T>(table, rows)
   }
 
   async listIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
-    if (this.inTransaction) return this.readIn<T>(table, column, values)
+    if (this.#isReadStraight(table)) return this.readIn<T>(table, column, [...new Set(values)])
     const wanted = new Set(values)
     if (wanted.size === 0) return []
     const { list, rows } = await mirrored(this, table)
@@ -123,6 +132,7 @@ export class Store {
   }
 
   async readIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[], where: Record<string, unknown> = {}): Promise<T[]> {
+    await this.#meetOwners(table)
     const found: T[] = []
     for (let i = 0; i < values.length; i += 500) {
       // Many rows are checked in many turns, so that others are answered between.
@@ -136,10 +146,41 @@ export class Store {
     return found
   }
 
+  /** Reads a page of a table by id, for what cannot be read in it. @returns the last id; null at the end */
+  async readPage(table: TableName, after: string, limit: number): Promise<string | null> {
+    await this.#meetOwners(table)
+    const rows = (await this.knex(table).where('id', '>', after).orderBy('id').limit(limit)) as { id: string }[]
+    this.#sound(table, rows)
+    return rows.length < limit ? null : rows.at(-1)!.id
+  }
+
+  /** Rows of a table that another refers to. */
+  async readReferred(table: TableName, column: string, target: TableName): Promise<Row[]> {
+    const rows = await this.knex(target).whereIn('id', this.knex(table).distinct(column)).orderBy('id')
+    return this.#sound(target, rows)
+  }
+
   async find<T extends Row = Row>(table: TableName, id: string): Promise<T | null> {
-    if (!this.inTransaction) return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
+    if (!this.#isReadStraight(table)) return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
+    await this.#meetOwners(table)
     const row = await this.knex(table).where({ id }).first()
     return row ? (this.#sound<T>(table, [row])[0] ?? null) : null
+  }
+
+  /** What a row refers to is read first: whether it can be read counts. */
+  async #meetOwners(table: TableName): Promise<void> {
+    if (!this.inTransaction) await meet(this, table)
+  }
+
+  /** What is wrong with a row, or with what it belongs to; null where it can be read, or is not there. */
+  async aside(table: TableName, id: string): Promise<AsideRow | null> {
+    const found = await this.knex(table).where({ id }).first()
+    if (!found) return null
+    const { row, unreadable } = fromRow(table, found)
+    for (const [column, target] of Object.entries(shapeOf(table).refs ?? {}))
+      if (typeof row[column] === 'string' && `${target}:${row[column]}` !== `${table}:${id}`) await this.aside(target, row[column])
+    soundRow(this.root, table, row, unreadable, !this.inTransaction)
+    return asideOf(this.root).get(`${table}:${id}`) ?? null
   }
 
   /** Rows that can be read; the others are set aside. */
@@ -175,7 +216,7 @@ export class Store {
   /** @throws MissingError */
   async get<T extends Row = Row>(table: TableName, id: string): Promise<T> {
     const row = await this.find<T>(table, id)
-    const aside = row ? undefined : asideOf(this.root).get(`${table}:${id}`)
+    const aside = row ? null : await this.aside(table, id)
     if (aside) throw new ConflictError(`${aside.name} cannot be read (${aside.faults[0]?.field}: ${aside.faults[0]?.message}) and is set aside. Mend it in People and safekeeping.`)
     if (!row) throw new MissingError(`There is no ${words(table)} with id ${id}. It may have been moved to the trash.`)
     return row
@@ -186,7 +227,7 @@ export class Store {
     await this.#keepTree(table, String(row.id), row)
     await this.knex(table).insert(toRow(table, row))
     await this.#hold(table, String(row.id))
-    await this.#log(table, String(row.id), 'insert', null, row)
+    await this.#log(table, row, 'insert', null, row)
     return this.get<T>(table, String(row.id))
   }
 
@@ -202,10 +243,7 @@ export class Store {
         [newest = 0] = await this.knex('history').insert(
           batch.slice(j, j + 100).map((row) => ({ at, ...this.#actor(), entity: table, entityId: String(row.id), act: 'insert', before: null, after: pack(row) })),
         )
-      this.#wrote(
-        batch.map((row) => `${table}:${row.id}`),
-        newest,
-      )
+      this.#wrote({ touched: batch.map((row) => `${table}:${row.id}`), parts: batch.flatMap((row) => partOf(table, row) ?? []), newest })
     }
   }
 
@@ -233,13 +271,13 @@ export class Store {
       .update({ ...toRow(table, changed), version: version + 1 })
     if (landed !== 1) throw new ConflictError(`This ${words(table)} was changed meanwhile. Look at it again and save again.`)
     await this.#hold(table, id)
-    await this.#log(table, id, 'update', Object.fromEntries(Object.keys(changed).map((key) => [key, before[key]])), changed)
+    await this.#log(table, before, 'update', Object.fromEntries(Object.keys(changed).map((key) => [key, before[key]])), changed)
     return this.get(table, id)
   }
 
   /** Moves a row and what it owns to the trash; the trash id undoes it. */
   async remove(table: TableName, id: string, version?: number): Promise<string> {
-    const row = asideOf(this.root).has(`${table}:${id}`) ? await this.raw(table, id) : await this.get(table, id)
+    const row = (await this.find(table, id)) ?? (await this.raw(table, id))
     if (version !== undefined && row.version !== version)
       throw new ConflictError(`This ${words(table)} was changed meanwhile. Look at it again before removing it.`, { theirs: row })
     const rows = await this.#gather(table, row)
@@ -262,13 +300,13 @@ export class Store {
   async reinsert(table: TableName, row: Row): Promise<void> {
     await this.#keepTree(table, row.id, row)
     await this.knex(table).insert(toRow(table, { ...row, version: row.version + 1 }))
-    await this.#log(table, row.id, 'restore', null, row)
+    await this.#log(table, row, 'restore', null, row)
   }
 
   /** Deletes one row without gathering what it owns, and without the trash: the history holds it. */
   async unmake(table: TableName, row: Row): Promise<void> {
     await this.knex(table).where({ id: row.id }).delete()
-    await this.#log(table, row.id, 'remove', row, null)
+    await this.#log(table, row, 'remove', row, null)
   }
 
   /** Grows with every write: a cheap key for what was computed from the data. */
@@ -316,25 +354,29 @@ export class Store {
     return { who: actor?.who ?? this.who, command: actor?.command ?? null }
   }
 
-  async #log(entity: TableName, entityId: string, act: string, before: unknown, after: unknown): Promise<void> {
+  async #log(entity: TableName, row: Readonly<Record<string, unknown>> & { readonly id: string }, act: string, before: object | null, after: object | null): Promise<void> {
     const [newest = 0] = await this.knex('history').insert({
       at: new Date().toISOString(),
       ...this.#actor(),
       entity,
-      entityId,
+      entityId: row.id,
       act,
       before: before === null ? null : pack(before),
       after: after === null ? null : pack(after),
     })
-    this.#wrote([`${entity}:${entityId}`], newest)
+    this.#wrote({ touched: [`${entity}:${row.id}`], parts: [partOf(entity, row), partOf(entity, { ...row, ...after })].flatMap((part) => part ?? []), newest })
   }
 
   /** Inside a transaction others hear of it when it lands; a single write lands at once. */
-  #wrote(touched: readonly string[], newest: number): void {
+  #wrote({ touched, parts, newest }: Landed): void {
     if (this.inTransaction) {
       this.#newest = Math.max(this.#newest, newest)
       for (const one of touched) this.#touched.add(one)
-    } else announce(this.root, this.epoch * EPOCH + newest, actorNow(), this.who, touched)
+      for (const one of parts) this.#parts.add(one)
+    } else {
+      const actor = actorNow()
+      announce(this.root, { revision: this.epoch * EPOCH + newest, who: actor?.who ?? this.who, command: actor?.command ?? null, touched, parts: [...new Set(parts)] })
+    }
   }
 
   /** What anything remembered of this database is kept under: grows in the very moment a change is told. */

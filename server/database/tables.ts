@@ -3,6 +3,8 @@ export interface TableShape {
   readonly json?: readonly string[]
   readonly flags?: readonly string[]
   readonly refs?: Readonly<Record<string, TableName>>
+  /** Read where it is needed, by its indexes: a shop has more of these than are kept in memory. */
+  readonly isLarge?: boolean
   /** References it can be read without, where what they lead to cannot be read. */
   readonly loose?: readonly string[]
   /** Rows of these tables belong to a row of this one, by the column named. */
@@ -17,6 +19,7 @@ export const TABLES = {
   supplier: {},
   rate: {},
   part: {
+    isLarge: true,
     flags: ['isDefault'],
     refs: { ownerId: 'part' },
     loose: ['ownerId'],
@@ -27,9 +30,9 @@ export const TABLES = {
       ['part', 'ownerId'],
     ],
   },
-  partNumber: { refs: { partId: 'part', issuerId: 'issuer' } },
-  supersession: { flags: ['oneWay'], refs: { partId: 'part', issuerId: 'issuer' } },
-  port: { refs: { partId: 'part' }, owns: [['claim', 'portId']] },
+  partNumber: { isLarge: true, refs: { partId: 'part', issuerId: 'issuer' } },
+  supersession: { isLarge: true, flags: ['oneWay'], refs: { partId: 'part', issuerId: 'issuer' } },
+  port: { isLarge: true, refs: { partId: 'part' }, owns: [['claim', 'portId']] },
   build: {
     json: ['mustWork'],
     flags: ['inspection'],
@@ -48,7 +51,7 @@ export const TABLES = {
     ],
   },
   specimen: { refs: { partId: 'part', buildId: 'build' } },
-  claim: { json: ['value'], refs: { portId: 'port', specimenId: 'specimen' } },
+  claim: { isLarge: true, json: ['value'], refs: { portId: 'port', specimenId: 'specimen' } },
   kit: { flags: ['taxIncluded'], refs: { supplierId: 'supplier' }, loose: ['supplierId'], owns: [['kitItem', 'kitId']] },
   kitItem: { refs: { kitId: 'kit', partId: 'part' } },
   donor: {
@@ -58,7 +61,7 @@ export const TABLES = {
     ],
   },
   donorItem: { flags: ['held'], refs: { donorId: 'donor', partId: 'part' } },
-  offer: { flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' }, loose: ['issuerId'] },
+  offer: { isLarge: true, flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' }, loose: ['issuerId'] },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
   matingCard: { json: ['answers'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' } },
   buildSheet: { json: ['answers'], refs: { buildId: 'build' } },
@@ -101,3 +104,10 @@ export type TableName =
   | 'planLine'
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[]
 export const shapeOf = (table: TableName): TableShape => TABLES[table]
+
+/** The part that a row tells of: itself, or whose port, claim, number, supersession or offer it is; null for anything else. */
+export function partOf(table: TableName, row: Readonly<Record<string, unknown>>): string | null {
+  if (table === 'part') return String(row.id)
+  if (table === 'claim') return String(row.portId).split('/')[0]!
+  return shapeOf(table).isLarge ? String(row.partId) : null
+}

@@ -1,6 +1,6 @@
 import { stringify } from 'csv-stringify/sync'
 import { minorDigits } from '../../core/money/money.ts'
-import type { partsList } from '../services/planning.ts'
+import type { partsList } from '../services/parts-list.ts'
 
 /** A cell that a spreadsheet would run as a formula is quoted with an apostrophe. */
 const safe = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)

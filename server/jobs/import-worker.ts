@@ -1,10 +1,11 @@
 import { once } from 'node:events'
 import type { MessagePort } from 'node:worker_threads'
 import { connect } from '../database/connection.ts'
+import type { Landed } from '../database/stage.ts'
 import { Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import type { ImportPreview } from '../services/offer-reading.ts'
-import { type Landed, layOffers, previewOffers } from '../services/offers.ts'
+import { layOffers, previewOffers } from '../services/offers.ts'
 import { stepBack } from './step-back.ts'
 
 export interface ImportTask {

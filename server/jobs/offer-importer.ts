@@ -51,7 +51,7 @@ export class OfferImporter {
       isDone = true
       const { preview, landed } = message
       if (!isPreview) refuseBad(preview)
-      if (landed) store.landed(landed.touched, landed.newest)
+      if (landed) store.landed(landed)
       return preview
     } finally {
       // Whoever asked has gone, or the file was bad: the thread is not left waiting for more.

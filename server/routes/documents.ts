@@ -4,7 +4,7 @@ import type { Decimal } from '../../core/quantity/units.ts'
 import { partsCsv } from '../documents/parts-csv.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
-import { partsList } from '../services/planning.ts'
+import { partsList } from '../services/parts-list.ts'
 import { fileRoute, route, type SentFile } from './route.ts'
 
 /** File names as other systems take them: letters, figures and hyphens. */

@@ -13,8 +13,10 @@ import { assumedPrice } from '../../core/templates/first-answer.ts'
 import { RANGES } from '../../core/templates/ranges.ts'
 import type { Store } from '../database/store.ts'
 import { sheetAnswers } from './build-sheets.ts'
-import { contextOf, type PairingRun } from './pairings.ts'
-import { briefFacts, type Planned, planBuild, totals } from './planning.ts'
+import { contextOf } from './build-view.ts'
+import type { PairingRun } from './pairing-run.ts'
+import { briefFacts, type Planned, planBuild } from './planning.ts'
+import { totals } from './totals.ts'
 
 /** The brief whole: its answers, what each thing that must still work adds, and what limits and build say of each other. */
 export async function briefView(store: Store, buildId: string) {
@@ -70,7 +72,7 @@ function keepsOf(plan: Planned) {
   const currency = String(build.currency)
   return KEPT_ASSEMBLIES.map((kind) => {
     const lines = plan.run ? addedBy(plan, plan.run, kind) : [...mustStillWork.run({ facts: new Facts([{ key: `keep.${kind}`, value: true }]) } as never)]
-    const prices = lines.map((line) => assumedPrice(line.kind, currency, catalogue.market.rates))
+    const prices = lines.map((line) => assumedPrice(line.kind, currency, catalogue.trade.rates))
     const hours = lines.map((line) => own(RANGES, line.kind)?.hours ?? ([0, 0] as const))
     return {
       kind,

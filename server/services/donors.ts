@@ -77,8 +77,8 @@ function usedBy(plan: Planned, donorId: string): Set<string> {
 /** The donor's money in the build's currency; null without an exchange rate. */
 function moneyOf(plan: Planned, donorId: string): DonorMoney | null {
   const { catalogue, build } = plan.view
-  const donor = catalogue.market.donors.find((one) => one.id === donorId)
-  const rate = donor && rateBetween(catalogue.market.rates, donor.currency, String(build.currency))
+  const donor = catalogue.trade.donors.find((one) => one.id === donorId)
+  const rate = donor && rateBetween(catalogue.trade.rates, donor.currency, String(build.currency))
   if (!donor || rate === null || rate === undefined) return null
   const inBuild = (minor: number): number => convert(minor, donor.currency, String(build.currency), rate)
   return {

@@ -5,7 +5,7 @@ import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
 import { exportBuild, importDocument } from './build-document.ts'
 import { answerMating, matingCard } from './mating.ts'
-import { choosePairing } from './pairings.ts'
+import { choosePairing } from './pairing-choice.ts'
 import { startBuild } from './start.ts'
 
 let knex: Database

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { actorNow } from '../database/actor.ts'
-import { ChangedMeanwhile, merge, stage } from '../database/stage.ts'
+import { ChangedMeanwhile, type Landed, merge, stage } from '../database/stage.ts'
 import type { Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
@@ -16,12 +16,6 @@ export async function previewOffers(store: Store, chunks: Chunks): Promise<Impor
     await setImmediate()
   }
   return reading.preview()
-}
-
-/** What landed: the rows it touched, and the newest entry of the history. */
-export interface Landed {
-  readonly touched: readonly string[]
-  readonly newest: number
 }
 
 /** Where somebody changes what an import is about to change, it looks again; so often. */
@@ -67,7 +61,7 @@ export async function importOffers(store: Store, chunks: Chunks): Promise<Import
   const actor = actorNow()
   const { preview, landed } = await layOffers(store, chunks, { who: actor?.who ?? store.who, command: actor?.command ?? null }, (merge) => merge())
   refuseBad(preview)
-  if (landed) store.landed(landed.touched, landed.newest)
+  if (landed) store.landed(landed)
   return preview
 }
 

@@ -7,7 +7,8 @@ import { stripOf } from '../../core/pairing/strip.ts'
 import { torqueLine } from '../../core/pairing/torque-line.ts'
 import { type Assembly, assemble, contextOf as jointContext } from '../../core/pairing/train.ts'
 import { portOf } from '../../core/ports/index.ts'
-import { type BuildView, contextOf, runBuildPairing } from './pairings.ts'
+import { type BuildView, contextOf } from './build-view.ts'
+import { runBuildPairing } from './pairing-run.ts'
 import { plateOf } from './plate.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
@@ -62,5 +63,5 @@ function hardwareAt(assembly: Assembly, joint: string, plateMm: number): JointHa
 
 /** Kits that hold every part of a set. */
 function kitsHolding(view: BuildView, parts: readonly string[]): string[] {
-  return view.catalogue.market.kits.filter((kit) => parts.every((part) => kit.items.some((item) => item.partId === part))).map((kit) => kit.name)
+  return view.catalogue.trade.kits.filter((kit) => parts.every((part) => kit.items.some((item) => item.partId === part))).map((kit) => kit.name)
 }

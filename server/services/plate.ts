@@ -8,7 +8,8 @@ import { type Compiled, type CompiledPart, portOf } from '../../core/ports/index
 import type { Store } from '../database/store.ts'
 import type { PatternFace } from '../documents/pattern-dxf.ts'
 import { UnprocessableError } from '../errors.ts'
-import { runBuildPairing, viewBuild } from './pairings.ts'
+import { viewBuild } from './build-view.ts'
+import { runBuildPairing } from './pairing-run.ts'
 
 interface FaceView {
   readonly name: string

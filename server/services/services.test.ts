@@ -3,14 +3,20 @@ import { settingsInput } from '../../contract/rows.ts'
 import type { Database } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import { Store } from '../database/store.ts'
+import { buildHeader } from './build-header.ts'
+import { viewBuild } from './build-view.ts'
 import { createBundle, getBundle, updateBundle } from './bundles.ts'
 import { loadCatalogue } from './catalogue.ts'
 import { shopDay } from './day.ts'
-import { chooseCoupling, chooseKit, choosePairing, pairingRows, runBuildPairing, viewBuild } from './pairings.ts'
+import { decide } from './decisions.ts'
+import { addLock } from './locks.ts'
+import { chooseCoupling, chooseKit, choosePairing } from './pairing-choice.ts'
+import { runBuildPairing } from './pairing-run.ts'
+import { pairingRows } from './pairings.ts'
 import { addClaim, addNumber, createPart, listParts, partDetail } from './parts.ts'
-import { buildHeader, decide, partsList } from './planning.ts'
+import { partsList } from './parts-list.ts'
 import { readSettings, writeSettings } from './settings.ts'
-import { addLock, sourcingView } from './sourcing.ts'
+import { sourcingView } from './sourcing.ts'
 
 let knex: Database
 let store: Store
@@ -186,7 +192,7 @@ test('the header says what is open and what to do next, and shows no total befor
 test('a supplier that sells nothing any more is out of the market, and keeps its name where it is spoken of', async () => {
   await addLock(store, 'lantern', { way: 'out', supplierId: 'harbour' })
   for (const table of ['offer', 'kit'] as const) for (const row of await store.list(table, { supplierId: 'harbour' })) await store.transaction((tx) => tx.remove(table, row.id))
-  expect((await loadCatalogue(store, 'lantern')).market.suppliers.map(({ id }) => id)).not.toContain('harbour')
+  expect((await loadCatalogue(store, 'lantern')).trade.suppliers.map(({ id }) => id)).not.toContain('harbour')
   expect((await sourcingView(store, 'lantern')).locks.map(({ words }) => words)).toEqual(['Leave out Harbour Parts'])
 })
 

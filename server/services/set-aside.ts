@@ -1,6 +1,6 @@
 import { parseTyped } from '../../core/ports/parse.ts'
 import { QuantityError } from '../../core/quantity/units.ts'
-import { mirrored } from '../database/mirror.ts'
+import { scan } from '../database/scan.ts'
 import { type AsideRow, asideOf, faultsOf } from '../database/set-aside.ts'
 import { type Store, unpack } from '../database/store.ts'
 import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
@@ -18,7 +18,7 @@ export interface AsideView extends AsideRow {
 
 /** Every row that cannot be read, over all tables, with what stands in the fields at fault. */
 export async function listAside(store: Store): Promise<AsideView[]> {
-  for (const table of TABLE_NAMES) await mirrored(store, table)
+  await scan(store)
   const views: AsideView[] = []
   for (const one of asideOf(store.root).values()) {
     // What only waits for another is not looked into: there may be thousands, and each page asks.
@@ -48,9 +48,9 @@ async function nameOf(store: Store, { table, name }: AsideRow, row: Record<strin
 
 const asText = (value: unknown): string => (value === null || value === undefined ? '' : typeof value === 'string' ? value : JSON.stringify(value)).slice(0, 2000)
 
-function known(store: Store, table: string, id: string): AsideRow {
-  const found = asideOf(store.root).get(`${table}:${id}`)
-  if (!found || !(TABLE_NAMES as readonly string[]).includes(table)) throw new MissingError('That row is not set aside: it can be read, or it is not here any more.')
+async function known(store: Store, table: string, id: string): Promise<AsideRow> {
+  const found = (TABLE_NAMES as readonly string[]).includes(table) ? await store.aside(table as TableName, id) : null
+  if (!found) throw new MissingError('That row is not set aside: it can be read, or it is not here any more.')
   return found
 }
 
@@ -59,7 +59,7 @@ function known(store: Store, table: string, id: string): AsideRow {
  * @throws UnprocessableError naming the fields that are still not right: nothing is changed
  */
 export async function mendAside(store: Store, table: string, id: string, version: number, typed: Readonly<Record<string, string>>): Promise<void> {
-  const aside = known(store, table, id)
+  const aside = await known(store, table, id)
   await change(store, aside, version, (row) => {
     let next: Record<string, unknown> = row
     for (const [field, text] of Object.entries(typed)) {
@@ -105,7 +105,7 @@ function readings(text: string): unknown[] {
 
 /** Puts a row back as it was when it could last be read. @throws MissingError where the history knows no such time */
 export async function putBackAside(store: Store, table: string, id: string, version: number): Promise<void> {
-  const aside = known(store, table, id)
+  const aside = await known(store, table, id)
   await change(store, aside, version, async (row, tx) => {
     const sound = await earlier(tx, aside.table, row)
     if (!sound) throw new MissingError('The history does not know it as anything that could be read. Mend it, or move it to the trash.')
@@ -115,7 +115,7 @@ export async function putBackAside(store: Store, table: string, id: string, vers
 
 /** Moves a row that cannot be read to the trash with what it owns; it can be put back as it stood. */
 export async function removeAside(store: Store, table: string, id: string): Promise<string> {
-  const aside = known(store, table, id)
+  const aside = await known(store, table, id)
   return store.transaction((tx) => tx.remove(aside.table, aside.id))
 }
 

@@ -3,7 +3,10 @@ import { shaftsWanted } from '../../core/driveline/wanted.ts'
 import { assemble, contextOf as jointContext } from '../../core/pairing/train.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { Store } from '../database/store.ts'
-import { type BuildView, contextOf, costOf, runBuildPairing, viewBuild } from './pairings.ts'
+import { type BuildView, contextOf, viewBuild } from './build-view.ts'
+import { leastCost } from './least-cost.ts'
+import { leastPrices } from './offered.ts'
+import { runBuildPairing } from './pairing-run.ts'
 
 /** The shafts a pairing wants, each searched off the shelf and against one made to order at the price typed for it. */
 export async function findShafts(store: Store, buildId: string, engineId: string, transmissionId: string) {
@@ -12,7 +15,7 @@ export async function findShafts(store: Store, buildId: string, engineId: string
   // The plates that are put in move the train, and with it the shaft.
   const assembly = assemble({ ...train, inserted: result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? []) })
   const { a, b } = assembly.meetings.whole[0]!
-  const halves = halvesOf(view)
+  const halves = await halvesOf(store, view)
   const typed = (await store.list('decision', { buildId })).filter((row) => row.act === 'estimate')
   const custom = (kind: string) => {
     const row = typed.find((one) => String(one.needId).startsWith(`${kind}/`))
@@ -27,9 +30,14 @@ export async function findShafts(store: Store, buildId: string, engineId: string
 
 const orZero = (value: number): number => (Number.isFinite(value) ? Math.max(0, value) : 0)
 
-function halvesOf(view: BuildView): ShaftHalf[] {
-  const cost = costOf(view)
-  return view.catalogue.ofKind('shaft-half').flatMap((part) => halfOf(part, cost(part.id)))
+async function halvesOf(store: Store, { build, catalogue }: BuildView): Promise<ShaftHalf[]> {
+  const parts = catalogue.ofKind('shaft-half')
+  const { of } = await leastPrices(
+    store,
+    parts.map((part) => part.id),
+  )
+  const cost = leastCost(build, parts, of, catalogue.trade)
+  return parts.flatMap((part) => halfOf(part, cost(part.id)))
 }
 
 /** A half with a length and both of its fits known; the rest cannot be searched. */

@@ -1,143 +1,216 @@
 import { setImmediate } from 'node:timers/promises'
 import { type CompiledPart, compilePart } from '../../core/ports/index.ts'
-import { type Mirror, mirrored } from '../database/mirror.ts'
+import { onChange } from '../database/changes.ts'
+import { asideOf } from '../database/set-aside.ts'
 import type { Row, Store } from '../database/store.ts'
-import { toCoreParts } from './core-parts.ts'
+import { groupBy, toCoreParts } from './core-parts.ts'
 
 /** Every part compiled, as one build sees it: the same object until a part, a port, a claim or a specimen changed. */
 export interface Shelf {
   readonly parts: ReadonlyMap<string, CompiledPart>
+  /** Part rows by id: owner, default, years. */
   readonly rows: ReadonlyMap<string, Row>
-  /** Parts of each kind, by id. */
+  /** Parts of each kind, by id: the same list until one of them changed. */
   readonly kinds: ReadonlyMap<string, readonly CompiledPart[]>
-  readonly ownedBy: (owner: string) => readonly Row[]
+  /** Rows of the parts that came with a part, by id. */
+  ownedBy(owner: string): readonly Row[]
 }
 
-interface Followed {
+/** The shelf of a database as the shop sees it, and which parts changed since. Ports and claims are not kept, only what they compile to. */
+interface Kept {
+  readonly epoch: number
+  shelf: Shelf | null
+  readonly stale: Set<string>
+  working: Promise<unknown>
+  readonly builds: Map<string, OwnShelf>
+}
+
+/** A build's own: its very parts measured, laid over the shop's. */
+interface OwnShelf {
+  readonly over: Shelf
+  /** By part: the specimen, and the part as the shop sees it: while both are the same, so is what is compiled. */
+  readonly own: ReadonlyMap<string, { readonly specimen: string; readonly from: CompiledPart; readonly row: Row; readonly part: CompiledPart }>
   readonly shelf: Shelf
-  readonly mirrors: readonly Mirror[]
-  readonly seqs: readonly number[]
-  readonly specimens: ReadonlyMap<string, string>
 }
 
-const shelves = new WeakMap<object, Map<string, Followed>>()
+const kept = new WeakMap<object, Kept>()
 
-/** The shelf of a build, brought up to date by what changed since it was last asked for. */
+/** The shelf of a build, or of the shop, brought up to date by what changed since it was last asked for. */
 export async function compiledShelf(store: Store, buildId: string | null): Promise<Shelf> {
-  const [parts, ports, claims, specimenRows] = await Promise.all([
-    mirrored(store, 'part'),
-    mirrored(store, 'port'),
-    mirrored(store, 'claim'),
-    buildId ? store.list('specimen', { buildId }) : [],
-  ])
-  const specimens = new Map(specimenRows.map((row) => [String(row.partId), row.id]))
-  const tables = { parts, ports, claims, specimens }
-  let held = shelves.get(store.root)
-  if (!held) shelves.set(store.root, (held = new Map()))
-  const before = held.get(buildId ?? '')
-  const mirrors = [parts, ports, claims]
-  const touched = before?.mirrors.every((one, i) => one === mirrors[i]) ? touchedSince(before, tables) : null
-  if (before && touched?.size === 0) return before.shelf
-  // What changes while many parts are compiled is taken in the next time.
-  const seqs = mirrors.map((one) => one.seq)
-  const shelf = before && touched ? await renewed(before.shelf, touched, tables) : await gathered(tables)
-  held.set(buildId ?? '', { shelf, mirrors, seqs, specimens })
-  return shelf
+  const shelf = await shopShelf(store)
+  const specimens = buildId ? await store.list('specimen', { buildId }) : []
+  return specimens.length === 0 ? shelf : ownShelf(store, buildId!, shelf, specimens)
 }
 
-interface Tables {
-  readonly parts: Mirror
-  readonly ports: Mirror
-  readonly claims: Mirror
-  readonly specimens: ReadonlyMap<string, string>
+async function shopShelf(store: Store): Promise<Shelf> {
+  let held = kept.get(store.root)
+  if (held?.epoch !== store.epoch) {
+    if (!held)
+      onChange(store.root, ({ parts }) => {
+        const now = kept.get(store.root)
+        for (const id of parts) now?.stale.add(id)
+      })
+    kept.set(store.root, (held = { epoch: store.epoch, shelf: null, stale: new Set(), working: Promise.resolve(), builds: new Map() }))
+  }
+  const now = held
+  // One after the other; one that failed is tried again by the next.
+  const turn = now.working.catch(() => undefined).then(() => follow(store, now))
+  now.working = turn
+  return turn
 }
 
-/** Parts that something changed of; null where too much changed to say. */
-function touchedSince({ seqs, specimens }: Followed, tables: Tables): Set<string> | null {
-  const [parts, ports, claims] = [tables.parts.since(seqs[0]!), tables.ports.since(seqs[1]!), tables.claims.since(seqs[2]!)]
-  if (!parts || !ports || !claims) return null
-  const touched = new Set<string>()
-  for (const { from, to } of parts) for (const row of [from, to]) if (row) touched.add(row.id)
-  for (const { from, to } of ports) for (const row of [from, to]) if (row) touched.add(String(row.partId))
-  for (const { from, to } of claims) for (const row of [from, to]) if (row) touched.add(String(row.portId).split('/')[0]!)
-  for (const id of new Set([...specimens.keys(), ...tables.specimens.keys()])) if (specimens.get(id) !== tables.specimens.get(id)) touched.add(id)
-  return touched
+async function follow(store: Store, now: Kept): Promise<Shelf> {
+  const stale = [...now.stale]
+  now.stale.clear()
+  try {
+    if (!now.shelf) now.shelf = await gathered(store)
+    else if (stale.length > 0) now.shelf = await renewed(store, now.shelf, stale)
+    return now.shelf
+  } catch (error) {
+    for (const id of stale) now.stale.add(id)
+    throw error
+  }
 }
 
-/** So many parts are compiled in one turn; others are answered between. */
+/** So many parts are read and compiled in one turn; others are answered between. */
 const AT_ONCE = 200
 
-async function gathered(tables: Tables): Promise<Shelf> {
+async function gathered(store: Store): Promise<Shelf> {
+  const ids = (await store.knex('part').orderBy('id').select('id')) as { id: string }[]
   const parts = new Map<string, CompiledPart>()
-  const kinds = new Map<string, CompiledPart[]>()
-  let done = 0
-  for (const row of tables.parts.list) {
-    if (++done % AT_ONCE === 0) await setImmediate()
-    const part = compiled(row, tables)
-    parts.set(row.id, part)
-    const kind = kinds.get(part.kind)
-    if (kind) kind.push(part)
-    else kinds.set(part.kind, [part])
-  }
-  return shelfOf(parts, kinds, tables)
+  const rows = new Map<string, Row>()
+  await compiled(
+    store,
+    ids.map(({ id }) => id),
+    (part, row) => {
+      parts.set(row.id, part)
+      rows.set(row.id, row)
+    },
+  )
+  return shelfOf(
+    parts,
+    rows,
+    groupedBy(parts.values(), ({ kind }) => kind),
+  )
 }
 
-/** Each kind that something changed of is listed anew, once. */
-async function renewed(shelf: Shelf, touched: ReadonlySet<string>, tables: Tables): Promise<Shelf> {
-  const parts = new Map(shelf.parts)
-  const kinds = new Map(shelf.kinds)
-  const fresh = new Map<string, CompiledPart[]>()
-  const freshOf = (kind: string): CompiledPart[] => {
-    let list = fresh.get(kind)
-    if (!list) fresh.set(kind, (list = []))
-    return list
-  }
-  let done = 0
-  for (const id of touched) {
-    if (++done % AT_ONCE === 0) await setImmediate()
-    const old = parts.get(id)
-    if (old) freshOf(old.kind)
-    const row = tables.parts.rows.get(id)
-    if (!row) {
-      parts.delete(id)
-      continue
+/** Reads parts with all that is said of them, and hands each on compiled; a part that cannot be read is left out. */
+async function compiled(store: Store, ids: readonly string[], take: (part: CompiledPart, row: Row) => void, specimens?: ReadonlyMap<string, string>): Promise<void> {
+  for (let i = 0; i < ids.length; i += AT_ONCE) {
+    if (i > 0) await setImmediate()
+    const rows = await store.readIn('part', 'id', ids.slice(i, i + AT_ONCE))
+    const idsOf = (list: readonly Row[]): string[] => list.map((row) => row.id)
+    const ports = await store.readIn('port', 'partId', idsOf(rows))
+    const claims = groupBy(await store.readIn('claim', 'portId', idsOf(ports)), 'portId')
+    const portsOf = groupBy(ports, 'partId')
+    for (const row of rows) {
+      const own = portsOf.get(row.id) ?? []
+      const [part] = toCoreParts(
+        [row],
+        own,
+        own.flatMap((port) => claims.get(port.id) ?? []),
+      )
+      take(compilePart(part!, specimens?.get(row.id)), row)
     }
-    const part = compiled(row, tables)
-    parts.set(id, part)
-    freshOf(part.kind).push(part)
   }
+}
+
+/** Parts that changed are compiled anew; those that came with one that can be read again, or no longer, are read anew too. */
+async function renewed(store: Store, shelf: Shelf, stale: readonly string[]): Promise<Shelf> {
+  const parts = new Map(shelf.parts)
+  const rows = new Map(shelf.rows)
+  const touched = new Set<string>()
+  for (let ids = stale; ids.length > 0; ) {
+    for (const id of ids) {
+      touched.add(id)
+      parts.delete(id)
+      rows.delete(id)
+    }
+    await compiled(store, ids, (part, row) => {
+      parts.set(row.id, part)
+      rows.set(row.id, row)
+    })
+    const moved = ids.filter((id) => parts.has(id) !== shelf.parts.has(id))
+    for (const id of moved) if (!parts.has(id) && !(await store.isThere('part', id))) asideOf(store.root).delete(`part:${id}`)
+    ids = (await store.readIn('part', 'ownerId', moved)).map((row) => row.id).filter((id) => !touched.has(id))
+  }
+  return shelfOf(byId(parts), byId(rows), relisted(shelf.kinds, shelf.parts, parts, touched))
+}
+
+/** Lists by kind with some parts other than before: each kind that something changed of is listed anew, once. */
+function relisted(kinds: Shelf['kinds'], before: Shelf['parts'], now: Shelf['parts'], touched: ReadonlySet<string>): Map<string, readonly CompiledPart[]> {
+  const fresh = new Map<string, CompiledPart[]>()
+  for (const id of touched)
+    for (const [part, isNow] of [
+      [before.get(id), false],
+      [now.get(id), true],
+    ] as const) {
+      if (!part) continue
+      const list = fresh.get(part.kind) ?? []
+      fresh.set(part.kind, list)
+      if (isNow) list.push(part)
+    }
+  const relist = new Map(kinds)
   for (const [kind, list] of fresh)
-    kinds.set(
+    relist.set(
       kind,
       [...(kinds.get(kind) ?? []).filter(({ id }) => !touched.has(id)), ...list].sort((p, q) => (p.id < q.id ? -1 : 1)),
     )
-  return shelfOf(parts, kinds, tables)
+  return relist
 }
 
-const shelfOf = (parts: Shelf['parts'], kinds: Shelf['kinds'], { parts: mirror }: Tables): Shelf => ({
-  parts,
-  kinds,
-  rows: mirror.rows,
-  ownedBy: (owner) => mirror.group('ownerId', owner),
-})
-
-interface Compiled {
-  readonly sources: readonly unknown[]
-  readonly part: CompiledPart
+/** In the order of ids, where something was put in behind. */
+function byId<T>(held: Map<string, T>): Map<string, T> {
+  let last = ''
+  for (const id of held.keys()) {
+    if (id < last) return new Map([...held].sort(([p], [q]) => (p < q ? -1 : 1)))
+    last = id
+  }
+  return held
 }
-const compiledParts = new WeakMap<Row, Map<string, Compiled>>()
 
-/** A part is compiled again only when one of its rows changed, so that what is remembered of it stays good. */
-function compiled(row: Row, { ports, claims, specimens }: Tables): CompiledPart {
-  const own = ports.group('partId', row.id)
-  const said = own.flatMap((port) => claims.group('portId', port.id))
-  const specimen = specimens.get(row.id)
-  const sources: unknown[] = [...own, ...said]
-  let held = compiledParts.get(row)
-  if (!held) compiledParts.set(row, (held = new Map()))
-  const found = held.get(specimen ?? '')
-  if (found && found.sources.length === sources.length && found.sources.every((one, i) => one === sources[i])) return found.part
-  const part = compilePart(toCoreParts([row], own, said)[0]!, specimen)
-  held.set(specimen ?? '', { sources, part })
-  return part
+/** What came with what is listed when it is first asked for. */
+function shelfOf(parts: Shelf['parts'], rows: Shelf['rows'], kinds: Shelf['kinds']): Shelf {
+  let owners: Map<string, Row[]> | null = null
+  return {
+    parts,
+    rows,
+    kinds,
+    ownedBy(owner) {
+      owners ??= groupedBy(rows.values(), (row) => row.ownerId as string | null)
+      return owners.get(owner) ?? []
+    },
+  }
+}
+
+function groupedBy<T>(items: Iterable<T>, keyOf: (item: T) => string | null): Map<string, T[]> {
+  const groups = new Map<string, T[]>()
+  for (const item of items) {
+    const key = keyOf(item)
+    if (key === null) continue
+    const group = groups.get(key)
+    if (group) group.push(item)
+    else groups.set(key, [item])
+  }
+  return groups
+}
+
+async function ownShelf(store: Store, buildId: string, over: Shelf, rows: readonly Row[]): Promise<Shelf> {
+  const builds = kept.get(store.root)!.builds
+  const before = builds.get(buildId)
+  const wanted = new Map(rows.flatMap((row) => (over.parts.has(String(row.partId)) ? [[String(row.partId), row.id]] : [])))
+  if (before?.over === over && before.own.size === wanted.size && [...wanted].every(([part, specimen]) => before.own.get(part)?.specimen === specimen)) return before.shelf
+  const own = new Map<string, OwnShelf['own'] extends ReadonlyMap<string, infer O> ? O : never>()
+  const fresh: string[] = []
+  for (const [id, specimen] of wanted) {
+    const held = before?.own.get(id)
+    if (held?.specimen === specimen && held.from === over.parts.get(id)) own.set(id, held)
+    else fresh.push(id)
+  }
+  await compiled(store, fresh, (part, row) => own.set(row.id, { specimen: wanted.get(row.id)!, from: over.parts.get(row.id)!, row, part }), wanted)
+  const parts = new Map(over.parts)
+  for (const [id, { part }] of own) parts.set(id, part)
+  const shelf = shelfOf(parts, over.rows, relisted(over.kinds, over.parts, parts, new Set(own.keys())))
+  builds.set(buildId, { over, own, shelf })
+  return shelf
 }

@@ -11,7 +11,7 @@ import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/
 import type { Row, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { answerStopper } from './joint-claims.ts'
-import { chooseCoupling, takePairing } from './pairings.ts'
+import { chooseCoupling, takePairing } from './pairing-choice.ts'
 import { addClaim, onePart, rebuildPortValues } from './parts.ts'
 
 type Start = z.infer<typeof startInput>

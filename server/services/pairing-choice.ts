@@ -1,0 +1,65 @@
+import { isCouplingKind } from '../../core/pairing/coupling.ts'
+import type { Row, Store } from '../database/store.ts'
+import { MissingError } from '../errors.ts'
+import { viewBuild } from './build-view.ts'
+import { runBuildPairing } from './pairing-run.ts'
+
+/** Chooses a pairing (or another closing set on it); the set taken is kept by name so that it survives. */
+export async function choosePairing(
+  store: Store,
+  buildId: string,
+  { engineId, transmissionId, inserted }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
+): Promise<Row> {
+  const view = await viewBuild(store, buildId)
+  const set = inserted ?? runBuildPairing(view, engineId, transmissionId).result.chosen
+  return store.transaction((tx) => takePairing(tx, buildId, { engineId, transmissionId }, set))
+}
+
+/** Makes one pairing of a build the chosen one, with the parts put in. @throws MissingError where one of them is gone */
+export async function takePairing(tx: Store, buildId: string, { engineId, transmissionId }: PairOf, inserted: readonly string[]): Promise<Row> {
+  await tx.get('build', buildId)
+  for (const id of [engineId, transmissionId, ...inserted]) if (!(await tx.find('part', id))) throw new MissingError(`Part ${id} is not in the catalogue any more.`)
+  const pairings = await tx.list('pairing', { buildId })
+  const own = pairings.find((row) => row.engineId === engineId && row.transmissionId === transmissionId)
+  for (const other of pairings) if (other.chosen === true && other.id !== own?.id) await tx.update('pairing', other.id, other.version, { chosen: false })
+  if (own) return tx.update('pairing', own.id, own.version, { chosen: true, inserted })
+  return tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true, inserted })
+}
+
+interface PairOf {
+  readonly engineId: string
+  readonly transmissionId: string
+}
+
+/** Takes a kit's coupling pieces on a pairing, each in place of its kind. */
+export async function chooseKit(store: Store, buildId: string, { kitId, ...pair }: PairOf & { kitId: string }): Promise<{ replaced: string[] }> {
+  return store.transaction(async (tx) => {
+    await tx.get('kit', kitId)
+    const items = await tx.list('kitItem', { kitId })
+    const parts = (
+      await tx.listIn(
+        'part',
+        'id',
+        items.map((item) => String(item.partId)),
+      )
+    ).filter((part) => isCouplingKind(String(part.kind)))
+    if (parts.length === 0) throw new MissingError('That kit holds no coupling piece: flywheel, clutch, pilot, starter or separator.')
+    for (const part of parts) await setCoupling(tx, buildId, { ...pair, kind: String(part.kind), partId: part.id })
+    return { replaced: parts.map((part) => String(part.kind)) }
+  })
+}
+
+/** Changes one piece of the coupling set on a pairing; null goes back to the default. */
+export async function chooseCoupling(store: Store, buildId: string, choice: PairOf & { kind: string; partId: string | null }): Promise<void> {
+  await store.transaction((tx) => setCoupling(tx, buildId, choice))
+}
+
+async function setCoupling(tx: Store, buildId: string, { engineId, transmissionId, kind, partId }: PairOf & { kind: string; partId: string | null }): Promise<void> {
+  await tx.get('build', buildId)
+  const pairing = (await tx.list('pairing', { buildId, engineId, transmissionId }))[0] ?? (await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: false }))
+  const held = (await tx.list('couplingChoice', { pairingId: pairing.id, kind }))[0]
+  if (partId === null) {
+    if (held) await tx.remove('couplingChoice', held.id)
+  } else if (held) await tx.update('couplingChoice', held.id, held.version, { partId })
+  else await tx.insert('couplingChoice', { pairingId: pairing.id, kind, partId })
+}

@@ -1,0 +1,66 @@
+import { kindGroup, kindWords } from '../../core/identity/part-kinds.ts'
+import type { Need } from '../../core/needs/need.ts'
+import type { SourceInfo } from '../../core/sourcing/candidates.ts'
+import type { Plan } from '../../core/sourcing/solve.ts'
+import { assumedPrice } from '../../core/templates/first-answer.ts'
+import type { Row, Store } from '../database/store.ts'
+import type { BuildView } from './build-view.ts'
+import { isCurrent, nameOf, planBuild } from './planning.ts'
+
+/** Sources of a line that are sent with it; the rest are counted. */
+const CANDIDATES_SHOWN = 40
+
+export type LineState = 'open' | 'planned' | 'kept' | 'work' | 'dropped' | 'estimated' | 'to solve'
+
+/** The parts list: each need with its source in the plan, number verdict, evidence, why and state. */
+export async function partsList(store: Store, buildId: string) {
+  const plan = await planBuild(store, buildId)
+  const lines = (plan.plan?.detail as Plan | undefined)?.lines ?? []
+  const current = isCurrent(plan)
+  const sourceOf = new Map(plan.gathered.sources.map((source) => [source.id, source]))
+  const candidatesOf = new Map<string, SourceInfo[]>()
+  for (const one of plan.gathered.sources) {
+    const group = candidatesOf.get(one.need)
+    if (group) group.push(one)
+    else candidatesOf.set(one.need, [one])
+  }
+  const list = plan.needs.map((need) => {
+    const line = current ? lines.find((one) => one.need === need.id) : undefined
+    const source = line ? sourceOf.get(line.candidate ?? `${line.bundle}\u0000${line.item}`) : undefined
+    const candidates = candidatesOf.get(need.id) ?? []
+    const estimate = plan.decisions.find((one) => one.needId === need.id && one.act === 'estimate')
+    return {
+      ...lineOf(need, plan.view),
+      source: source ?? null,
+      costMinor: line?.costMinor ?? null,
+      packs: line?.packs ?? null,
+      candidates: candidates.slice(0, CANDIDATES_SHOWN),
+      candidateCount: candidates.length,
+      range: need.task || source || estimate ? null : assumedPrice(need.kind, String(plan.view.build.currency), plan.view.catalogue.trade.rates),
+      estimateMinor: (estimate?.priceMinor as number | null | undefined) ?? null,
+      decisions: plan.decisions.filter((one) => one.needId === need.id),
+      state: stateOf(need, source, candidates, estimate),
+    }
+  })
+  return {
+    pairing: nameOf(plan),
+    currency: plan.view.build.currency,
+    planIsCurrent: current,
+    planStatus: (plan.plan?.status as string | undefined) ?? null,
+    lines: list,
+    dropped: plan.dropped.map((need) => ({ ...lineOf(need, plan.view), decisionId: plan.decisions.find((one) => one.needId === need.id && one.act === 'drop')!.id })),
+    excluded: plan.gathered.excluded,
+  }
+}
+
+function lineOf(need: Need, view: BuildView) {
+  const wants = need.wants ? view.catalogue.parts.get(need.wants) : undefined
+  return { ...need, group: kindGroup(need.kind), kindWords: kindWords(need.kind), wantsName: wants?.name ?? null, joint: need.why.find((reason) => reason.joint)?.joint ?? null }
+}
+
+function stateOf(need: Need, source: SourceInfo | undefined, candidates: readonly SourceInfo[], estimate: Row | undefined): LineState {
+  if (need.task) return 'work'
+  if (source) return source.source === 'keep' ? 'kept' : 'planned'
+  if (candidates.length > 0) return 'to solve'
+  return estimate ? 'estimated' : 'open'
+}

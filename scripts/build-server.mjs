@@ -5,6 +5,7 @@ await build({
   entryPoints: {
     main: 'server/main.ts',
     'solve-worker': 'server/jobs/solve-worker.ts',
+    'reading-worker': 'server/jobs/reading-worker.ts',
     'read-worker': 'server/jobs/read-worker.ts',
     'import-worker': 'server/jobs/import-worker.ts',
     'backup-worker': 'server/jobs/backup-worker.ts',

@@ -45,6 +45,8 @@ async function main(): Promise<void> {
   const server = serve({ fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch, hostname: host, port }, () =>
     console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
   )
+  // The thread that plans reads the shop in before anybody asks.
+  jobs.readings.warm(store)
   server.on('error', (error: NodeJS.ErrnoException) => fail(new StartFault(portFault(error, host, port), 1)))
 
   let stopping = false

@@ -12,9 +12,12 @@ export class RestoreGate {
   #active = 0
   #shut: Promise<void> | null = null
   #idle = (): void => {}
+  readonly #letGo: () => Promise<void>
   readonly #patienceMs: number
 
-  constructor(patienceMs = PATIENCE_MS) {
+  /** @param letGo closes what else has the data open, once nobody is under way */
+  constructor(letGo: () => Promise<void> = async () => undefined, patienceMs = PATIENCE_MS) {
+    this.#letGo = letGo
     this.#patienceMs = patienceMs
   }
 
@@ -54,6 +57,7 @@ export class RestoreGate {
         if (!(await within(idle, this.#patienceMs)))
           throw new ProblemError(503, 'Others are in the middle of something long, an import perhaps. Nothing was changed; try again in a minute.')
       }
+      await this.#letGo()
       return await work()
     } finally {
       this.#shut = null

@@ -1,3 +1,4 @@
+import { MessagePort } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import { v7 as uuidv7 } from 'uuid'
 import type { Problem } from '../../core/sourcing/problem.ts'
@@ -5,7 +6,8 @@ import type { Plan } from '../../core/sourcing/solve.ts'
 import { RestoreGate } from '../restore-gate.ts'
 import { FileReader } from './file-reader.ts'
 import { OfferImporter } from './offer-importer.ts'
-import type { SolveTask } from './solve-worker.ts'
+import { ReadingThread } from './reading-thread.ts'
+import type { Posed, Solved, SolveTask } from './solve-worker.ts'
 import { workerUrl } from './worker-url.ts'
 
 export interface JobState {
@@ -42,11 +44,16 @@ export class JobRunner {
   /** Files people bring, read on threads of their own. */
   readonly files = new FileReader()
   readonly offers = new OfferImporter()
-  /** Shut while a backup is put back: a plan that is ready then lands after it. */
-  readonly gate = new RestoreGate()
+  readonly readings = new ReadingThread()
+  /** Shut while a backup is put back: a plan that is ready then lands after it, and no other thread has the file open. */
+  readonly gate = new RestoreGate(() => this.readings.close())
 
   /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
-  async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal, shared = new SharedArrayBuffer(32)): Promise<Plan> {
+  async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal): Promise<Plan> {
+    return (await this.#solve({ problem, sources: [] }, timeLimitMs, signal, new SharedArrayBuffer(32))).plan
+  }
+
+  async #solve(posed: Posed | MessagePort, timeLimitMs: number, signal: AbortSignal | undefined, shared: SharedArrayBuffer): Promise<Solved> {
     const state = new Float64Array(shared)
     const ended = new AbortController()
     const stop = (): void => {
@@ -56,21 +63,21 @@ export class JobRunner {
     if (signal?.aborted) stop()
     signal?.addEventListener('abort', stop, { once: true })
     try {
-      const task: SolveTask = { problem, timeLimitMs, shared }
-      return (await this.#threads().run(task, { signal: ended.signal })) as Plan
+      const task: SolveTask = { posed, timeLimitMs, shared }
+      return (await this.#threads().run(task, { signal: ended.signal, transferList: posed instanceof MessagePort ? [posed] : [] })) as Solved
     } finally {
       signal?.removeEventListener('abort', stop)
     }
   }
 
-  /** Starts a job and returns at once; `land` runs when the plan is there. */
-  start(kind: string, subject: string, problem: Problem, timeLimitMs: number, land: (plan: Plan) => Promise<unknown>): JobState {
+  /** Starts a job and returns at once; `land` runs when the plan is there. @param posed what is solved, or the port it comes by */
+  start(kind: string, subject: string, posed: Posed | MessagePort, timeLimitMs: number, land: (solved: Solved) => Promise<unknown>): JobState {
     const shared = new SharedArrayBuffer(32)
     const abort = new AbortController()
     const state: JobState = { id: uuidv7(), kind, subject, status: 'running', startedAt: Date.now(), endedAt: null, best: null, bound: null, error: null, result: null }
-    const finished = this.solve(problem, timeLimitMs, abort.signal, shared)
-      .then(async (plan) => {
-        state.result = await this.gate.enter(() => land(plan))
+    const finished = this.#solve(posed, timeLimitMs, abort.signal, shared)
+      .then(async (solved) => {
+        state.result = await this.gate.enter(() => land(solved))
         state.status = abort.signal.aborted ? 'cancelled' : 'done'
       })
       .catch((error: unknown) => {
@@ -106,7 +113,7 @@ export class JobRunner {
 
   async close(): Promise<void> {
     for (const job of this.#jobs.values()) job.abort.abort()
-    await Promise.all([this.#pool?.destroy(), this.files.close(), this.offers.close()])
+    await Promise.all([this.#pool?.destroy(), this.files.close(), this.offers.close(), this.readings.close()])
   }
 
   #threads(): Piscina {

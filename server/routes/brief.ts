@@ -1,17 +1,16 @@
 import { sheetInput } from '../../contract/rows.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { briefView } from '../services/brief.ts'
 import { answerBuildSheet, sheetAnswers } from '../services/build-sheets.ts'
-import { answerRecipient, recipientView } from '../services/recipient.ts'
+import { answerRecipient } from '../services/recipient.ts'
 import { route } from './route.ts'
 
 /** The brief and the recipient of a build: sheets of answers, and measurements taken on drawings. */
-export function briefRoutes({ store }: Services): App {
+export function briefRoutes({ store, jobs }: Services): App {
   const app = newRouter()
   const tag = 'Brief and recipient'
   const id = '/builds/{id}'
   route(app, { method: 'get', path: `${id}/brief`, summary: 'The brief: answers, what each thing kept adds, what limits and build say of each other', tag }, async ({ params }) =>
-    briefView(store, params.id!),
+    jobs.readings.json(store, 'brief', params.id!),
   )
   route(app, { method: 'get', path: `${id}/sheets/{kind}`, summary: 'One sheet: brief, law, uncut or cautions', tag }, async ({ params }) => ({
     answers: await sheetAnswers(store, params.id!, params.kind!),
@@ -20,7 +19,7 @@ export function briefRoutes({ store }: Services): App {
     answerBuildSheet(store, params.id!, params.kind!, body),
   )
   route(app, { method: 'get', path: `${id}/recipient`, summary: 'The recipient on its drawings, and the room it has for the train', tag }, async ({ params }) =>
-    recipientView(store, params.id!),
+    jobs.readings.json(store, 'recipient', params.id!),
   )
   route(
     app,

@@ -13,32 +13,22 @@ import {
   stopperInput,
 } from '../../contract/rows.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { budgetView } from '../services/budget.ts'
-import { buildHeader, headerOrFault } from '../services/build-header.ts'
-import { viewBuild } from '../services/build-view.ts'
 import { decide } from '../services/decisions.ts'
-import { answerSheet, donorSheet, donorsOf } from '../services/donors.ts'
-import { firstAnswerView } from '../services/first-answer.ts'
+import { answerSheet } from '../services/donors.ts'
 import { addJointClaim, answerStopper } from '../services/joint-claims.ts'
 import { addLock } from '../services/locks.ts'
-import { answerMating, matingCard } from '../services/mating.ts'
+import { answerMating } from '../services/mating.ts'
 import { chooseCoupling, chooseKit, choosePairing } from '../services/pairing-choice.ts'
-import { pairingDetail } from '../services/pairing-detail.ts'
-import { listPairings } from '../services/pairings.ts'
-import { partsList } from '../services/parts-list.ts'
-import { findShafts } from '../services/shafts.ts'
 import { startSolve } from '../services/solve.ts'
-import { sourcingView } from '../services/sourcing.ts'
 import { startBuild } from '../services/start.ts'
 import { route } from './route.ts'
 
-export function buildRoutes({ store, jobs, log }: Services): App {
+export function buildRoutes({ store, jobs }: Services): App {
+  const { readings } = jobs
   const app = newRouter()
   const tag = 'Builds'
   const id = '/builds/{id}'
-  route(app, { method: 'get', path: '/builds', summary: 'All builds', tag }, async () => ({
-    items: await Promise.all((await store.list('build')).map((build) => headerOrFault(store, build, log))),
-  }))
+  route(app, { method: 'get', path: '/builds', summary: 'All builds', tag }, async () => readings.json(store, 'builds'))
   route(app, { method: 'post', path: '/builds', summary: 'Start a build', tag, body: buildInput }, async ({ body }) => store.transaction((tx) => tx.insert('build', body)))
   route(
     app,
@@ -46,16 +36,16 @@ export function buildRoutes({ store, jobs, log }: Services): App {
     async ({ body }) => startBuild(store, body),
   )
   route(app, { method: 'get', path: `${id}/first-answer`, summary: 'Verdicts with leaning, ranges, what to confirm or drop, what to measure first', tag }, async ({ params }) =>
-    firstAnswerView(store, params.id!),
+    readings.json(store, 'firstAnswer', params.id!),
   )
   route(app, { method: 'post', path: `${id}/stoppers`, summary: 'Answer one of the twelve stopper questions', tag, body: stopperInput }, async ({ params, body }) =>
     store.transaction((tx) => answerStopper(tx, params.id!, body)),
   )
   route(app, { method: 'get', path: `${id}/donors`, summary: 'Donors side by side: net cost with every term, risks of the sheet', tag }, async ({ params }) =>
-    donorsOf(store, params.id!),
+    readings.json(store, 'donors', params.id!),
   )
   route(app, { method: 'get', path: `${id}/donors/{donor}/sheet`, summary: "A donor's sheet for this build", tag }, async ({ params }) =>
-    donorSheet(store, params.id!, params.donor!),
+    readings.json(store, 'donorSheet', params.id!, params.donor!),
   )
   route(
     app,
@@ -63,7 +53,7 @@ export function buildRoutes({ store, jobs, log }: Services): App {
     async ({ params, body }) => answerSheet(store, params.id!, params.donor!, body),
   )
   route(app, { method: 'get', path: `${id}/mating`, summary: 'The mating card of the chosen pairing, and what its answers say', tag }, async ({ params }) =>
-    matingCard(store, params.id!),
+    readings.json(store, 'mating', params.id!),
   )
   route(app, { method: 'patch', path: `${id}/mating`, summary: 'Join answers into the mating card, question by question', tag, body: sheetInput }, async ({ params, body }) =>
     answerMating(store, params.id!, body),
@@ -76,7 +66,7 @@ export function buildRoutes({ store, jobs, log }: Services): App {
   route(app, { method: 'delete', path: '/joint-claims/{id}', summary: 'Move such a claim to the trash', tag }, async ({ params }) => ({
     trash: await store.transaction((tx) => tx.remove('jointClaim', params.id!)),
   }))
-  route(app, { method: 'get', path: id, summary: 'Header: totals, what is open, next action', tag }, async ({ params }) => buildHeader(store, params.id!))
+  route(app, { method: 'get', path: id, summary: 'Header: totals, what is open, next action', tag }, async ({ params }) => readings.json(store, 'header', params.id!))
   route(app, { method: 'patch', path: id, summary: 'Change the brief', tag, body: buildPatch }, async ({ params, body }) => {
     const { version, ...patch } = body as { version: number }
     return store.transaction((tx) => tx.update('build', params.id!, version, patch))
@@ -93,7 +83,7 @@ export function buildRoutes({ store, jobs, log }: Services): App {
       tag,
       query: z.object({ most: z.coerce.number().int().min(1).max(2000).optional() }),
     },
-    async ({ params, query }) => listPairings(store, params.id!, query.most),
+    async ({ params, query }) => readings.json(store, 'pairings', params.id!, query.most),
   )
   route(
     app,
@@ -104,7 +94,7 @@ export function buildRoutes({ store, jobs, log }: Services): App {
       tag,
       query: z.object({ engine: z.string(), transmission: z.string() }),
     },
-    async ({ params, query }) => pairingDetail(await viewBuild(store, params.id!), query.engine, query.transmission),
+    async ({ params, query }) => readings.json(store, 'pairing', params.id!, query.engine, query.transmission),
   )
   route(
     app,
@@ -115,10 +105,10 @@ export function buildRoutes({ store, jobs, log }: Services): App {
       tag,
       query: z.object({ engine: z.string(), transmission: z.string() }),
     },
-    async ({ params, query }) => findShafts(store, params.id!, query.engine, query.transmission),
+    async ({ params, query }) => readings.json(store, 'shafts', params.id!, query.engine, query.transmission),
   )
   route(app, { method: 'post', path: `${id}/pairing`, summary: 'Choose a pairing, or another closing set on it', tag, body: pairingChoice }, async ({ params, body }) =>
-    choosePairing(store, params.id!, body),
+    choosePairing(store, params.id!, body, () => readings.ask(store, 'closingSet', params.id!, body.engineId, body.transmissionId)),
   )
   route(app, { method: 'post', path: `${id}/coupling`, summary: 'Change one piece of the coupling set', tag, body: couplingChoiceInput }, async ({ params, body }) => {
     await chooseCoupling(store, params.id!, body)
@@ -129,23 +119,23 @@ export function buildRoutes({ store, jobs, log }: Services): App {
     { method: 'post', path: `${id}/coupling-kit`, summary: 'Take the coupling pieces of a kit on a pairing, each in place of its kind', tag, body: couplingKitInput },
     async ({ params, body }) => chooseKit(store, params.id!, body),
   )
-  route(app, { method: 'get', path: `${id}/parts`, summary: 'The parts list', tag }, async ({ params }) => partsList(store, params.id!))
+  route(app, { method: 'get', path: `${id}/parts`, summary: 'The parts list', tag }, async ({ params }) => readings.json(store, 'parts', params.id!))
   route(
     app,
     { method: 'post', path: `${id}/decisions`, summary: "Drop a line, price it, estimate it or keep the recipient's", tag, body: decisionInput },
-    async ({ params, body }) => decide(store, params.id!, body),
+    async ({ params, body }) => decide(store, params.id!, body, () => readings.ask(store, 'isLine', params.id!, body.needId)),
   )
   route(app, { method: 'delete', path: `${id}/decisions/{decision}`, summary: 'Take a decision back', tag }, async ({ params }) => ({
     trash: await store.transaction((tx) => tx.remove('decision', params.decision!)),
   }))
-  route(app, { method: 'get', path: `${id}/sourcing`, summary: 'The plan as shown', tag }, async ({ params }) => sourcingView(store, params.id!))
+  route(app, { method: 'get', path: `${id}/sourcing`, summary: 'The plan as shown', tag }, async ({ params }) => readings.json(store, 'sourcing', params.id!))
   route(app, { method: 'post', path: `${id}/sourcing`, summary: 'Solve the sourcing: starts a job', tag }, async ({ params }) => startSolve(store, jobs, params.id!))
   route(app, { method: 'post', path: `${id}/locks`, summary: 'Lock an offer, a bundle or a supplier in or out', tag, body: lockInput }, async ({ params, body }) =>
-    addLock(store, params.id!, body),
+    addLock(store, params.id!, body, (target) => readings.ask(store, 'isSource', params.id!, target)),
   )
   route(app, { method: 'delete', path: `${id}/locks/{lock}`, summary: 'Take a lock off', tag }, async ({ params }) => ({
     trash: await store.transaction((tx) => tx.remove('sourcingLock', params.lock!)),
   }))
-  route(app, { method: 'get', path: `${id}/budget`, summary: 'Budget lines and totals', tag }, async ({ params }) => budgetView(store, params.id!))
+  route(app, { method: 'get', path: `${id}/budget`, summary: 'Budget lines and totals', tag }, async ({ params }) => readings.json(store, 'budget', params.id!))
   return app
 }

@@ -1,10 +1,8 @@
 import { z } from 'zod'
 import { offersInput } from '../../contract/rows.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
-import { partsCsv } from '../documents/parts-csv.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
-import { partsList } from '../services/parts-list.ts'
 import { fileRoute, route, type SentFile } from './route.ts'
 
 /** File names as other systems take them: letters, figures and hyphens. */
@@ -28,7 +26,7 @@ export function documentRoutes({ store, jobs }: Services): App {
   route(app, { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)
     c.header('content-disposition', `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`)
-    return c.body(partsCsv(await partsList(store, params.id!)), 200, { 'content-type': 'text/csv; charset=utf-8' })
+    return c.body((await jobs.readings.file(store, 'partsCsv', params.id!)) as string, 200, { 'content-type': 'text/csv; charset=utf-8' })
   })
   route(app, { method: 'get', path: '/builds/{id}/export.json', summary: 'The build and all it refers to, as JSON', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)

@@ -8,7 +8,7 @@ import { TABLE_NAMES } from '../database/tables.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { listHistory, listTrash, restoreEntry, undoCommand } from '../services/history.ts'
-import { listAside, mendAside, putBackAside, removeAside } from '../services/set-aside.ts'
+import { mendAside, putBackAside, removeAside } from '../services/set-aside.ts'
 import { Outbox, Streams } from '../streams.ts'
 import { route } from './route.ts'
 import { addressOf, COOKIE } from './session.ts'
@@ -53,9 +53,9 @@ export function historyRoutes({ store, backups, jobs }: Services): App {
     async ({ body }) => ({ ...(await undoCommand(store, body.command)), command: actorNow()?.command ?? null }),
   )
   route(app, { method: 'get', path: '/trash', summary: 'What was removed and can be put back', tag }, async () => ({ items: await listTrash(store) }))
-  route(app, { method: 'get', path: '/set-aside', summary: 'Rows that cannot be read: what is wrong with each, and what stands there', tag }, async () => ({
-    items: await listAside(store),
-  }))
+  route(app, { method: 'get', path: '/set-aside', summary: 'Rows that cannot be read: what is wrong with each, and what stands there', tag }, async () =>
+    jobs.readings.json(store, 'setAside'),
+  )
   const aside = '/set-aside/{table}/{id}'
   route(app, { method: 'patch', path: aside, summary: 'Mend a row that is set aside, field by field as typed', tag, body: mendInput }, async ({ params, body }) => {
     await mendAside(store, params.table!, params.id!, body.version, body.fields)

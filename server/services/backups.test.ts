@@ -156,7 +156,7 @@ test('where the change of files fails, the data is back as it was, and said so',
 })
 
 test('a restore gives up on work that does not end, and nobody waits long for a restore', async () => {
-  const gate = new RestoreGate(50)
+  const gate = new RestoreGate(undefined, 50)
   let end = (): void => {}
   const long = gate.enter(() => new Promise<void>((done) => (end = done)))
   await expect(gate.alone(async () => 'done')).rejects.toMatchObject({ status: 503 })

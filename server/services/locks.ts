@@ -2,20 +2,33 @@ import type { Row, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { planBuild } from './planning.ts'
 
-/** Adds a lock; the same target locked again changes its way. */
+/** What is locked: an offer or other candidate, a kit or donor, or all of a supplier. */
+export interface LockTarget {
+  readonly candidate: string | null
+  readonly bundle: string | null
+  readonly supplierId: string | null
+}
+
+/** Whether it is among the sources of a build. */
+export async function isSource(store: Store, buildId: string, { candidate, bundle, supplierId }: LockTarget): Promise<boolean> {
+  const { problem } = (await planBuild(store, buildId)).gathered
+  if (candidate) return problem.candidates.some((one) => one.id === candidate)
+  return bundle ? problem.bundles.some((one) => one.id === bundle) : problem.suppliers.some((one) => one.id === supplierId)
+}
+
+/**
+ * Adds a lock; the same target locked again changes its way.
+ * @param isKnown whether it is a source, where another thread knows
+ * @throws UnprocessableError where it is no source of the build
+ */
 export async function addLock(
   store: Store,
   buildId: string,
   input: { way: 'in' | 'out'; candidate?: string | null | undefined; bundle?: string | null | undefined; supplierId?: string | null | undefined },
+  isKnown = (target: LockTarget): Promise<boolean> => isSource(store, buildId, target),
 ): Promise<Row> {
-  const target = { candidate: input.candidate ?? null, bundle: input.bundle ?? null, supplierId: input.supplierId ?? null }
-  const { gathered } = await planBuild(store, buildId)
-  const known = target.candidate
-    ? gathered.problem.candidates.some((one) => one.id === target.candidate)
-    : target.bundle
-      ? gathered.problem.bundles.some((one) => one.id === target.bundle)
-      : gathered.problem.suppliers.some((one) => one.id === target.supplierId)
-  if (!known) throw new UnprocessableError('What you want to lock is not among the sources of this build.')
+  const target: LockTarget = { candidate: input.candidate ?? null, bundle: input.bundle ?? null, supplierId: input.supplierId ?? null }
+  if (!(await isKnown(target))) throw new UnprocessableError('What you want to lock is not among the sources of this build.')
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
     const held = (await tx.list('sourcingLock', { buildId })).find(

@@ -4,14 +4,21 @@ import { MissingError } from '../errors.ts'
 import { viewBuild } from './build-view.ts'
 import { runBuildPairing } from './pairing-run.ts'
 
-/** Chooses a pairing (or another closing set on it); the set taken is kept by name so that it survives. */
+/** The set that closes a pairing best, by the ids of its parts. @throws MissingError */
+export const closingSet = async (store: Store, buildId: string, engineId: string, transmissionId: string): Promise<readonly string[]> =>
+  runBuildPairing(await viewBuild(store, buildId), engineId, transmissionId).result.chosen
+
+/**
+ * Chooses a pairing (or another closing set on it); the set taken is kept by name so that it survives.
+ * @param closing the set that closes it best, where another thread knows
+ */
 export async function choosePairing(
   store: Store,
   buildId: string,
   { engineId, transmissionId, inserted }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
+  closing = (): Promise<readonly string[]> => closingSet(store, buildId, engineId, transmissionId),
 ): Promise<Row> {
-  const view = await viewBuild(store, buildId)
-  const set = inserted ?? runBuildPairing(view, engineId, transmissionId).result.chosen
+  const set = inserted ?? (await closing())
   return store.transaction((tx) => takePairing(tx, buildId, { engineId, transmissionId }, set))
 }
 

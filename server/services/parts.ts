@@ -13,7 +13,7 @@ import { METHODS } from '../../core/quantity/methods.ts'
 import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
 import { MissingError, UnprocessableError } from '../errors.ts'
-import { fieldWords, loadCatalogue } from './catalogue.ts'
+import { fieldWords } from './catalogue.ts'
 import { groupBy, toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
 
@@ -286,8 +286,5 @@ export async function rebuildPortValues(store: Store, partId: string): Promise<v
 
 /** Two transmissions compared by what is measured inside them. @throws MissingError where one is not in the catalogue */
 export async function compareInside(store: Store, one: string, other: string): Promise<ReturnType<typeof sameInside>> {
-  const { parts } = await loadCatalogue(store, null)
-  const [a, b] = [parts.get(one), parts.get(other)]
-  if (!a || !b) throw new MissingError(`Part ${a ? other : one} is not in the catalogue any more.`)
-  return sameInside(a, b)
+  return sameInside(await onePart(store, one), await onePart(store, other))
 }

@@ -1,29 +1,22 @@
-import type { Plan } from '../../core/sourcing/solve.ts'
+import { MessageChannel } from 'node:worker_threads'
 import type { Store } from '../database/store.ts'
-import { ConflictError } from '../errors.ts'
 import type { JobRunner, JobState } from '../jobs/runner.ts'
+import type { Solved } from '../jobs/solve-worker.ts'
 import { shopDay } from './day.ts'
-import { planBuild } from './planning.ts'
 
 /** Longest a build's solve may take before the best plan found is shown with its gap. */
 const TIME_LIMIT_MS = 60_000
 
-/** Starts solving a build's sourcing; the plan is saved whole when it ends. */
+/** Starts solving a build's sourcing; the plan is saved whole when it ends. @throws ConflictError before a pairing is chosen */
 export async function startSolve(store: Store, jobs: JobRunner, buildId: string): Promise<JobState> {
-  const planned = await planBuild(store, buildId)
-  if (!planned.run) throw new ConflictError('Choose a pairing first: without it there is no parts list to source.')
-  const { gathered, madeFrom } = planned
-  return jobs.start('sourcing', buildId, gathered.problem, TIME_LIMIT_MS, (plan) => savePlan(store, buildId, plan, madeFrom, gathered))
+  // The sources go from the thread that gathers them straight to the one that solves.
+  const { port1, port2 } = new MessageChannel()
+  const { madeFrom } = await jobs.readings.hand(store, 'solve', [buildId], port1)
+  return jobs.start('sourcing', buildId, port2, TIME_LIMIT_MS, (solved) => savePlan(store, buildId, solved, madeFrom))
 }
 
-async function savePlan(
-  store: Store,
-  buildId: string,
-  plan: Plan,
-  madeFrom: string,
-  gathered: Awaited<ReturnType<typeof planBuild>>['gathered'],
-): Promise<{ planId: string; status: string }> {
-  const sourceOf = new Map(gathered.sources.map((source) => [source.id, source]))
+async function savePlan(store: Store, buildId: string, { plan, sources }: Solved, madeFrom: string): Promise<{ planId: string; status: string }> {
+  const sourceOf = new Map(sources.map((source) => [source.id, source]))
   return store.transaction(async (tx) => {
     // A plan is replaced, not thrown away: the history has the old one, the trash is for what people remove.
     for (const old of await tx.list('plan', { buildId })) {

@@ -1,0 +1,110 @@
+import { type MessagePort, Worker } from 'node:worker_threads'
+import { onChange } from '../database/changes.ts'
+import type { Store } from '../database/store.ts'
+import { FileFault } from '../documents/file-fault.ts'
+import { ProblemError } from '../errors.ts'
+import type { Fault, FromReading, ToReading } from './reading-worker.ts'
+import { type Answer, type Asked, type ReadingName, readAs } from './readings.ts'
+import { workerUrl } from './worker-url.ts'
+
+interface Waiting {
+  readonly answered: (answer: string | Uint8Array) => void
+  readonly failed: (error: Error) => void
+}
+
+/**
+ * Does what plans, judges and draws on one thread with a connection of its own: it hears of every change before anything
+ * is asked after it. A database in memory has no other connection: there it is done here.
+ */
+export class ReadingThread {
+  #worker: Worker | null = null
+  #file = ''
+  #stopHearing = (): void => {}
+  #last = 0
+  readonly #waiting = new Map<number, Waiting>()
+
+  /** What a reading answers, for a command that hangs on it. @throws what the reading throws */
+  async ask<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Answer<N>> {
+    return JSON.parse((await this.#run(store, name, args)) as string) as Answer<N>
+  }
+
+  /** The same, with a port that the reading writes to as its last argument. */
+  async hand<N extends ReadingName>(store: Store, name: N, args: Asked<N> extends [...infer A, MessagePort] ? A : never, port: MessagePort): Promise<Answer<N>> {
+    return JSON.parse((await this.#run(store, name, args, port)) as string) as Answer<N>
+  }
+
+  /** What a reading answers, as it goes out: JSON that is not read here. @throws what the reading throws */
+  async json<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Response> {
+    return new Response((await this.#run(store, name, args)) as string, { headers: { 'content-type': 'application/json' } })
+  }
+
+  /** A file that a reading makes. @throws what the reading throws */
+  async file<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<string | Uint8Array> {
+    const made = await this.#run(store, name, args)
+    return typeof made === 'string' ? (JSON.parse(made) as string) : made
+  }
+
+  /** Starts the thread before anything is asked. */
+  warm(store: Store): void {
+    if (store.file !== null) void this.json(store, 'builds').catch(() => undefined)
+  }
+
+  async close(): Promise<void> {
+    const worker = this.#worker
+    this.#worker = null
+    this.#stopHearing()
+    if (!worker) return
+    const gone = new Promise<void>((done) => worker.once('exit', () => done()))
+    worker.postMessage('close' satisfies ToReading)
+    await Promise.race([gone, new Promise((late) => setTimeout(late, PATIENCE_MS).unref())])
+    await worker.terminate()
+  }
+
+  #run(store: Store, name: ReadingName, args: readonly unknown[], port?: MessagePort): Promise<string | Uint8Array> {
+    const { file } = store
+    if (file === null) return readAs(store, name, port ? [...args, port] : args).finally(() => port?.close())
+    const worker = this.#thread(store, file)
+    const id = ++this.#last
+    return new Promise((answered, failed) => {
+      this.#waiting.set(id, { answered, failed })
+      worker.postMessage({ id, name, args, ...(port ? { port } : {}) } satisfies ToReading, port ? [port] : [])
+    })
+  }
+
+  #thread(store: Store, file: string): Worker {
+    if (this.#worker && this.#file === file) return this.#worker
+    const { filename, execArgv } = workerUrl('reading-worker')
+    const worker = new Worker(filename, { execArgv, workerData: { database: file } })
+    this.#worker = worker
+    this.#file = file
+    this.#stopHearing = onChange(store.root, (change) => worker.postMessage({ change } satisfies ToReading))
+    worker.on('message', (message: FromReading) => {
+      const waiting = this.#waiting.get(message.id)
+      this.#waiting.delete(message.id)
+      if ('answer' in message) waiting?.answered(message.answer)
+      else waiting?.failed(errorOf(message.fault))
+    })
+    worker.on('error', (error) => this.#lost(worker, error as Error))
+    worker.on('exit', () => this.#lost(worker, new Error('The reading thread ended.')))
+    return worker
+  }
+
+  /** Whoever waits is told; the next to ask starts another. */
+  #lost(worker: Worker, error: Error): void {
+    if (this.#worker === worker) {
+      this.#worker = null
+      this.#stopHearing()
+    }
+    for (const { failed } of this.#waiting.values()) failed(error)
+    this.#waiting.clear()
+  }
+}
+
+/** How long the thread is given to let go of the file. */
+const PATIENCE_MS = 1000
+
+function errorOf({ kind, message, status = 500, extra = {}, faults = [], code, stack }: Fault): Error {
+  if (kind === 'problem') return new ProblemError(status, message, extra)
+  if (kind === 'file') return new FileFault(message, faults, status as FileFault['status'])
+  return Object.assign(new Error(message), { code, stack })
+}

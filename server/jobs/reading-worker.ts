@@ -1,0 +1,46 @@
+import { type MessagePort, parentPort, workerData } from 'node:worker_threads'
+import { announce, type Change } from '../database/changes.ts'
+import { connect } from '../database/connection.ts'
+import { Store } from '../database/store.ts'
+import { FileFault } from '../documents/file-fault.ts'
+import { ProblemError } from '../errors.ts'
+import { type ReadingName, readAs } from './readings.ts'
+
+/** To the thread: what another connection wrote, what is asked, or that it is over. */
+export type ToReading = { readonly change: Change } | { readonly id: number; readonly name: ReadingName; readonly args: readonly unknown[]; readonly port?: MessagePort } | 'close'
+/** From it: an answer, or why there is none. */
+export type FromReading = { readonly id: number; readonly answer: string | Uint8Array } | { readonly id: number; readonly fault: Fault }
+export interface Fault {
+  readonly kind: 'problem' | 'file' | 'other'
+  readonly message: string
+  readonly status?: number
+  readonly extra?: Record<string, unknown>
+  readonly faults?: FileFault['faults']
+  readonly code?: string | undefined
+  readonly stack?: string | undefined
+}
+
+const knex = connect((workerData as { database: string }).database)
+await knex.raw('PRAGMA query_only = ON')
+const store = new Store(knex)
+const port = parentPort!
+const send = (message: FromReading): void => port.postMessage(message)
+
+port.on('message', (message: ToReading) => {
+  if (message === 'close') void knex.destroy().then(() => port.close())
+  else if ('change' in message) announce(knex, message.change)
+  else
+    readAs(store, message.name, message.port ? [...message.args, message.port] : message.args)
+      .then(
+        (answer) => send({ id: message.id, answer }),
+        (error: unknown) => send({ id: message.id, fault: faultOf(error) }),
+      )
+      .finally(() => message.port?.close())
+})
+
+function faultOf(error: unknown): Fault {
+  if (error instanceof ProblemError) return { kind: 'problem', message: error.message, status: error.status, extra: error.extra }
+  if (error instanceof FileFault) return { kind: 'file', message: error.message, status: error.status, faults: error.faults }
+  const { message = String(error), code, stack } = (error ?? {}) as { message?: string; code?: string; stack?: string }
+  return { kind: 'other', message, code, stack }
+}

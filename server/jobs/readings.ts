@@ -1,0 +1,90 @@
+import type { MessagePort } from 'node:worker_threads'
+import { pino } from 'pino'
+import type { Store } from '../database/store.ts'
+import type { Paper } from '../documents/pattern-pdf.ts'
+import { ConflictError, UnprocessableError } from '../errors.ts'
+import { briefView } from '../services/brief.ts'
+import { budgetView } from '../services/budget.ts'
+import { buildHeader, headerOrFault } from '../services/build-header.ts'
+import { viewBuild } from '../services/build-view.ts'
+import { isLine } from '../services/decisions.ts'
+import { donorSheet, donorsOf } from '../services/donors.ts'
+import { firstAnswerView } from '../services/first-answer.ts'
+import { isSource } from '../services/locks.ts'
+import { matingCard } from '../services/mating.ts'
+import { closingSet } from '../services/pairing-choice.ts'
+import { pairingDetail } from '../services/pairing-detail.ts'
+import { listPairings } from '../services/pairings.ts'
+import { partsList } from '../services/parts-list.ts'
+import { facesOf } from '../services/patterns.ts'
+import { planBuild } from '../services/planning.ts'
+import { plateFaces } from '../services/plate.ts'
+import { recipientView } from '../services/recipient.ts'
+import { listAside } from '../services/set-aside.ts'
+import { findShafts } from '../services/shafts.ts'
+import { sourcingView } from '../services/sourcing.ts'
+
+const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
+
+/**
+ * Whatever plans, judges or draws from the data, by name: done on a thread with a connection of its own, so that
+ * requests are answered meanwhile. What they answer is JSON, or a file.
+ */
+export const READINGS = {
+  builds: async (store: Store) => ({ items: await Promise.all((await store.list('build')).map((build) => headerOrFault(store, build, log))) }),
+  header: buildHeader,
+  firstAnswer: firstAnswerView,
+  brief: briefView,
+  recipient: recipientView,
+  pairings: listPairings,
+  pairing: async (store: Store, build: string, engine: string, transmission: string) => pairingDetail(await viewBuild(store, build), engine, transmission),
+  closingSet,
+  shafts: findShafts,
+  mating: matingCard,
+  parts: partsList,
+  partsCsv: async (store: Store, build: string) => (await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build)),
+  isLine,
+  donors: donorsOf,
+  donorSheet,
+  sourcing: sourcingView,
+  isSource,
+  budget: budgetView,
+  /** Hands the sources of a build to a solver, and answers what they are known by. */
+  solve: async (store: Store, build: string, to: MessagePort) => {
+    const { run, gathered, madeFrom } = await planBuild(store, build)
+    if (!run) throw new ConflictError('Choose a pairing first: without it there is no parts list to source.')
+    to.postMessage({ problem: gathered.problem, sources: gathered.sources })
+    return { madeFrom }
+  },
+  setAside: async (store: Store) => ({ items: await listAside(store) }),
+  facePdf: async (store: Store, part: string, slot: string, paper: Paper) => {
+    const { part: row, faces } = await facesOf(store, part)
+    const face = faces.find((one) => one.name === slot)
+    if (!face) throw new UnprocessableError(`${row.name} has no pattern of its ${slot} face yet: measure its holes first.`)
+    return (await pdf()).patternToPdf({ title: `${row.name}, ${face.name} face`, faces: [face], isMirrored: face.looks === 'forward', paper })
+  },
+  faceDxf: async (store: Store, part: string) => {
+    const { part: row, faces } = await facesOf(store, part)
+    if (faces.length === 0) throw new UnprocessableError(`${row.name} has no pattern yet: measure its holes first.`)
+    return (await dxf()).patternToDxf(faces)
+  },
+  platePdf: async (store: Store, build: string, engine: string, transmission: string, paper: Paper) =>
+    (await pdf()).patternToPdf({ ...(await plateFaces(store, build, engine, transmission)), isMirrored: false, paper }),
+  plateDxf: async (store: Store, build: string, engine: string, transmission: string) => (await dxf()).patternToDxf((await plateFaces(store, build, engine, transmission)).faces),
+} satisfies Record<string, (store: Store, ...args: never[]) => Promise<unknown>>
+
+/** Loaded when one is asked for. */
+const pdf = () => import('../documents/pattern-pdf.ts')
+const dxf = () => import('../documents/pattern-dxf.ts')
+
+export type Readings = typeof READINGS
+export type ReadingName = keyof Readings
+/** What a reading is asked with. */
+export type Asked<N extends ReadingName> = Readings[N] extends (store: Store, ...args: infer A) => unknown ? A : never
+export type Answer<N extends ReadingName> = Awaited<ReturnType<Readings[N]>>
+
+/** Does one reading. @returns its JSON, or the bytes of a file */
+export async function readAs(store: Store, name: ReadingName, args: readonly unknown[]): Promise<string | Uint8Array> {
+  const answer = await (READINGS[name] as (store: Store, ...args: readonly unknown[]) => Promise<unknown>)(store, ...args)
+  return answer instanceof Uint8Array ? answer : JSON.stringify(answer)
+}

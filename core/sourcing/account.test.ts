@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
-import { accountOf, itemKey, type Selection } from './account.ts'
+import { accountOf, type Selection } from './account.ts'
 import { lockedOut, setAsideOpen } from './filters.ts'
+import { itemKey } from './ids.ts'
 import type { Problem } from './problem.ts'
 
 const problem: Problem = {

@@ -1,3 +1,4 @@
+import { itemKey } from './ids.ts'
 import { type Bundle, type Candidate, type Problem, packsFor, type ShippingChoice, shippingOf } from './problem.ts'
 
 /** What is taken: candidates, bundles, bundle items by `bundle item` id, optional needs left out. */
@@ -39,7 +40,6 @@ export interface Account {
 }
 
 /** An item's key, unique over bundles. */
-export const itemKey = (bundle: string, item: string): string => `${bundle}\u0000${item}`
 
 /**
  * Recomputes a selection in integers from offers, bundles and tariffs, without the model: total, baskets with the

@@ -2,6 +2,7 @@ import { expect, test } from 'vitest'
 import { need } from '../needs/need.ts'
 import { type CompiledPart, compilePart } from '../ports/index.ts'
 import { gatherCandidates } from './candidates.ts'
+import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
 
 const disc = (id: string, startMm?: number) =>
@@ -54,11 +55,13 @@ const wanted = need({ kind: 'disc', place: 'coupling', words: 'Disc', wants: 'wa
 const gather = () => gatherCandidates([wanted], market, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
 
 test('met by the part wanted or one with equal ports; an unknown field makes it confirm; another length is no candidate', () => {
-  const sources = gather().sources.filter((source) => source.source === 'buy')
+  const sources = gather()
+    .sources.of(wanted, 9)
+    .filter((source) => source.source === 'buy')
   expect(sources.map((source) => [source.partId, source.number.says, source.confirm.length])).toEqual([
     ['wanted', 'exact', 0],
-    ['equal', 'superseded by', 0],
     ['unknown', 'not listed', 1],
+    ['equal', 'superseded by', 0],
   ])
 })
 
@@ -104,6 +107,26 @@ test('nothing is bought on assumed values: a part known only by its type is no c
   })
   const assumed: Market = { ...market, ...shelved([...discs, guess]), offers: offered([{ ...offers[0]!, id: 'og', partId: 'guess' }]) }
   const gathered = gatherCandidates([need({ kind: 'disc', place: 'coupling', words: 'Disc', why: [] })], assumed, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, [], [])
-  expect(gathered.sources.filter((source) => source.partId === 'guess')).toEqual([])
+  expect(gathered.sources.of({ id: 'disc/coupling/main', quantity: 1 }, 9).map((source) => source.partId)).toEqual(['wanted', 'other'])
   expect(gathered.excluded).toEqual([{ id: 'guess', why: expect.stringContaining('assumed') }])
+})
+
+test('what is bought for a need is worked out once while nothing it is made of changes, and again when one of its offers does', () => {
+  const candidatesOf = (given: Market) => gatherCandidates([wanted], given, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], []).pieces[1]
+  // The lists of a part are the same ones until something of it changes, as they are in the shop.
+  const held = new Map(discs.map(({ id }) => [id, offers.filter((one) => one.partId === id)]))
+  const before = candidatesOf({ ...market, offers: held })
+  expect(candidatesOf({ ...market, offers: new Map(held) })).toBe(before)
+  const dearer = new Map(held).set('equal', [{ ...held.get('equal')![0]!, priceMinor: 2000 }])
+  expect(candidatesOf({ ...market, offers: dearer })).not.toEqual(before)
+  expect(candidatesOf({ ...market, offers: held, rates: [{ from: 'SEK', to: 'EUR', rate: 0.09, on: '2026-01-01' }] })).toHaveLength(before!.length + 1)
+})
+
+test('a source is found by its id, with whatever stands in the ids it is made of; the cheapest come first, the rest are counted', () => {
+  const odd: OfferRow = { ...offers[0]!, id: 'a@b', priceMinor: 10 }
+  const { sources } = gatherCandidates([wanted], { ...market, offers: offered([...offers, odd]), donors: [] }, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
+  expect(sources.get(offeredId('a@b', wanted.id))).toMatchObject({ partId: 'wanted', packMinor: 10 })
+  expect(sources.get(offeredId('gone', wanted.id))).toBeUndefined()
+  expect(sources.of(wanted, 2).map(({ id }) => id)).toEqual(['a@b', 'o0'].map((id) => offeredId(id, wanted.id)))
+  expect(sources.count(wanted.id)).toBe(4)
 })

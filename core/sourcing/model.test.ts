@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { itemKey } from './account.ts'
+import { itemKey } from './ids.ts'
 import { buildModel } from './model.ts'
 import type { Problem } from './problem.ts'
 

@@ -1,5 +1,6 @@
-import { itemKey, type Selection } from './account.ts'
+import type { Selection } from './account.ts'
 import { lockedOut, RULE } from './filters.ts'
+import { itemKey } from './ids.ts'
 import { type Problem, packsFor, shippingOf } from './problem.ts'
 
 /** A binary programme as sparse rows: minimise cost·x, rowLower ≤ A·x ≤ rowUpper. */

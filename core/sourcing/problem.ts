@@ -15,6 +15,8 @@ export interface Candidate {
   readonly need: string
   readonly source: Source
   readonly supplier?: string | undefined
+  /** The part it is; steers nothing. */
+  readonly part?: string | undefined
   readonly priceMinor: number
   /** As the supplier lists it, for thresholds; default the price. */
   readonly orderValueMinor?: number | undefined
@@ -26,6 +28,8 @@ export interface Candidate {
 export interface BundleItem {
   readonly id: string
   readonly need: string
+  /** The part it is; steers nothing. */
+  readonly part?: string | undefined
   readonly quantity?: number | undefined
   /** Strip labour when the item is used. */
   readonly stripMinor?: number | undefined

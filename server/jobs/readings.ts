@@ -53,7 +53,7 @@ export const READINGS = {
   solve: async (store: Store, build: string, to: MessagePort) => {
     const { run, gathered, madeFrom } = await planBuild(store, build)
     if (!run) throw new ConflictError('Choose a pairing first: without it there is no parts list to source.')
-    to.postMessage({ problem: gathered.problem, sources: gathered.sources })
+    to.postMessage(gathered.problem)
     return { madeFrom }
   },
   setAside: async (store: Store) => ({ items: await listAside(store) }),

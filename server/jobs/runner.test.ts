@@ -34,7 +34,7 @@ const hard: Problem = {
 
 test('a job runs on a worker, lands its plan, and is told from start to end', async () => {
   const landed: unknown[] = []
-  const job = jobs.start('sourcing', 'build', { problem: small, sources: [] }, 10_000, async ({ plan }) => void landed.push(plan.totalMinor))
+  const job = jobs.start('sourcing', 'build', small, 10_000, async ({ plan }) => void landed.push(plan.totalMinor))
   expect(job).toMatchObject({ kind: 'sourcing', subject: 'build', status: 'running', endedAt: null })
   await jobs.wait(job.id)
   expect([jobs.find(job.id)!.status, landed]).toEqual(['done', [7]])
@@ -42,7 +42,7 @@ test('a job runs on a worker, lands its plan, and is told from start to end', as
 
 test('a cancelled job ends soon, and what it had is landed, not lost', async () => {
   let landed = 0
-  const job = jobs.start('sourcing', 'build', { problem: hard, sources: [] }, 120_000, async () => void landed++)
+  const job = jobs.start('sourcing', 'build', hard, 120_000, async () => void landed++)
   await new Promise((done) => setTimeout(done, 1500))
   const running = jobs.find(job.id)!.status === 'running'
   jobs.cancel(job.id)
@@ -58,7 +58,7 @@ test('the runner works on after a cancel', async () => {
 })
 
 test('a job whose landing fails says why', async () => {
-  const job = jobs.start('sourcing', 'build', { problem: small, sources: [] }, 10_000, async () => {
+  const job = jobs.start('sourcing', 'build', small, 10_000, async () => {
     throw new Error('the disk is full')
   })
   await jobs.wait(job.id)

@@ -7,7 +7,7 @@ import { RestoreGate } from '../restore-gate.ts'
 import { FileReader } from './file-reader.ts'
 import { OfferImporter } from './offer-importer.ts'
 import { ReadingThread } from './reading-thread.ts'
-import type { Posed, Solved, SolveTask } from './solve-worker.ts'
+import type { Solved, SolveTask } from './solve-worker.ts'
 import { workerUrl } from './worker-url.ts'
 
 export interface JobState {
@@ -50,10 +50,10 @@ export class JobRunner {
 
   /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
   async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal): Promise<Plan> {
-    return (await this.#solve({ problem, sources: [] }, timeLimitMs, signal, new SharedArrayBuffer(32))).plan
+    return (await this.#solve(problem, timeLimitMs, signal, new SharedArrayBuffer(32))).plan
   }
 
-  async #solve(posed: Posed | MessagePort, timeLimitMs: number, signal: AbortSignal | undefined, shared: SharedArrayBuffer): Promise<Solved> {
+  async #solve(problem: Problem | MessagePort, timeLimitMs: number, signal: AbortSignal | undefined, shared: SharedArrayBuffer): Promise<Solved> {
     const state = new Float64Array(shared)
     const ended = new AbortController()
     const stop = (): void => {
@@ -63,19 +63,19 @@ export class JobRunner {
     if (signal?.aborted) stop()
     signal?.addEventListener('abort', stop, { once: true })
     try {
-      const task: SolveTask = { posed, timeLimitMs, shared }
-      return (await this.#threads().run(task, { signal: ended.signal, transferList: posed instanceof MessagePort ? [posed] : [] })) as Solved
+      const task: SolveTask = { problem, timeLimitMs, shared }
+      return (await this.#threads().run(task, { signal: ended.signal, transferList: problem instanceof MessagePort ? [problem] : [] })) as Solved
     } finally {
       signal?.removeEventListener('abort', stop)
     }
   }
 
-  /** Starts a job and returns at once; `land` runs when the plan is there. @param posed what is solved, or the port it comes by */
-  start(kind: string, subject: string, posed: Posed | MessagePort, timeLimitMs: number, land: (solved: Solved) => Promise<unknown>): JobState {
+  /** Starts a job and returns at once; `land` runs when the plan is there. @param problem what is solved, or the port it comes by */
+  start(kind: string, subject: string, problem: Problem | MessagePort, timeLimitMs: number, land: (solved: Solved) => Promise<unknown>): JobState {
     const shared = new SharedArrayBuffer(32)
     const abort = new AbortController()
     const state: JobState = { id: uuidv7(), kind, subject, status: 'running', startedAt: Date.now(), endedAt: null, best: null, bound: null, error: null, result: null }
-    const finished = this.#solve(posed, timeLimitMs, abort.signal, shared)
+    const finished = this.#solve(problem, timeLimitMs, abort.signal, shared)
       .then(async (solved) => {
         state.result = await this.gate.enter(() => land(solved))
         state.status = abort.signal.aborted ? 'cancelled' : 'done'

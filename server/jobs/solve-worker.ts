@@ -1,27 +1,27 @@
 import { once } from 'node:events'
 import type { MessagePort } from 'node:worker_threads'
 import loadHighs from 'highs'
-import type { SourceInfo } from '../../core/sourcing/candidates.ts'
-import type { Problem } from '../../core/sourcing/problem.ts'
+import { itemKey, takenBy } from '../../core/sourcing/ids.ts'
+import type { Problem, Source } from '../../core/sourcing/problem.ts'
 import { type Plan, solveSourcing } from '../../core/sourcing/solve.ts'
 import { highsSolve } from './highs.ts'
 import { stepBack } from './step-back.ts'
 
-/** What is solved, and what is known of its sources. */
-export interface Posed {
-  readonly problem: Problem
-  readonly sources: readonly SourceInfo[]
-}
-
-/** A plan, and the sources it takes. */
+/** A plan, and what each of its lines takes, by id of the source. */
 export interface Solved {
   readonly plan: Plan
-  readonly sources: readonly SourceInfo[]
+  readonly taken: ReadonlyMap<string, Taken>
+}
+
+export interface Taken {
+  readonly source: Source | 'kit' | 'donor'
+  readonly supplierId: string | null
+  readonly partId: string | null
 }
 
 export interface SolveTask {
   /** What is solved, or where it comes from: from another thread it never passes through the one that answers. */
-  readonly posed: Posed | MessagePort
+  readonly problem: Problem | MessagePort
   readonly timeLimitMs: number
   /** Float64 [stop, best, bound, messages] shared with the runner: a posted message cannot reach a running solver. */
   readonly shared: SharedArrayBuffer
@@ -30,9 +30,9 @@ export interface SolveTask {
 stepBack()
 const loaded = loadHighs()
 
-export default async function solve({ posed, timeLimitMs, shared }: SolveTask): Promise<Solved> {
+export default async function solve({ problem: posed, timeLimitMs, shared }: SolveTask): Promise<Solved> {
   const state = new Float64Array(shared)
-  const { problem, sources } = 'problem' in posed ? posed : await received(posed)
+  const problem = 'candidates' in posed ? posed : await received(posed)
   const plan = await solveSourcing(
     problem,
     highsSolve(await loaded, {
@@ -45,12 +45,21 @@ export default async function solve({ posed, timeLimitMs, shared }: SolveTask): 
     }),
     timeLimitMs,
   )
-  const taken = new Set(plan.lines.map((line) => line.candidate ?? `${line.bundle}\u0000${line.item}`))
-  return { plan, sources: sources.filter((source) => taken.has(source.id)) }
+  return { plan, taken: takenOf(plan, problem) }
 }
 
-async function received(port: MessagePort): Promise<Posed> {
-  const [posed] = (await once(port, 'message')) as [Posed]
+async function received(port: MessagePort): Promise<Problem> {
+  const [problem] = (await once(port, 'message')) as [Problem]
   port.close()
-  return posed
+  return problem
+}
+
+function takenOf(plan: Plan, { candidates, bundles }: Problem): Map<string, Taken> {
+  const wanted = new Set(plan.lines.map(takenBy))
+  const taken = new Map<string, Taken>()
+  for (const { id, source, supplier, part } of candidates) if (wanted.has(id)) taken.set(id, { source, supplierId: supplier ?? null, partId: part ?? null })
+  for (const bundle of bundles)
+    for (const item of bundle.items)
+      if (wanted.has(itemKey(bundle.id, item.id))) taken.set(itemKey(bundle.id, item.id), { source: bundle.kind, supplierId: null, partId: item.part ?? null })
+  return taken
 }

@@ -1,5 +1,6 @@
 import { kindGroup } from '../../core/identity/part-kinds.ts'
 import { budget } from '../../core/money/budget.ts'
+import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
 import type { Store } from '../database/store.ts'
 import { planBuild } from './planning.ts'
@@ -10,14 +11,12 @@ export async function budgetView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const solved = plan.plan?.detail as Plan | undefined
   const sums = totals(plan)
-  const sourceOf = new Map(plan.gathered.sources.map((source) => [source.id, source]))
-  const { trade } = plan.view.catalogue
-  const bundleName = (id: string): string => trade.kits.find((kit) => `kit:${kit.id}` === id)?.name ?? trade.donors.find((donor) => `donor:${donor.id}` === id)?.name ?? id
-  const { supplierName } = trade
+  const { sources } = plan.gathered
+  const { bundleName, supplierName } = plan.view.catalogue.trade
   const lines = [
     ...(solved?.lines ?? []).map((line) => {
       const need = plan.needs.find((one) => one.id === line.need)
-      const source = sourceOf.get(line.candidate ?? `${line.bundle}\u0000${line.item}`)
+      const source = sources.get(takenBy(line))
       return { words: need?.words ?? line.need, group: kindGroup(need?.kind ?? ''), source: source?.source ?? 'planned', from: source?.words ?? '', minor: line.costMinor }
     }),
     ...(solved?.bundles ?? []).flatMap((bundle) => [

@@ -11,8 +11,8 @@ export async function buildHeader(store: Store, buildId: string) {
   const { build, catalogue } = plan.view
   const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId))?.name ?? null) : null
   const sums = totals(plan)
-  const sourcedKinds = new Set(plan.gathered.sources.map((source) => source.need))
-  const openParts = plan.needs.filter((need) => !need.task && !sourcedKinds.has(need.id) && !plan.decisions.some((d) => d.needId === need.id && d.act === 'estimate')).length
+  const { sources } = plan.gathered
+  const openParts = plan.needs.filter((need) => !need.task && sources.count(need.id) === 0 && !plan.decisions.some((d) => d.needId === need.id && d.act === 'estimate')).length
   const unmeasured = plan.run?.result.joints.filter(({ bare, closed }) => effective({ bare, closed }).code === 'unmeasured') ?? []
   const open = { brief: briefGaps(build), pairing: unmeasured.length + (plan.run ? 0 : 1), parts: openParts, sourcing: plan.run && !isCurrent(plan) ? 1 : 0 }
   return {

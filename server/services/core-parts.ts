@@ -1,3 +1,4 @@
+import { groupBy } from '../../core/group.ts'
 import { isPortKind } from '../../core/ports/index.ts'
 import type { Part, Port } from '../../core/ports/port.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
@@ -5,8 +6,8 @@ import type { Row } from '../database/row.ts'
 
 /** Rows to the core's parts: claims gathered under their ports. */
 export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims: readonly Row[]): Part[] {
-  const claimsOf = groupBy(claims, 'portId')
-  const portsOf = groupBy(ports, 'partId')
+  const claimsOf = groupBy(claims, (row) => row.portId)
+  const portsOf = groupBy(ports, (row) => row.partId)
   return parts.map((part) => ({
     id: part.id,
     kind: String(part.kind),
@@ -14,7 +15,7 @@ export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims
     ports: (portsOf.get(part.id) ?? [])
       .filter((port) => isPortKind(String(port.kind)))
       .map((port): Port => {
-        const byField = [...groupBy(claimsOf.get(port.id) ?? [], 'field')].map(([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)])
+        const byField = [...groupBy(claimsOf.get(port.id) ?? [], (row) => String(row.field))].map(([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)])
         return { id: port.id, kind: String(port.kind), slot: String(port.slot), ...(port.looks ? { looks: port.looks as 'forward' } : {}), claims: Object.fromEntries(byField) }
       }),
   }))
@@ -31,15 +32,4 @@ export function toClaim(row: Row): Claim {
     typed: row.typed,
   }).filter(([, value]) => value !== null && value !== undefined)
   return { id: row.id, value: row.value, grade: row.grade as Claim['grade'], ...Object.fromEntries(optional) }
-}
-
-export function groupBy(rows: readonly Row[], column: string): Map<string, Row[]> {
-  const groups = new Map<string, Row[]>()
-  for (const row of rows) {
-    const key = String(row[column])
-    const group = groups.get(key)
-    if (group) group.push(row)
-    else groups.set(key, [row])
-  }
-  return groups
 }

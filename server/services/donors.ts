@@ -5,6 +5,7 @@ import { isPieceQuestion, pieceQuestion, questionOf, risksOf } from '../../core/
 import { convert } from '../../core/money/money.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
 import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
+import { donorId as asBundle } from '../../core/sourcing/ids.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { joinSheet } from './build-sheets.ts'
@@ -70,7 +71,7 @@ export async function donorsOf(store: Store, buildId: string) {
 
 /** Items of a donor that meet a need of the build. */
 function usedBy(plan: Planned, donorId: string): Set<string> {
-  const bundle = plan.gathered.problem.bundles.find((one) => one.id === `donor:${donorId}`)
+  const bundle = plan.gathered.problem.bundles.find((one) => one.id === asBundle(donorId))
   return new Set((bundle?.items ?? []).filter((item) => item.need !== '').map((item) => item.id))
 }
 

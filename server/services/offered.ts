@@ -1,8 +1,8 @@
+import { groupBy } from '../../core/group.ts'
 import type { Market, OfferRow } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { asideChanges } from '../database/set-aside.ts'
 import type { Row, Store } from '../database/store.ts'
-import { groupBy } from './core-parts.ts'
 
 /** What some parts are sold for and numbered as. */
 export interface Offered {
@@ -70,7 +70,10 @@ export async function offeredOf(store: Store, parts: ReadonlySet<string>): Promi
   const missing = [...parts].filter((id) => !now.offers.has(id))
   if (missing.length > 0) {
     if (now.offers.size + missing.length > MOST) for (const id of now.offers.keys()) if (!parts.has(id)) for (const held of [now.offers, now.numbers]) held.delete(id)
-    const [offers, numbers] = [groupBy(await store.readIn('offer', 'partId', missing), 'partId'), groupBy(await store.readIn('partNumber', 'partId', missing), 'partId')]
+    const [offers, numbers] = [
+      groupBy(await store.readIn('offer', 'partId', missing), (row) => row.partId),
+      groupBy(await store.readIn('partNumber', 'partId', missing), (row) => row.partId),
+    ]
     for (const id of missing) {
       now.offers.set(id, (offers.get(id) as OfferRow[] | undefined) ?? NONE)
       now.numbers.set(
@@ -98,7 +101,7 @@ export async function leastPrices(store: Store, parts: readonly string[]): Promi
       .groupBy('partId', 'currency', 'taxIncluded')
       .select('partId', 'currency', 'taxIncluded')
       .min('priceMinor as priceMinor')) as Row[]
-    const found = groupBy(rows, 'partId')
+    const found = groupBy(rows, (row) => row.partId)
     for (const id of ids)
       now.least.set(
         id,

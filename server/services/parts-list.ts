@@ -1,7 +1,8 @@
 import { kindGroup, kindWords } from '../../core/identity/part-kinds.ts'
 import type { Need } from '../../core/needs/need.ts'
-import type { SourceInfo } from '../../core/sourcing/candidates.ts'
+import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
+import type { SourceInfo } from '../../core/sourcing/source-info.ts'
 import { assumedPrice } from '../../core/templates/first-answer.ts'
 import type { Row, Store } from '../database/store.ts'
 import type { BuildView } from './build-view.ts'
@@ -17,29 +18,23 @@ export async function partsList(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const lines = (plan.plan?.detail as Plan | undefined)?.lines ?? []
   const current = isCurrent(plan)
-  const sourceOf = new Map(plan.gathered.sources.map((source) => [source.id, source]))
-  const candidatesOf = new Map<string, SourceInfo[]>()
-  for (const one of plan.gathered.sources) {
-    const group = candidatesOf.get(one.need)
-    if (group) group.push(one)
-    else candidatesOf.set(one.need, [one])
-  }
+  const { sources } = plan.gathered
   const list = plan.needs.map((need) => {
     const line = current ? lines.find((one) => one.need === need.id) : undefined
-    const source = line ? sourceOf.get(line.candidate ?? `${line.bundle}\u0000${line.item}`) : undefined
-    const candidates = candidatesOf.get(need.id) ?? []
+    const source = line ? sources.get(takenBy(line)) : undefined
+    const candidateCount = sources.count(need.id)
     const estimate = plan.decisions.find((one) => one.needId === need.id && one.act === 'estimate')
     return {
       ...lineOf(need, plan.view),
       source: source ?? null,
       costMinor: line?.costMinor ?? null,
       packs: line?.packs ?? null,
-      candidates: candidates.slice(0, CANDIDATES_SHOWN),
-      candidateCount: candidates.length,
+      candidates: sources.of(need, CANDIDATES_SHOWN),
+      candidateCount,
       range: need.task || source || estimate ? null : assumedPrice(need.kind, String(plan.view.build.currency), plan.view.catalogue.trade.rates),
       estimateMinor: (estimate?.priceMinor as number | null | undefined) ?? null,
       decisions: plan.decisions.filter((one) => one.needId === need.id),
-      state: stateOf(need, source, candidates, estimate),
+      state: stateOf(need, source, candidateCount, estimate),
     }
   })
   return {
@@ -58,9 +53,9 @@ function lineOf(need: Need, view: BuildView) {
   return { ...need, group: kindGroup(need.kind), kindWords: kindWords(need.kind), wantsName: wants?.name ?? null, joint: need.why.find((reason) => reason.joint)?.joint ?? null }
 }
 
-function stateOf(need: Need, source: SourceInfo | undefined, candidates: readonly SourceInfo[], estimate: Row | undefined): LineState {
+function stateOf(need: Need, source: SourceInfo | undefined, candidates: number, estimate: Row | undefined): LineState {
   if (need.task) return 'work'
   if (source) return source.source === 'keep' ? 'kept' : 'planned'
-  if (candidates.length > 0) return 'to solve'
+  if (candidates > 0) return 'to solve'
   return estimate ? 'estimated' : 'open'
 }

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { claimInput, partInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
+import { groupBy } from '../../core/group.ts'
 import { typedPorts } from '../../core/identity/part-kinds.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
@@ -14,7 +15,7 @@ import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
 import { MissingError, UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
-import { groupBy, toCoreParts } from './core-parts.ts'
+import { toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
 
 export type PartInput = z.infer<typeof partInput>
@@ -44,7 +45,7 @@ export async function listParts(
       'partId',
       items.map((row) => row.id),
     ),
-    'partId',
+    (row) => row.partId,
   )
   return {
     items: items.map((row) => ({ ...row, isDefault: Boolean(row.isDefault), numbers: (numbers.get(row.id) ?? []).map((n) => n.number) })),

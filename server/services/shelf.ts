@@ -1,9 +1,10 @@
 import { setImmediate } from 'node:timers/promises'
+import { groupBy } from '../../core/group.ts'
 import { type CompiledPart, compilePart } from '../../core/ports/index.ts'
 import { onChange } from '../database/changes.ts'
 import { asideOf } from '../database/set-aside.ts'
 import type { Row, Store } from '../database/store.ts'
-import { groupBy, toCoreParts } from './core-parts.ts'
+import { toCoreParts } from './core-parts.ts'
 
 /** Every part compiled, as one build sees it: the same object until a part, a port, a claim or a specimen changed. */
 export interface Shelf {
@@ -90,7 +91,7 @@ async function gathered(store: Store): Promise<Shelf> {
   return shelfOf(
     parts,
     rows,
-    groupedBy(parts.values(), ({ kind }) => kind),
+    groupBy(parts.values(), ({ kind }) => kind),
   )
 }
 
@@ -101,8 +102,8 @@ async function compiled(store: Store, ids: readonly string[], take: (part: Compi
     const rows = await store.readIn('part', 'id', ids.slice(i, i + AT_ONCE))
     const idsOf = (list: readonly Row[]): string[] => list.map((row) => row.id)
     const ports = await store.readIn('port', 'partId', idsOf(rows))
-    const claims = groupBy(await store.readIn('claim', 'portId', idsOf(ports)), 'portId')
-    const portsOf = groupBy(ports, 'partId')
+    const claims = groupBy(await store.readIn('claim', 'portId', idsOf(ports)), (row) => row.portId)
+    const portsOf = groupBy(ports, (row) => row.partId)
     for (const row of rows) {
       const own = portsOf.get(row.id) ?? []
       const [part] = toCoreParts(
@@ -177,22 +178,10 @@ function shelfOf(parts: Shelf['parts'], rows: Shelf['rows'], kinds: Shelf['kinds
     rows,
     kinds,
     ownedBy(owner) {
-      owners ??= groupedBy(rows.values(), (row) => row.ownerId as string | null)
+      owners ??= groupBy(rows.values(), (row) => row.ownerId as string | null)
       return owners.get(owner) ?? []
     },
   }
-}
-
-function groupedBy<T>(items: Iterable<T>, keyOf: (item: T) => string | null): Map<string, T[]> {
-  const groups = new Map<string, T[]>()
-  for (const item of items) {
-    const key = keyOf(item)
-    if (key === null) continue
-    const group = groups.get(key)
-    if (group) group.push(item)
-    else groups.set(key, [item])
-  }
-  return groups
 }
 
 async function ownShelf(store: Store, buildId: string, over: Shelf, rows: readonly Row[]): Promise<Shelf> {

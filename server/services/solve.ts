@@ -1,4 +1,5 @@
 import { MessageChannel } from 'node:worker_threads'
+import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Store } from '../database/store.ts'
 import type { JobRunner, JobState } from '../jobs/runner.ts'
 import type { Solved } from '../jobs/solve-worker.ts'
@@ -15,8 +16,7 @@ export async function startSolve(store: Store, jobs: JobRunner, buildId: string)
   return jobs.start('sourcing', buildId, port2, TIME_LIMIT_MS, (solved) => savePlan(store, buildId, solved, madeFrom))
 }
 
-async function savePlan(store: Store, buildId: string, { plan, sources }: Solved, madeFrom: string): Promise<{ planId: string; status: string }> {
-  const sourceOf = new Map(sources.map((source) => [source.id, source]))
+async function savePlan(store: Store, buildId: string, { plan, taken }: Solved, madeFrom: string): Promise<{ planId: string; status: string }> {
   return store.transaction(async (tx) => {
     // A plan is replaced, not thrown away: the history has the old one, the trash is for what people remove.
     for (const old of await tx.list('plan', { buildId })) {
@@ -33,7 +33,7 @@ async function savePlan(store: Store, buildId: string, { plan, sources }: Solved
       detail: plan,
     })
     for (const line of plan.lines) {
-      const source = sourceOf.get(line.candidate ?? `${line.bundle}\u0000${line.item}`)
+      const source = taken.get(takenBy(line))
       await tx.insert('planLine', {
         planId: row.id,
         needId: line.need,

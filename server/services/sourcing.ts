@@ -1,18 +1,21 @@
+import { takenBy } from '../../core/sourcing/ids.ts'
+import { packsFor } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
 import type { Row, Store } from '../database/store.ts'
 import { isCurrent, nameOf, planBuild } from './planning.ts'
+
+/** What else could be taken for a line, sent with it; the rest are counted. */
+const RIVALS_SHOWN = 40
 
 /** The plan as shown: lines and baskets with names, locks, and the reason when locks contradict one another. */
 export async function sourcingView(store: Store, buildId: string) {
   const planned = await planBuild(store, buildId)
   const { gathered, view, plan, needs } = planned
   const detail = (plan?.detail as Plan | undefined) ?? null
-  const sourceOf = new Map(gathered.sources.map((source) => [source.id, source]))
-  const { trade } = view.catalogue
-  const bundleOf = (id: string): string => trade.kits.find((kit) => `kit:${kit.id}` === id)?.name ?? trade.donors.find((donor) => `donor:${donor.id}` === id)?.name ?? id
-  const supplierOf = trade.supplierName
+  const { sources } = gathered
+  const { bundleName: bundleOf, supplierName: supplierOf } = view.catalogue.trade
   const lockWords = (lock: Row): string =>
-    `${lock.way === 'in' ? 'Keep' : 'Leave out'} ${lock.candidate ? (sourceOf.get(String(lock.candidate))?.words ?? 'an offer') : lock.bundle ? bundleOf(String(lock.bundle)) : supplierOf(String(lock.supplierId))}`
+    `${lock.way === 'in' ? 'Keep' : 'Leave out'} ${lock.candidate ? (sources.get(String(lock.candidate))?.words ?? 'an offer') : lock.bundle ? bundleOf(String(lock.bundle)) : supplierOf(String(lock.supplierId))}`
   const words = (rule: string): string => {
     const lock = planned.locks.find((one) => one.id === rule)
     if (lock) return `the lock "${lockWords(lock)}"`
@@ -32,25 +35,23 @@ export async function sourcingView(store: Store, buildId: string) {
     needs: needs.filter((need) => !need.task).length,
     lines: (detail?.lines ?? []).map((line) => {
       const need = needs.find((one) => one.id === line.need)
-      const id = line.candidate ?? `${line.bundle}\u0000${line.item}`
-      const rivals = gathered.sources.filter((source) => source.need === line.need && source.id !== id)
-      const priceOf = (candidate: string): number | null => {
-        const found = gathered.problem.candidates.find((one) => one.id === candidate)
-        return found ? found.priceMinor * Math.ceil((need?.quantity ?? 1) / (found.pack ?? 1)) : null
-      }
+      const id = takenBy(line)
+      const quantity = need?.quantity ?? 1
+      const rivals = sources.of({ id: line.need, quantity }, RIVALS_SHOWN + 1).filter((source) => source.id !== id)
       return {
         ...line,
         words: need?.words ?? line.need,
-        quantity: need?.quantity ?? 1,
-        source: sourceOf.get(id) ?? null,
+        quantity,
+        source: sources.get(id) ?? null,
         bundleName: line.bundle ? bundleOf(line.bundle) : null,
-        rivals: rivals.map((rival) => ({
+        rivalCount: Math.max(rivals.length, sources.count(line.need) - 1),
+        rivals: rivals.slice(0, RIVALS_SHOWN).map((rival) => ({
           id: rival.id,
           words: rival.words,
           source: rival.source,
           number: rival.number,
           confirm: rival.confirm,
-          minor: priceOf(rival.id),
+          minor: rival.packMinor === undefined ? null : rival.packMinor * packsFor(quantity, rival.pack),
           bundle: rival.bundle ?? null,
         })),
       }
@@ -58,7 +59,7 @@ export async function sourcingView(store: Store, buildId: string) {
     baskets: (detail?.baskets ?? []).map((basket) => ({
       ...basket,
       name: supplierOf(basket.supplier),
-      items: [...basket.candidates.map((id) => sourceOf.get(id)?.words ?? id), ...basket.bundles.map(bundleOf)],
+      items: [...basket.candidates.map((id) => sources.get(id)?.words ?? id), ...basket.bundles.map(bundleOf)],
     })),
     bundles: (detail?.bundles ?? []).map((bundle) => ({ ...bundle, name: bundleOf(bundle.bundle) })),
     open: needs.filter((need) => detail?.open.includes(need.id)).map((need) => ({ id: need.id, words: need.words, waits: need.waits })),

@@ -1,15 +1,18 @@
+import { groupBy } from '../../core/group.ts'
 import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
 import type { Supersession } from '../../core/identity/supersession.ts'
+import { donorId, kitId } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { Row, Store } from '../database/store.ts'
-import { groupBy } from './core-parts.ts'
 
 /** Who sells, what comes together, and what money is worth: each piece the same object until a table it is made of changes. */
 export interface Trade extends Pick<Market, 'supersessions' | 'kits' | 'donors' | 'suppliers' | 'rates'> {
   /** A supplier by name, selling something now or not; its id where it is gone. */
   supplierName(id: string): string
+  /** A kit or a donor by the id it has as a bundle; that id where it is gone. */
+  bundleName(bundle: string): string
 }
 
 interface Piece {
@@ -67,7 +70,10 @@ export async function loadTrade(store: Store): Promise<Trade> {
     ),
   }
   const suppliers = mirrors[4]!
-  return once('trade', Object.values(pieces), () => ({ ...pieces, supplierName: (id: string) => String(suppliers.rows.get(id)?.name ?? id) }))
+  return once('trade', Object.values(pieces), () => {
+    const bundles = new Map([...pieces.kits.map(({ id, name }) => [kitId(id), name] as const), ...pieces.donors.map(({ id, name }) => [donorId(id), name] as const)])
+    return { ...pieces, supplierName: (id: string) => String(suppliers.rows.get(id)?.name ?? id), bundleName: (id: string) => bundles.get(id) ?? id }
+  })
 }
 
 /** Only who sells something: another on the list changes nothing. The same list while it holds the same rows. */
@@ -84,7 +90,7 @@ async function sellersOf(store: Store, held: Kept, suppliers: readonly Row[], ki
 }
 
 function withItems(rows: readonly Row[], items: readonly Row[], column: string): Row[] {
-  const groups = groupBy(items, column)
+  const groups = groupBy(items, (row) => row[column])
   return rows.map((row) => ({ ...row, items: groups.get(row.id) ?? [] }))
 }
 

@@ -11,7 +11,7 @@ import type { TorqueStep } from '../../core/pairing/torque-line.ts'
 import type { PlateDesign } from '../../core/patterns/plate.ts'
 import type { Dowel, Hole, Point } from '../../core/ports/field.ts'
 import type { Grade } from '../../core/quantity/grade.ts'
-import type { SourceInfo } from '../../core/sourcing/candidates.ts'
+import type { SourceInfo } from '../../core/sourcing/source-info.ts'
 
 /** Shapes the API answers with, as the screens read them. */
 export interface Versioned {
@@ -210,7 +210,9 @@ export interface SourcingView {
     readonly packs: number
     readonly costMinor: number
     readonly source: SourceInfo | null
+    /** The first of them, cheapest bought ones behind what is had or comes with a bundle. */
     readonly rivals: readonly Rival[]
+    readonly rivalCount: number
   }[]
   readonly baskets: readonly { readonly supplier: string; readonly name: string; readonly shippingMinor: number; readonly goodsMinor: number; readonly items: readonly string[] }[]
   readonly bundles: readonly {

@@ -35,6 +35,19 @@ export class Tally {
     return true
   }
 
+  /** Whether a joint is met and no code of it is worse than this: looked at no further than the first that is. */
+  isAtMost(joint: Joint, scene: Scene, code: number): boolean {
+    if (!appliesTo(joint, scene)) return false
+    for (const limit of joint.limits) {
+      const plan = planOf(limit).load(1, EMPTY_HALF, scene.shop)
+      for (const { scene: here } of instancesOf(limit, scene)) {
+        const result = plan.load(0, plan.half(here), scene.shop).judge(scene.shop, this.#result)
+        if (result.isStated && result.code > code) return false
+      }
+    }
+    return true
+  }
+
   #count(result: Result): void {
     if (!result.isStated) return
     this.stated++

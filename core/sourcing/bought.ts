@@ -1,0 +1,103 @@
+import { paidPrice } from '../money/offer-price.ts'
+import type { Need } from '../needs/need.ts'
+import { type BuildMoney, inCurrency } from './build-money.ts'
+import { offeredId } from './ids.ts'
+import type { Market, OfferRow } from './market.ts'
+import { type PartMatch, partsMeeting } from './offer-matches.ts'
+import type { Candidate } from './problem.ts'
+import { partSays, type SourceInfo } from './source-info.ts'
+
+/** What can be bought for one need, by offer: the same object while nothing it was made of changes. */
+export interface Bought {
+  readonly candidates: readonly Candidate[]
+  readonly excluded: readonly { readonly id: string; readonly why: string }[]
+  /** What is shown of the candidate at this place. */
+  info(place: number): SourceInfo
+  /** The place of a candidate; undefined where it is none. */
+  placeOf(id: string): number | undefined
+}
+
+interface Kept {
+  readonly madeOf: readonly unknown[]
+  readonly bought: Bought
+}
+const kept = new WeakMap<readonly PartMatch[], Map<string, Kept>>()
+/** Needs that the same parts meet, remembered for each list of parts. */
+const REMEMBERED = 12
+
+/** The offers of parts that meet a need, priced in the build's money, in the order of their ids. */
+export function boughtFor(need: Need, market: Market, build: BuildMoney): Bought {
+  const matches = partsMeeting(need, market.kinds)
+  const { suppliers, rates, supersessions } = market
+  const madeOf: unknown[] = [suppliers, rates, supersessions, need.wants && market.numbers.get(need.wants)]
+  for (const { part } of matches) madeOf.push(market.offers.get(part.id), market.numbers.get(part.id))
+  const words = JSON.stringify([need.id, need.wants, build.currency, build.taxRate])
+  let held = kept.get(matches)
+  if (!held) kept.set(matches, (held = new Map()))
+  const found = held.get(words)
+  if (found && found.madeOf.length === madeOf.length && found.madeOf.every((one, i) => one === madeOf[i])) return found.bought
+  const bought = gather(need, matches, market, build)
+  if (held.size >= REMEMBERED) held.delete(held.keys().next().value!)
+  held.set(words, { madeOf, bought })
+  return bought
+}
+
+function gather(need: Need, matches: readonly PartMatch[], market: Market, build: BuildMoney): Bought {
+  const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
+  const candidates: Candidate[] = []
+  const offers: { readonly offer: OfferRow; readonly match: PartMatch }[] = []
+  const excluded: { id: string; why: string }[] = []
+  const all = matches.flatMap((match) => (market.offers.get(match.part.id) ?? []).map((offer) => ({ offer, match })))
+  // As the offers stand: the order decides which of equals a plan takes.
+  all.sort((p, q) => (p.offer.id < q.offer.id ? -1 : p.offer.id > q.offer.id ? 1 : 0))
+  for (const one of all) {
+    const { offer, match } = one
+    const supplier = supplierOf.get(offer.supplierId)
+    if (!supplier) continue
+    const price = paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, market.rates)
+    const listed = inCurrency(offer.priceMinor, offer.currency, supplier.currency, market.rates)
+    if (price === null || listed === null) {
+      excluded.push({
+        id: offer.id,
+        why: `${supplier.name} asks ${offer.currency} for ${match.part.name}: no exchange rate to ${price === null ? build.currency : supplier.currency} is known. Add one in Settings.`,
+      })
+      continue
+    }
+    offers.push(one)
+    candidates.push({
+      id: offeredId(offer.id, need.id),
+      need: need.id,
+      source: 'buy',
+      part: match.part.id,
+      supplier: supplier.id,
+      priceMinor: price,
+      orderValueMinor: listed,
+      pack: offer.pack,
+      ...(offer.stock === null ? {} : { stock: offer.stock }),
+    })
+  }
+  let places: Map<string, number> | null = null
+  return {
+    candidates,
+    excluded,
+    info(place) {
+      const { offer, match } = offers[place]!
+      const own = offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
+      return {
+        id: candidates[place]!.id,
+        source: 'buy',
+        words: `${match.part.name}, ${supplierOf.get(offer.supplierId)!.name}`,
+        supplierId: offer.supplierId,
+        pack: offer.pack,
+        packMinor: candidates[place]!.priceMinor,
+        ...partSays(need, match.part, match.answer, market, own),
+        ...(offer.number ? { numberShown: offer.number } : {}),
+        ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
+      }
+    },
+    placeOf(id) {
+      places ??= new Map(candidates.map((candidate, place) => [candidate.id, place]))
+      return places.get(id)
+    },
+  }
+}

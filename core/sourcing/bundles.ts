@@ -1,0 +1,93 @@
+import { timesRate } from '../money/money.ts'
+import { paidPrice } from '../money/offer-price.ts'
+import { meets } from '../needs/meets.ts'
+import type { Need } from '../needs/need.ts'
+import type { CompiledPart } from '../ports/index.ts'
+import { type BuildMoney, inCurrency } from './build-money.ts'
+import { donorId, itemKey, kitId } from './ids.ts'
+import type { Market } from './market.ts'
+import type { Bundle, BundleItem } from './problem.ts'
+import { partSays, type SourceInfo } from './source-info.ts'
+
+/** Kits and donors that meet a need of a build, with what is shown of each of their pieces, and those that cannot be priced. */
+export interface Bundles {
+  readonly bundles: readonly Bundle[]
+  readonly sources: readonly SourceInfo[]
+  readonly excluded: readonly { readonly id: string; readonly why: string }[]
+}
+
+const noRate = (id: string, name: string, currency: string): Bundles['excluded'][number] => ({
+  id,
+  why: `${name} is priced in ${currency}: no exchange rate is known. Add one in Settings.`,
+})
+
+/** @param isAssumed whether a part is known by assumed values only: nothing is bought on those */
+export function bundlesFor(needs: readonly Need[], market: Market, build: BuildMoney, isAssumed: (part: CompiledPart) => boolean): Bundles {
+  const bundles: Bundle[] = []
+  const sources: SourceInfo[] = []
+  const excluded: Bundles['excluded'][number][] = []
+  const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
+  for (const kit of market.kits) {
+    const price = paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, market.rates)
+    const supplier = kit.supplierId ? supplierOf.get(kit.supplierId) : undefined
+    const listed = supplier ? inCurrency(kit.priceMinor, kit.currency, supplier.currency, market.rates) : kit.priceMinor
+    if (price === null || listed === null) {
+      excluded.push(noRate(kit.id, kit.name, kit.currency))
+      continue
+    }
+    const items = itemsFor(kit.items, kitId(kit.id), 'kit', kit.name, needs, market, sources, isAssumed)
+    if (items.every((item) => item.need === '')) continue
+    bundles.push({
+      id: kitId(kit.id),
+      kind: 'kit',
+      ...(supplier ? { supplier: supplier.id } : {}),
+      priceMinor: price,
+      orderValueMinor: listed,
+      ...(kit.weightG === null ? {} : { weightG: kit.weightG }),
+      items,
+    })
+  }
+  for (const donor of market.donors) {
+    const money = (minor: number): number | null => inCurrency(minor, donor.currency, build.currency, market.rates)
+    const price = money(donor.priceMinor + donor.fetchMinor + donor.repairMinor + donor.disposalMinor + donor.storageMinor)
+    if (price === null) {
+      excluded.push(noRate(donor.id, donor.name, donor.currency))
+      continue
+    }
+    const yields = itemsFor(donor.items, donorId(donor.id), 'donor', donor.name, needs, market, sources, isAssumed)
+    if (yields.every((item) => item.need === '')) continue
+    const items = yields.map((item, i) => {
+      const row = donor.items[i]!
+      const net = timesRate(money(row.saleMinor)!, row.chance * (1 - donor.saleFee)) - timesRate(build.labourRateMinor, row.sellingHours)
+      return { ...item, stripMinor: timesRate(build.labourRateMinor, row.stripHours), resaleMinor: Math.max(0, net), held: row.held }
+    })
+    bundles.push({ id: donorId(donor.id), kind: 'donor', priceMinor: price, scrapMinor: money(donor.scrapMinor)!, items })
+  }
+  return { bundles, sources, excluded }
+}
+
+function itemsFor(
+  rows: readonly { id: string; partId: string; quantity: number }[],
+  bundle: string,
+  source: 'kit' | 'donor',
+  name: string,
+  needs: readonly Need[],
+  market: Market,
+  sources: SourceInfo[],
+  isAssumed: (part: CompiledPart) => boolean,
+): BundleItem[] {
+  return rows.map((row) => {
+    const part = market.parts.get(row.partId)
+    const fitting =
+      part && needs.some((need) => need.kind === part.kind) && !isAssumed(part)
+        ? needs.flatMap((need) => {
+            const answer = meets(part, need)
+            return answer.meets === 'no' ? [] : [{ need, answer }]
+          })
+        : []
+    const best = fitting[0]
+    if (!best || !part) return { id: row.id, need: '', part: row.partId, quantity: row.quantity }
+    sources.push({ id: itemKey(bundle, row.id), source, words: `${part.name}, ${name}`, bundle, ...partSays(best.need, part, best.answer, market) })
+    return { id: row.id, need: best.need.id, part: row.partId, quantity: row.quantity }
+  })
+}

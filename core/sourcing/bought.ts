@@ -1,16 +1,19 @@
 import { paidPrice } from '../money/offer-price.ts'
 import type { Need } from '../needs/need.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
+import { undominated } from './dominance.ts'
 import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
 import { type PartMatch, partsMeeting } from './offer-matches.ts'
-import type { Candidate } from './problem.ts'
+import type { Candidate, Supplier } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
 
 /** What can be bought for one need, by offer: the same object while nothing it was made of changes. */
 export interface Bought {
   readonly candidates: readonly Candidate[]
   readonly excluded: readonly { readonly id: string; readonly why: string }[]
+  /** Those that a best plan may take, and those locked. */
+  foremost(need: Need, suppliers: readonly Supplier[], locked: readonly string[]): readonly Candidate[]
   /** What is shown of the candidate at this place. */
   info(place: number): SourceInfo
   /** The place of a candidate; undefined where it is none. */
@@ -77,9 +80,24 @@ function gather(need: Need, matches: readonly PartMatch[], market: Market, build
     })
   }
   let places: Map<string, number> | null = null
+  const placeOf = (id: string): number | undefined => {
+    places ??= new Map(candidates.map((candidate, place) => [candidate.id, place]))
+    return places.get(id)
+  }
+  let foremost: { readonly words: string; readonly list: readonly Candidate[] } | null = null
   return {
     candidates,
     excluded,
+    placeOf,
+    foremost({ quantity }, tariffs, locked) {
+      const own = locked.filter((id) => placeOf(id) !== undefined)
+      const words = JSON.stringify([quantity, tariffs, own])
+      if (foremost?.words !== words) {
+        const terms = new Map(tariffs.map((tariff) => [tariff.id, tariff]))
+        foremost = { words, list: undominated(candidates, { quantity }, terms, (id) => own.includes(id)) }
+      }
+      return foremost.list
+    },
     info(place) {
       const { offer, match } = offers[place]!
       const own = offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
@@ -94,10 +112,6 @@ function gather(need: Need, matches: readonly PartMatch[], market: Market, build
         ...(offer.number ? { numberShown: offer.number } : {}),
         ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
       }
-    },
-    placeOf(id) {
-      places ??= new Map(candidates.map((candidate, place) => [candidate.id, place]))
-      return places.get(id)
     },
   }
 }

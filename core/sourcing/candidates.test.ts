@@ -66,7 +66,11 @@ test('met by the part wanted or one with equal ports; an unknown field makes it 
 })
 
 test('tax is added where a price excludes it; the order value stays as the supplier lists it', () => {
-  expect(gather().problem.candidates.map((one) => [one.priceMinor, one.orderValueMinor])).toEqual([
+  expect(
+    gather()
+      .sources.bought(wanted.id)
+      .map((one) => [one.priceMinor, one.orderValueMinor]),
+  ).toEqual([
     [1000, 1000],
     [1211, 1001],
     [1003, 1003],
@@ -112,14 +116,14 @@ test('nothing is bought on assumed values: a part known only by its type is no c
 })
 
 test('what is bought for a need is worked out once while nothing it is made of changes, and again when one of its offers does', () => {
-  const candidatesOf = (given: Market) => gatherCandidates([wanted], given, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], []).pieces[1]
+  const candidatesOf = (given: Market) => gatherCandidates([wanted], given, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], []).sources.bought(wanted.id)
   // The lists of a part are the same ones until something of it changes, as they are in the shop.
   const held = new Map(discs.map(({ id }) => [id, offers.filter((one) => one.partId === id)]))
   const before = candidatesOf({ ...market, offers: held })
   expect(candidatesOf({ ...market, offers: new Map(held) })).toBe(before)
   const dearer = new Map(held).set('equal', [{ ...held.get('equal')![0]!, priceMinor: 2000 }])
   expect(candidatesOf({ ...market, offers: dearer })).not.toEqual(before)
-  expect(candidatesOf({ ...market, offers: held, rates: [{ from: 'SEK', to: 'EUR', rate: 0.09, on: '2026-01-01' }] })).toHaveLength(before!.length + 1)
+  expect(candidatesOf({ ...market, offers: held, rates: [{ from: 'SEK', to: 'EUR', rate: 0.09, on: '2026-01-01' }] })).toHaveLength(before.length + 1)
 })
 
 test('a source is found by its id, with whatever stands in the ids it is made of; the cheapest come first, the rest are counted', () => {
@@ -129,4 +133,6 @@ test('a source is found by its id, with whatever stands in the ids it is made of
   expect(sources.get(offeredId('gone', wanted.id))).toBeUndefined()
   expect(sources.of(wanted, 2).map(({ id }) => id)).toEqual(['a@b', 'o0'].map((id) => offeredId(id, wanted.id)))
   expect(sources.count(wanted.id)).toBe(4)
+  expect(sources.range({ ...wanted, quantity: 2 })).toEqual({ low: 20, high: 2 * 1211 })
+  expect(sources.range({ id: 'nothing', quantity: 1 })).toBeNull()
 })

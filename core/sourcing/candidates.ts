@@ -1,3 +1,4 @@
+import type { Range } from '../money/range.ts'
 import type { Need } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type Bought, boughtFor } from './bought.ts'
@@ -17,9 +18,8 @@ export interface Decision {
 }
 
 export interface Gathered {
+  /** Bought candidates that no best plan takes are left out of it. */
   readonly problem: Problem
-  /** The candidates in lists, each the same one while nothing it was made of changes. */
-  readonly pieces: readonly (readonly Candidate[])[]
   readonly sources: Sources
   /** Offers, kits and donors that could not be candidates, with what to do. */
   readonly excluded: readonly { readonly id: string; readonly why: string }[]
@@ -51,6 +51,22 @@ export class Sources {
       if (bought && place !== undefined) return bought.info(place)
     }
     return undefined
+  }
+
+  /** What a need can be bought for: every offer, per pack. */
+  bought(need: string): readonly Candidate[] {
+    return this.#bought.get(need)?.candidates ?? []
+  }
+
+  /** From least to most that a need is offered for, for its quantity; null where nobody offers it. */
+  range({ id, quantity }: Pick<Need, 'id' | 'quantity'>): Range | null {
+    let [low, high] = [Infinity, -Infinity]
+    for (const { priceMinor, pack } of this.bought(id)) {
+      const cost = priceMinor * packsFor(quantity, pack)
+      if (cost < low) low = cost
+      if (cost > high) high = cost
+    }
+    return low === Infinity ? null : { low, high }
   }
 
   /** How many a need has. */
@@ -95,17 +111,18 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
   for (const one of bought.values()) excluded.push(...one.excluded)
   const bundled = bundlesFor(wanted, market, build, isAssumed)
   excluded.push(...bundled.excluded)
-  const pieces = [own.map(({ candidate }) => candidate), ...[...bought.values()].map(({ candidates }) => candidates)]
+  const suppliers = market.suppliers.flatMap((supplier) => tariff(supplier, build, market))
+  const locked = locks.flatMap(({ candidate }) => candidate ?? [])
   const problem: Problem = {
     currency: build.currency,
     needs: wanted.map((need) => ({ id: need.id, quantity: need.quantity })),
-    candidates: pieces.flat(),
+    candidates: [...own.map(({ candidate }) => candidate), ...wanted.flatMap((need) => bought.get(need.id)!.foremost(need, suppliers, locked))],
     bundles: bundled.bundles,
-    suppliers: market.suppliers.flatMap((supplier) => tariff(supplier, build, market)),
+    suppliers,
     limits: { ...(build.maxSuppliers ? { maxSuppliers: build.maxSuppliers } : {}), ...(build.maxDonors != null ? { maxDonors: build.maxDonors } : {}) },
     locks,
   }
-  return { problem, pieces, sources: new Sources([...own.map(({ info }) => info), ...bundled.sources], bought), excluded }
+  return { problem, sources: new Sources([...own.map(({ info }) => info), ...bundled.sources], bought), excluded }
 }
 
 /** What a need has without anybody selling it: the recipient's own, or a price somebody typed. */

@@ -1,4 +1,5 @@
 import { type Account, accountOf, type Basket, type PlanLine } from './account.ts'
+import { withoutDominated } from './dominance.ts'
 import { lockedOut, RULE, setAsideOpen } from './filters.ts'
 import { buildModel, type SparseModel } from './model.ts'
 import type { Problem } from './problem.ts'
@@ -39,7 +40,8 @@ const EMPTY = { lines: [], baskets: [], bundles: [], skipped: [] } as const
  * only when a second solve without presolve agrees, and then explained by a minimal set of rules.
  */
 export function solveSourcing(full: Problem, solve: Solve, timeLimitMs = 30_000): Plan {
-  const { problem, open } = setAsideOpen(full)
+  const { problem: wanted, open } = setAsideOpen(full)
+  const problem = withoutDominated(wanted)
   const built = buildModel(problem)
   let answer = solve(built.model, { timeLimitMs, presolve: true })
   if (answer.status === 'infeasible') answer = solve(built.model, { timeLimitMs, presolve: false })

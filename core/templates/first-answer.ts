@@ -32,21 +32,15 @@ export interface FirstAnswer {
 /** Hours of a task seldom come out less, and double for a first-timer (common practice). */
 const FIRST_TIMER = 2
 
-interface Priced {
-  readonly need: string
-  readonly priceMinor: number
-  readonly pack: number
-}
-
 /**
  * Price and hours of a list of needs as ranges: from the market where something is offered, else by kind, assumed.
  * Kept pieces cost nothing. The ends are sums of ends: bounds for planning, never a price to buy at.
  *
- * @param priced candidates that can be bought, per pack, in the build's currency
+ * @param offered from least to most that a need is offered for in the build's currency, for its quantity; null where it is not
  */
 export function firstAnswer(
   needs: readonly Need[],
-  priced: readonly Priced[],
+  offered: (need: Need) => Range | null,
   kept: ReadonlySet<string>,
   typed: ReadonlyMap<string, number>,
   settled: ReadonlySet<string>,
@@ -59,8 +53,8 @@ export function firstAnswer(
     if (need.task || kept.has(need.id)) return { need: need.id, price: { low: 0, high: 0 }, hours: need.task ? hours : { low: 0, high: hours.high }, from: 'kept' }
     const said = typed.get(need.id)
     if (said !== undefined) return { need: need.id, price: { low: said, high: said }, hours, from: 'typed' }
-    const offers = priced.filter((one) => one.need === need.id).map((one) => Math.ceil(need.quantity / one.pack) * one.priceMinor)
-    if (offers.length > 0) return { need: need.id, price: { low: Math.min(...offers), high: Math.max(...offers) }, hours, from: 'offers' }
+    const offers = offered(need)
+    if (offers) return { need: need.id, price: offers, hours, from: 'offers' }
     return { need: need.id, price: assumedPrice(need.kind, build.currency, rates), hours, from: 'assumed' }
   })
   const parts = addRanges(lines.flatMap((line) => line.price ?? []))

@@ -66,7 +66,7 @@ test('every need of every pairing of templates has a price and an hour range, so
       pairingFacts(train, result, () => undefined, { mustWork: ['heater', 'air-conditioning'], inspection: null, recipients: new Set() }),
       result.joints,
     )
-    const answer = firstAnswer(needs, [], new Set(), new Map(), new Set(), { currency: 'EUR', labourRateMinor: 5000 }, [])
+    const answer = firstAnswer(needs, () => null, new Set(), new Map(), new Set(), { currency: 'EUR', labourRateMinor: 5000 }, [])
     expect(needs.filter((_, i) => answer.lines[i]!.price === null).map((one) => one.kind)).toEqual([])
     expect(answer.total.low).toBeGreaterThan(0)
     expect(answer.total.high).toBeGreaterThan(answer.total.low)
@@ -91,11 +91,8 @@ test('the first answer takes the market over the type, a typed price over both, 
     need({ kind: 'starter', place: 'coupling', words: 'Starter', why: [] }),
   ]
   const [disc, belt, starter] = needs.map((one) => one.id) as [string, string, string]
-  const priced = [
-    { need: belt, priceMinor: 1500, pack: 1 },
-    { need: belt, priceMinor: 4000, pack: 4 },
-  ]
-  const answer = firstAnswer(needs, priced, new Set([starter]), new Map([[disc, 9900]]), new Set([disc]), { currency: 'EUR', labourRateMinor: 6000 }, [])
+  const offered = ({ id }: { id: string }) => (id === belt ? { low: 3000, high: 4000 } : null)
+  const answer = firstAnswer(needs, offered, new Set([starter]), new Map([[disc, 9900]]), new Set([disc]), { currency: 'EUR', labourRateMinor: 6000 }, [])
   expect(answer.lines.map(({ need: id, price, from }) => ({ id, price, from }))).toEqual([
     { id: disc, price: { low: 9900, high: 9900 }, from: 'typed' },
     { id: belt, price: { low: 3000, high: 4000 }, from: 'offers' },
@@ -107,7 +104,7 @@ test('the first answer takes the market over the type, a typed price over both, 
 
 test('a range is told in the currency of the build, and not at all without a rate', () => {
   const needs = [need({ kind: 'belt', place: 'bay', words: 'Belt', why: [] })]
-  const inYen = (rates: Parameters<typeof firstAnswer>[6]) => firstAnswer(needs, [], new Set(), new Map(), new Set(), { currency: 'JPY', labourRateMinor: 0 }, rates)
+  const inYen = (rates: Parameters<typeof firstAnswer>[6]) => firstAnswer(needs, () => null, new Set(), new Map(), new Set(), { currency: 'JPY', labourRateMinor: 0 }, rates)
   expect(inYen([]).unpriced).toBe(1)
   expect(inYen([{ from: 'EUR', to: 'JPY', rate: 160, on: '2026-01-01' }]).parts).toEqual({ low: RANGES.belt!.priceEur[0] * 160, high: RANGES.belt!.priceEur[1] * 160 })
 })

@@ -17,8 +17,15 @@ export async function firstAnswerView(store: Store, buildId: string) {
   const typed = new Map(plan.decisions.filter((one) => one.act === 'price' || one.act === 'estimate').map((one) => [String(one.needId), Number(one.priceMinor)]))
   const kept = new Set([...plan.needs.filter((need) => need.keep).map((need) => need.id), ...decided('keep')])
   const settled = new Set([...decided('confirm'), ...kept, ...typed.keys()])
-  const priced = plan.gathered.problem.candidates.filter((one) => one.source === 'buy').map((one) => ({ need: one.need, priceMinor: one.priceMinor, pack: one.pack ?? 1 }))
-  const answer = firstAnswer(plan.needs, priced, kept, typed, settled, { currency: String(build.currency), labourRateMinor: Number(build.labourRateMinor) }, catalogue.trade.rates)
+  const answer = firstAnswer(
+    plan.needs,
+    (need) => plan.gathered.sources.range(need),
+    kept,
+    typed,
+    settled,
+    { currency: String(build.currency), labourRateMinor: Number(build.labourRateMinor) },
+    catalogue.trade.rates,
+  )
   return {
     pairing: nameOf(plan),
     engineId: plan.run?.train.engine.id ?? null,

@@ -11,8 +11,8 @@ export interface LockTarget {
 
 /** Whether it is among the sources of a build. */
 export async function isSource(store: Store, buildId: string, { candidate, bundle, supplierId }: LockTarget): Promise<boolean> {
-  const { problem } = (await planBuild(store, buildId)).gathered
-  if (candidate) return problem.candidates.some((one) => one.id === candidate)
+  const { problem, sources } = (await planBuild(store, buildId)).gathered
+  if (candidate) return sources.get(candidate) !== undefined
   return bundle ? problem.bundles.some((one) => one.id === bundle) : problem.suppliers.some((one) => one.id === supplierId)
 }
 

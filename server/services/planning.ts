@@ -37,19 +37,7 @@ const fingerprints = new WeakMap<Gathered, string>()
 /** Fingerprint of the problem of a build's sources, worked out when a plan is held against it. */
 function fingerprint(gathered: Gathered): string {
   let found = fingerprints.get(gathered)
-  if (!found) {
-    const { candidates: _, ...rest } = gathered.problem
-    fingerprints.set(gathered, (found = digest([rest, gathered.pieces.map(digestOnce)]).slice(0, 32)))
-  }
-  return found
-}
-
-const digest = (data: unknown): string => createHash('sha256').update(JSON.stringify(data)).digest('hex')
-const digests = new WeakMap<readonly unknown[], string>()
-/** Of a list that is the same one while nothing it was made of changes. */
-function digestOnce(list: readonly unknown[]): string {
-  const found = digests.get(list) ?? digest(list)
-  digests.set(list, found)
+  if (!found) fingerprints.set(gathered, (found = createHash('sha256').update(JSON.stringify(gathered.problem)).digest('hex').slice(0, 32)))
   return found
 }
 

@@ -46,9 +46,10 @@ export class Outbox {
     stream.onAbort(() => this.#wake())
   }
 
-  put(event: string, data: unknown): void {
+  /** @param data in words already: the same go to many */
+  put(event: string, data: string): void {
     if (this.#waiting.length >= MOST_WAITING) this.drop()
-    else this.#waiting.push({ event, data: JSON.stringify(data) })
+    else this.#waiting.push({ event, data })
     this.#wake()
   }
 

@@ -1,19 +1,41 @@
 import { CODES } from '../joints/code.ts'
-import { type EngineEnd, type GearboxEnd, NOT_MET, sweep } from './sweep.ts'
-import type { PairingContext } from './train.ts'
+import { JOINTS } from '../joints/index.ts'
+import { Tally } from '../joints/judging/tally.ts'
+import { type EngineEnd, type GearboxEnd, NOT_MET, sweep, trainOfEnds } from './sweep.ts'
+import { assemble, contextOf, type PairingContext, tallyJoint } from './train.ts'
 
 /** What each code weighs when pairings are ordered: a clash last, much unknown after little to make. */
 const WEIGHTS = { fits: 0, work: 1, bridge: 4, unmeasured: 5, clash: 100 } as const
 
+/** So few pairings are judged one by one: arranging a sweep would take longer. */
+const FEW = 100
+
 /** How far each pairing is from going together, by its bare codes, rows by engine: the less the more promising. */
-export function weighPairs(engines: readonly EngineEnd[], gearboxes: readonly GearboxEnd[], ctx: PairingContext): Float64Array {
+export function weighPairs(engines: readonly EngineEnd[], gearboxes: readonly GearboxEnd[], ctx: PairingContext, few = FEW): Float64Array {
   const weights = new Float64Array(engines.length * gearboxes.length)
+  if (weights.length <= few) {
+    engines.forEach((engine, row) => {
+      gearboxes.forEach((gearbox, column) => {
+        weights[row * gearboxes.length + column] = weightOf(engine, gearbox, ctx)
+      })
+    })
+    return weights
+  }
   for (const { code } of sweep(engines, gearboxes, ctx))
     for (let at = 0; at < code.length; at++) {
       const found = code[at]!
       if (found !== NOT_MET) weights[at]! += WEIGHTS[CODES[found]!]
     }
   return weights
+}
+
+function weightOf(engine: EngineEnd, gearbox: GearboxEnd, ctx: PairingContext): number {
+  const assembly = assemble(trainOfEnds(engine, gearbox))
+  const full = contextOf(assembly, ctx)
+  const tally = new Tally()
+  let weight = 0
+  for (const joint of JOINTS) if (tallyJoint(joint, assembly, full, tally.reset())) weight += WEIGHTS[CODES[tally.code]!]
+  return weight
 }
 
 /** The same, where only the ends that changed since it was last asked are swept again: parts are the same objects until they change. */

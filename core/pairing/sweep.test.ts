@@ -56,7 +56,11 @@ test('weights kept from before are those of a sweep anew, whichever ends changed
   const other = fc.sample(anyEngine('e2'), { numRuns: 1, seed: 99 })[0]!
   const ctx = context()
   const kept = new PairWeights()
-  const same = (some: readonly EngineEnd[], boxes: readonly GearboxEnd[], now = ctx): void => expect([...kept.weigh(some, boxes, now)]).toEqual([...weighPairs(some, boxes, now)])
+  const same = (some: readonly EngineEnd[], boxes: readonly GearboxEnd[], now = ctx): void => {
+    const found = [...kept.weigh(some, boxes, now)]
+    // One by one, and by a sweep of all.
+    for (const few of [Infinity, 0]) expect(found).toEqual([...weighPairs(some, boxes, now, few)])
+  }
   same(engines, gearboxes)
   same([engines[0]!, other, engines[2]!], gearboxes)
   same([engines[3]!, other], [gearboxes[2]!, { ...gearboxes[0]!, recipient: null }])

@@ -1,16 +1,20 @@
-import { type MessagePort, Worker } from 'node:worker_threads'
+import type { MessagePort, Worker } from 'node:worker_threads'
 import { onChange } from '../database/changes.ts'
 import type { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { ProblemError } from '../errors.ts'
 import type { Fault, FromReading, ToReading } from './reading-worker.ts'
 import { type Answer, type Asked, type ReadingName, readAs } from './readings.ts'
-import { workerUrl } from './worker-url.ts'
+import { startWorker } from './worker-url.ts'
 
 interface Waiting {
-  readonly answered: (answer: string | Uint8Array) => void
+  readonly answered: (answer: Bytes) => void
   readonly failed: (error: Error) => void
 }
+type Bytes = Uint8Array<ArrayBuffer>
+
+/** Answers kept until something changes. */
+const MOST_KEPT = 200
 
 /**
  * Does what plans, judges and draws on one thread with a connection of its own: it hears of every change before anything
@@ -22,26 +26,40 @@ export class ReadingThread {
   #stopHearing = (): void => {}
   #last = 0
   readonly #waiting = new Map<number, Waiting>()
+  /** What was asked since the last change: many look at the same. */
+  readonly #kept = new Map<string, { readonly store: object; readonly told: string; readonly answer: Promise<Bytes> }>()
 
   /** What a reading answers, for a command that hangs on it. @throws what the reading throws */
   async ask<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Answer<N>> {
-    return JSON.parse((await this.#run(store, name, args)) as string) as Answer<N>
+    return parsed(await this.#run(store, name, args))
   }
 
   /** The same, with a port that the reading writes to as its last argument. */
   async hand<N extends ReadingName>(store: Store, name: N, args: Asked<N> extends [...infer A, MessagePort] ? A : never, port: MessagePort): Promise<Answer<N>> {
-    return JSON.parse((await this.#run(store, name, args, port)) as string) as Answer<N>
+    return parsed(await this.#run(store, name, args, port))
   }
 
   /** What a reading answers, as it goes out: JSON that is not read here. @throws what the reading throws */
   async json<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Response> {
-    return new Response((await this.#run(store, name, args)) as string, { headers: { 'content-type': 'application/json' } })
+    return new Response(await this.#once(store, name, args), { headers: { 'content-type': 'application/json' } })
   }
 
   /** A file that a reading makes. @throws what the reading throws */
-  async file<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<string | Uint8Array> {
-    const made = await this.#run(store, name, args)
-    return typeof made === 'string' ? (JSON.parse(made) as string) : made
+  async file<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Bytes> {
+    return this.#run(store, name, args)
+  }
+
+  #once(store: Store, name: ReadingName, args: readonly unknown[]): Promise<Bytes> {
+    const key = JSON.stringify([name, ...args])
+    const { root, told } = store
+    const found = this.#kept.get(key)
+    if (found && found.store === root && found.told === told) return found.answer
+    const kept = { store: root, told, answer: this.#run(store, name, args) }
+    this.#kept.delete(key)
+    this.#kept.set(key, kept)
+    kept.answer.catch(() => this.#kept.get(key) === kept && this.#kept.delete(key))
+    if (this.#kept.size > MOST_KEPT) this.#kept.delete(this.#kept.keys().next().value!)
+    return kept.answer
   }
 
   /** Starts the thread before anything is asked. */
@@ -60,7 +78,7 @@ export class ReadingThread {
     await worker.terminate()
   }
 
-  #run(store: Store, name: ReadingName, args: readonly unknown[], port?: MessagePort): Promise<string | Uint8Array> {
+  #run(store: Store, name: ReadingName, args: readonly unknown[], port?: MessagePort): Promise<Bytes> {
     const { file } = store
     if (file === null) return readAs(store, name, port ? [...args, port] : args).finally(() => port?.close())
     const worker = this.#thread(store, file)
@@ -73,8 +91,7 @@ export class ReadingThread {
 
   #thread(store: Store, file: string): Worker {
     if (this.#worker && this.#file === file) return this.#worker
-    const { filename, execArgv } = workerUrl('reading-worker')
-    const worker = new Worker(filename, { execArgv, workerData: { database: file } })
+    const worker = startWorker('reading-worker', { database: file })
     this.#worker = worker
     this.#file = file
     this.#stopHearing = onChange(store.root, (change) => worker.postMessage({ change } satisfies ToReading))
@@ -99,6 +116,9 @@ export class ReadingThread {
     this.#waiting.clear()
   }
 }
+
+const decoder = new TextDecoder()
+const parsed = <T>(bytes: Bytes): T => JSON.parse(decoder.decode(bytes)) as T
 
 /** How long the thread is given to let go of the file. */
 const PATIENCE_MS = 1000

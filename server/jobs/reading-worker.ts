@@ -9,7 +9,7 @@ import { type ReadingName, readAs } from './readings.ts'
 /** To the thread: what another connection wrote, what is asked, or that it is over. */
 export type ToReading = { readonly change: Change } | { readonly id: number; readonly name: ReadingName; readonly args: readonly unknown[]; readonly port?: MessagePort } | 'close'
 /** From it: an answer, or why there is none. */
-export type FromReading = { readonly id: number; readonly answer: string | Uint8Array } | { readonly id: number; readonly fault: Fault }
+export type FromReading = { readonly id: number; readonly answer: Uint8Array<ArrayBuffer> } | { readonly id: number; readonly fault: Fault }
 export interface Fault {
   readonly kind: 'problem' | 'file' | 'other'
   readonly message: string
@@ -21,16 +21,17 @@ export interface Fault {
 }
 
 const knex = connect((workerData as { database: string }).database)
-await knex.raw('PRAGMA query_only = ON')
+const isReady = knex.raw('PRAGMA query_only = ON')
 const store = new Store(knex)
 const port = parentPort!
-const send = (message: FromReading): void => port.postMessage(message)
+const send = (message: FromReading): void => port.postMessage(message, 'answer' in message ? [message.answer.buffer] : [])
 
 port.on('message', (message: ToReading) => {
   if (message === 'close') void knex.destroy().then(() => port.close())
   else if ('change' in message) announce(knex, message.change)
   else
-    readAs(store, message.name, message.port ? [...message.args, message.port] : message.args)
+    isReady
+      .then(() => readAs(store, message.name, message.port ? [...message.args, message.port] : message.args))
       .then(
         (answer) => send({ id: message.id, answer }),
         (error: unknown) => send({ id: message.id, fault: faultOf(error) }),

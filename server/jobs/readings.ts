@@ -24,6 +24,7 @@ import { listAside } from '../services/set-aside.ts'
 import { findShafts } from '../services/shafts.ts'
 import { sourcingView } from '../services/sourcing.ts'
 
+const encoder = new TextEncoder()
 const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
 
 /**
@@ -42,7 +43,7 @@ export const READINGS = {
   shafts: findShafts,
   mating: matingCard,
   parts: partsList,
-  partsCsv: async (store: Store, build: string) => (await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build)),
+  partsCsv: async (store: Store, build: string) => encoder.encode((await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build))),
   isLine,
   donors: donorsOf,
   donorSheet,
@@ -66,11 +67,12 @@ export const READINGS = {
   faceDxf: async (store: Store, part: string) => {
     const { part: row, faces } = await facesOf(store, part)
     if (faces.length === 0) throw new UnprocessableError(`${row.name} has no pattern yet: measure its holes first.`)
-    return (await dxf()).patternToDxf(faces)
+    return encoder.encode((await dxf()).patternToDxf(faces))
   },
   platePdf: async (store: Store, build: string, engine: string, transmission: string, paper: Paper) =>
     (await pdf()).patternToPdf({ ...(await plateFaces(store, build, engine, transmission)), isMirrored: false, paper }),
-  plateDxf: async (store: Store, build: string, engine: string, transmission: string) => (await dxf()).patternToDxf((await plateFaces(store, build, engine, transmission)).faces),
+  plateDxf: async (store: Store, build: string, engine: string, transmission: string) =>
+    encoder.encode((await dxf()).patternToDxf((await plateFaces(store, build, engine, transmission)).faces)),
 } satisfies Record<string, (store: Store, ...args: never[]) => Promise<unknown>>
 
 /** Loaded when one is asked for. */
@@ -83,8 +85,9 @@ export type ReadingName = keyof Readings
 export type Asked<N extends ReadingName> = Readings[N] extends (store: Store, ...args: infer A) => unknown ? A : never
 export type Answer<N extends ReadingName> = Awaited<ReturnType<Readings[N]>>
 
-/** Does one reading. @returns its JSON, or the bytes of a file */
-export async function readAs(store: Store, name: ReadingName, args: readonly unknown[]): Promise<string | Uint8Array> {
+/** Does one reading. @returns its JSON as it goes out, or the bytes of a file */
+export async function readAs(store: Store, name: ReadingName, args: readonly unknown[]): Promise<Uint8Array<ArrayBuffer>> {
   const answer = await (READINGS[name] as (store: Store, ...args: readonly unknown[]) => Promise<unknown>)(store, ...args)
-  return answer instanceof Uint8Array ? answer : JSON.stringify(answer)
+  // A copy of its own: it is handed to another thread whole.
+  return answer instanceof Uint8Array ? new Uint8Array(answer) : encoder.encode(JSON.stringify(answer))
 }

@@ -26,7 +26,7 @@ export function documentRoutes({ store, jobs }: Services): App {
   route(app, { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)
     c.header('content-disposition', `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`)
-    return c.body((await jobs.readings.file(store, 'partsCsv', params.id!)) as string, 200, { 'content-type': 'text/csv; charset=utf-8' })
+    return c.body(await jobs.readings.file(store, 'partsCsv', params.id!), 200, { 'content-type': 'text/csv; charset=utf-8' })
   })
   route(app, { method: 'get', path: '/builds/{id}/export.json', summary: 'The build and all it refers to, as JSON', tag }, async ({ params, c }) => {
     const build = await store.get('build', params.id!)

@@ -3,7 +3,7 @@ import { streamSSE } from 'hono/streaming'
 import { z } from 'zod'
 import { mendInput, personInput, personPatch } from '../../contract/rows.ts'
 import { actorNow } from '../database/actor.ts'
-import { onChange } from '../database/changes.ts'
+import { type Change, onChange } from '../database/changes.ts'
 import { TABLE_NAMES } from '../database/tables.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
@@ -90,9 +90,9 @@ export function historyRoutes({ store, backups, jobs }: Services): App {
     const leave = streams.enter(getCookie(c, COOKIE) ?? addressOf(c))
     return streamSSE(c, async (stream) => {
       const outbox = new Outbox(stream, c)
-      const stop = onChange(store.root, (change) => outbox.put('change', { ...change, touched: change.touched.slice(0, 50) }))
+      const stop = onChange(store.root, (change) => outbox.put('change', told(change)))
       try {
-        outbox.put('ready', { revision: await store.revision() })
+        outbox.put('ready', JSON.stringify({ revision: await store.revision() }))
         await outbox.run(KEEP_ALIVE_MS)
       } finally {
         stop()
@@ -101,4 +101,17 @@ export function historyRoutes({ store, backups, jobs }: Services): App {
     })
   })
   return app
+}
+
+const TOUCHED_TOLD = 50
+let last: { readonly change: Change; readonly words: string } | null = null
+
+/** A change as pages hear of it: who, which tables, and the first of the rows; put into words once for all of them. */
+function told(change: Change): string {
+  if (last?.change !== change) {
+    const { revision, who, command, touched } = change
+    const tables = [...new Set(touched.map((one) => one.slice(0, one.indexOf(':'))))]
+    last = { change, words: JSON.stringify({ revision, who, command, tables, touched: touched.slice(0, TOUCHED_TOLD) }) }
+  }
+  return last.words
 }

@@ -49,14 +49,14 @@ export function patternRoutes({ store, jobs }: Services): App {
   return app
 }
 
-function pdf(c: Context, made: string | Uint8Array, name: string): Response {
+function pdf(c: Context, made: Uint8Array<ArrayBuffer>, name: string): Response {
   c.header('content-disposition', `inline; filename="${name}.pdf"`)
-  return c.body(new Uint8Array(made as Uint8Array), 200, { 'content-type': 'application/pdf' })
+  return c.body(made, 200, { 'content-type': 'application/pdf' })
 }
 
-function dxf(c: Context, made: string | Uint8Array, name: string): Response {
+function dxf(c: Context, made: Uint8Array<ArrayBuffer>, name: string): Response {
   c.header('content-disposition', `attachment; filename="${name}.dxf"`)
-  return c.body(String(made), 200, { 'content-type': 'image/vnd.dxf' })
+  return c.body(made, 200, { 'content-type': 'image/vnd.dxf' })
 }
 
 function refused<T>(work: () => T): T {

@@ -46,6 +46,8 @@ export function useReading(): Reading {
 
 /** Everything on screen leans on the data: after a write all of it is asked again. */
 export const refresh = (): Promise<unknown> => mutate(() => true)
+/** Asks again only what is read from some paths. */
+export const refreshWhere = (isWanted: (path: string) => boolean): Promise<unknown> => mutate((key) => typeof key === 'string' && isWanted(key))
 
 /** Runs a write, says what went wrong, and asks the screens again. True when it was done. */
 export async function act(work: () => Promise<unknown>, done?: string, undo?: () => Promise<unknown>): Promise<boolean> {

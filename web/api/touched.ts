@@ -1,0 +1,22 @@
+/** What is read of each kind of page: tables whose change it shows. A page that is not named shows everything. */
+const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
+  [/^\/people$/, ['person']],
+  [/^\/settings$/, ['setting']],
+  [/^\/suppliers$/, ['supplier']],
+  [/^\/issuers$/, ['issuer']],
+  [/^\/rates$/, ['rate']],
+  [/^\/kits/, ['kit', 'kitItem', 'part']],
+  [/^\/donors/, ['donor', 'donorItem', 'part']],
+  [/^\/offers/, ['offer']],
+  [/^\/parts/, ['part', 'port', 'claim', 'partNumber', 'supersession', 'issuer', 'specimen']],
+  [/^\/(session|backups|joints|templates)/, []],
+]
+/** Nothing of a build is computed from these. */
+const APART = new Set(['person', 'issuer'])
+
+/** Whether what a path reads may look other after a change of these tables. */
+export function showsChange(path: string, tables: readonly string[]): boolean {
+  const own = SHOWS.find(([pattern]) => pattern.test(path))?.[1]
+  if (own) return tables.some((table) => own.includes(table))
+  return !path.startsWith('/builds') || tables.some((table) => !APART.has(table))
+}

@@ -1,4 +1,5 @@
 import { existsSync } from 'node:fs'
+import { setImmediate } from 'node:timers/promises'
 import { serveStatic } from '@hono/node-server/serve-static'
 import type { Context, MiddlewareHandler, Next } from 'hono'
 import { bodyLimit } from 'hono/body-limit'
@@ -45,6 +46,7 @@ export function createApp(services: Services): App {
     if (isOverTls(c)) c.header('strict-transport-security', 'max-age=15552000')
   })
   app.use(onlyErrors)
+  app.use('/api/*', inTurn())
   app.use('/api/*', receive)
   app.use('/api/*', admit(services))
   app.use('/api/*', ownPagesOnly)
@@ -92,6 +94,17 @@ export function createApp(services: Services): App {
     return answer
   })
   return app
+}
+
+/** One request begins in each turn of the event loop: however many come at once, timers and streams are kept waiting by one only. */
+function inTurn(): MiddlewareHandler {
+  let last: Promise<unknown> = Promise.resolve()
+  return async (_, next) => {
+    const turn = last.then(() => setImmediate())
+    last = turn
+    await turn
+    await next()
+  }
 }
 
 /** What comes from another thread may be no Error here, and would pass by the gate that answers them. */

@@ -2,7 +2,7 @@ import { connect } from 'node:net'
 import { serve } from '@hono/node-server'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { createApp } from './app.ts'
-import { announce } from './database/changes.ts'
+import { announce, packIds } from './database/changes.ts'
 import { type Database, openDatabase } from './database/connection.ts'
 import { Store } from './database/store.ts'
 import { JobRunner } from './jobs/runner.ts'
@@ -49,7 +49,7 @@ test('a reader that does not read is dropped, and nobody else is held up', async
   socket.on('error', () => undefined)
   const touched = Array.from({ length: 50 }, (_, i) => `claim:${'x'.repeat(400)}${i}`)
   for (let i = 0; i < 3000; i++) {
-    announce(knex, { revision: i, who: 'bench', command: null, touched, parts: [] })
+    announce(knex, { revision: i, who: 'bench', command: null, tables: ['claim'], touched: packIds(touched), parts: '' })
     if (i % 100 === 0) await new Promise((turn) => setImmediate(turn))
   }
   expect((await fetch(`http://127.0.0.1:${port}/api/health`)).status).toBe(200)

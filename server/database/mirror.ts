@@ -150,8 +150,9 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
   if (!held) {
     const fresh = new Map<TableName, Mirror>()
     mirrors.set(store.root, (held = fresh))
-    onChange(store.root, ({ touched }) => {
-      for (const one of touched) {
+    onChange(store.root, (change) => {
+      if (!change.packed.tables.some((table) => fresh.has(table as TableName))) return
+      for (const one of change.touched) {
         const at = one.indexOf(':')
         fresh.get(one.slice(0, at) as TableName)?.stale.add(one.slice(at + 1))
       }

@@ -1,4 +1,5 @@
 import type { Knex } from 'knex'
+import { type PackedChange, packIds } from './changes.ts'
 import { pack, type Row, toRow } from './row.ts'
 import { partOf, type TableName } from './tables.ts'
 
@@ -13,10 +14,8 @@ export class ChangedMeanwhile extends Error {
   override readonly name = 'ChangedMeanwhile'
 }
 
-/** What landed: the rows it touched as `table:id`, the parts they tell of, and the newest entry of the history. */
-export interface Landed {
-  readonly touched: readonly string[]
-  readonly parts: readonly string[]
+/** What landed: the rows it touched and the parts they tell of, as they are told from thread to thread, and the newest entry of the history. */
+export interface Landed extends Pick<PackedChange, 'tables' | 'touched' | 'parts'> {
   readonly newest: number
 }
 
@@ -123,7 +122,13 @@ export async function merge(knex: Knex): Promise<Landed> {
       const found = await trx('history').max('id as id').first()
       return Number(found?.id ?? 0)
     })
-    return { touched: [...inserts, ...updates].flatMap(({ table, ids }) => ids.map((id) => `${table}:${id}`)), parts, newest }
+    const written = [...inserts, ...updates]
+    return {
+      tables: [...new Set(written.map(({ table }) => table))],
+      touched: packIds(written.flatMap(({ table, ids }) => ids.map((id) => `${table}:${id}`))),
+      parts: packIds(parts),
+      newest,
+    }
   } catch (error) {
     if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_UNIQUE') throw new ChangedMeanwhile('What was to be added is there by now.')
     throw error

@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
-import { announce, changesTold } from './changes.ts'
+import { announce, changesTold, packIds, tablesOf } from './changes.ts'
 import { meet, mirrored } from './mirror.ts'
 import { pack, type Row, toRow, unpack } from './row.ts'
 import { type AsideRow, asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
@@ -72,8 +72,8 @@ export class Store {
   }
 
   /** Tells of what another connection wrote into the same file. */
-  landed(landed: Landed): void {
-    this.#wrote(landed)
+  landed({ newest, ...landed }: Landed): void {
+    this.#tell(newest, landed)
   }
 
   /** Runs work while this process writes and reads nothing: whoever wants to waits its turn, and nothing else is held up. */
@@ -368,15 +368,17 @@ export class Store {
   }
 
   /** Inside a transaction others hear of it when it lands; a single write lands at once. */
-  #wrote({ touched, parts, newest }: Landed): void {
+  #wrote({ touched, parts, newest }: { readonly touched: readonly string[]; readonly parts: readonly string[]; readonly newest: number }): void {
     if (this.inTransaction) {
       this.#newest = Math.max(this.#newest, newest)
       for (const one of touched) this.#touched.add(one)
       for (const one of parts) this.#parts.add(one)
-    } else {
-      const actor = actorNow()
-      announce(this.root, { revision: this.epoch * EPOCH + newest, who: actor?.who ?? this.who, command: actor?.command ?? null, touched, parts: [...new Set(parts)] })
-    }
+    } else this.#tell(newest, { tables: tablesOf(touched), touched: packIds(touched), parts: packIds(new Set(parts)) })
+  }
+
+  #tell(newest: number, landed: Omit<Landed, 'newest'>): void {
+    const actor = actorNow()
+    announce(this.root, { revision: this.epoch * EPOCH + newest, who: actor?.who ?? this.who, command: actor?.command ?? null, ...landed })
   }
 
   /** What anything remembered of this database is kept under: grows in the very moment a change is told. */

@@ -94,7 +94,7 @@ export class ReadingThread {
     const worker = startWorker('reading-worker', { database: file })
     this.#worker = worker
     this.#file = file
-    this.#stopHearing = onChange(store.root, (change) => worker.postMessage({ change } satisfies ToReading))
+    this.#stopHearing = onChange(store.root, ({ packed }) => worker.postMessage({ change: packed } satisfies ToReading))
     worker.on('message', (message: FromReading) => {
       const waiting = this.#waiting.get(message.id)
       this.#waiting.delete(message.id)

@@ -1,5 +1,5 @@
 import { type MessagePort, parentPort, workerData } from 'node:worker_threads'
-import { announce, type Change } from '../database/changes.ts'
+import { announce, type PackedChange } from '../database/changes.ts'
 import { connect } from '../database/connection.ts'
 import { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
@@ -7,7 +7,10 @@ import { ProblemError } from '../errors.ts'
 import { type ReadingName, readAs } from './readings.ts'
 
 /** To the thread: what another connection wrote, what is asked, or that it is over. */
-export type ToReading = { readonly change: Change } | { readonly id: number; readonly name: ReadingName; readonly args: readonly unknown[]; readonly port?: MessagePort } | 'close'
+export type ToReading =
+  | { readonly change: PackedChange }
+  | { readonly id: number; readonly name: ReadingName; readonly args: readonly unknown[]; readonly port?: MessagePort }
+  | 'close'
 /** From it: an answer, or why there is none. */
 export type FromReading = { readonly id: number; readonly answer: Uint8Array<ArrayBuffer> } | { readonly id: number; readonly fault: Fault }
 export interface Fault {

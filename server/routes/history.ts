@@ -109,9 +109,8 @@ let last: { readonly change: Change; readonly words: string } | null = null
 /** A change as pages hear of it: who, which tables, and the first of the rows; put into words once for all of them. */
 function told(change: Change): string {
   if (last?.change !== change) {
-    const { revision, who, command, touched } = change
-    const tables = [...new Set(touched.map((one) => one.slice(0, one.indexOf(':'))))]
-    last = { change, words: JSON.stringify({ revision, who, command, tables, touched: touched.slice(0, TOUCHED_TOLD) }) }
+    const { revision, who, command, tables } = change.packed
+    last = { change, words: JSON.stringify({ revision, who, command, tables, touched: change.first(TOUCHED_TOLD) }) }
   }
   return last.words
 }

@@ -32,8 +32,8 @@ function keptOf(store: Store): Kept {
   if (!held) {
     const fresh: Kept = { pieces: new Map(), supersessions: null, sellers: null }
     kept.set(store.root, (held = fresh))
-    onChange(store.root, ({ touched }) => {
-      if (touched.some((one) => one.startsWith('supersession:'))) fresh.supersessions = null
+    onChange(store.root, ({ packed: { tables } }) => {
+      if (tables.includes('supersession')) fresh.supersessions = null
     })
   }
   return held

@@ -1,3 +1,10 @@
+import { readFileSync } from 'node:fs'
+
+/** Files that an index lists, a line each: what the guide counts on when it says that nothing else is touched. */
+const listed = (index, pattern) => [...readFileSync(index, 'utf8').matchAll(pattern)].map(([, name]) => name).join('|')
+const JOINTS = listed('core/joints/index.ts', /^import \{ \w+ \} from '\.\/((?!side\b)[a-z-]+)\.ts'/gm)
+const PORTS = listed('core/ports/index.ts', /^import \{ \w+ \} from '\.\/((?!part-kinds)[a-z-]+)\.ts'/gm)
+
 const only = (name, from, allowed) => ({
   name,
   severity: 'error',
@@ -20,6 +27,20 @@ export default {
       to: { path: 'node_modules', pathNot: 'node_modules/(zod|dinero\\.js|date-fns|@date-fns/tz)/' },
     },
     { name: 'core-does-no-io', severity: 'error', from: { path: '^core/', pathNot: '\\.(test|property)\\.ts$' }, to: { dependencyTypes: ['core'] } },
+    {
+      // The line of torque is drawn from the demand that the joint works out.
+      name: 'a-joint-is-its-file-and-a-line',
+      severity: 'error',
+      from: { pathNot: '^core/(joints/index|pairing/torque-line)\\.ts$|\\.(test|property)\\.ts$' },
+      to: { path: `^core/joints/(${JOINTS})\\.ts$` },
+    },
+    { name: 'a-port-kind-is-its-file-and-a-line', severity: 'error', from: { pathNot: '^core/ports/|\\.(test|property)\\.ts$' }, to: { path: `^core/ports/(${PORTS})\\.ts$` } },
+    {
+      name: 'one-folder-knows-the-database',
+      severity: 'error',
+      from: { path: '^(server|core|contract|web)/', pathNot: '^server/database/sqlite/|\\.(test|seed)\\.ts$' },
+      to: { path: 'node_modules/(@types/)?better-sqlite3/' },
+    },
     { name: 'no-circles', severity: 'error', from: {}, to: { circular: true, dependencyTypesNot: ['type-only'] } },
   ],
   options: {

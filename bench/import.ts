@@ -1,7 +1,7 @@
 import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
-import { openDatabase } from '../server/database/connection.ts'
+import { openDatabase } from '../server/database/sqlite/connection.ts'
 import { Store } from '../server/database/store.ts'
 import { readOffersCsv } from '../server/documents/offers-csv.ts'
 import { importOffers } from '../server/services/offers.ts'

@@ -1,11 +1,11 @@
 import { xorshift128plus } from 'pure-rand/generator/xorshift128plus'
-import { type PartKind, typedPorts } from '../core/identity/part-kinds.ts'
 import { JOINTS } from '../core/joints/index.ts'
 import { AGREEING } from '../core/joints/samples.property.ts'
 import { tolerances } from '../core/joints/tolerances.ts'
 import { countsOf, type EngineEnd, type GearboxEnd, NOT_MET, sweep } from '../core/pairing/sweep.ts'
 import type { Dowel, FieldWords, Hole } from '../core/ports/field.ts'
 import { type CompiledPart, compilePart, PORT_KINDS, type PortKindName } from '../core/ports/index.ts'
+import { type PartKind, typedPorts } from '../core/ports/part-kinds.ts'
 import type { Port } from '../core/ports/port.ts'
 import { median, type Row } from './row.ts'
 

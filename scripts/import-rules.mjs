@@ -13,10 +13,15 @@ async function violations(extra = []) {
 }
 
 const planted = 'core/planted-violation.ts'
+const PLANTED = ['core-stands-alone', 'a-joint-is-its-file-and-a-line', 'a-port-kind-is-its-file-and-a-line']
 try {
   mkdirSync('core', { recursive: true })
-  writeFileSync(planted, "export { openDatabase } from '../server/database/connection.ts'\n")
-  if (!(await violations()).some((found) => found.from === planted)) throw new Error('A planted import from core to server was not found: the check is blind.')
+  writeFileSync(
+    planted,
+    "export { openDatabase } from '../server/database/sqlite/connection.ts'\nexport { pilot } from './joints/pilot.ts'\nexport { ring } from './ports/ring.ts'\n",
+  )
+  const seen = new Set((await violations()).filter((found) => found.from === planted).map((found) => found.rule.name))
+  for (const rule of PLANTED) if (!seen.has(rule)) throw new Error(`A planted import against ${rule} was not found: the check is blind.`)
 } finally {
   rmSync(planted, { force: true })
 }

@@ -39,6 +39,7 @@ await checks([
   ['Format and lint', bin('biome'), ['check', '.']],
   ['Types', bin('tsc'), ['--noEmit']],
   ['Import rules', process.execPath, ['scripts/import-rules.mjs']],
+  ['Nothing unused', bin('knip'), []],
 ])
 tests(
   'Unit and property tests',

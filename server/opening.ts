@@ -1,6 +1,6 @@
 import { accessSync, constants, existsSync, mkdirSync, readFileSync, renameSync, rmSync, statSync, writeFileSync } from 'node:fs'
 import { dirname, join } from 'node:path'
-import { inspectFile } from './database/inspect.ts'
+import { inspectFile } from './database/sqlite/inspect.ts'
 import backup from './jobs/backup-worker.ts'
 import { backupFolder, backupName, keep, listBackups } from './services/backups.ts'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
-import { type PartKind, typedPorts } from '../identity/part-kinds.ts'
 import type { FieldWords } from '../ports/field.ts'
 import { type AnyPort, type CompiledPart, compilePart, PORT_KINDS, type PortKindName } from '../ports/index.ts'
+import { type PartKind, typedPorts } from '../ports/part-kinds.ts'
 import type { Port } from '../ports/port.ts'
 import { GRADES } from '../quantity/grade.ts'
 import type { JointContext } from './joint.ts'

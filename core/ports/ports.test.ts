@@ -1,10 +1,10 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { PART_KINDS, typedPorts } from '../identity/part-kinds.ts'
 import { QuantityError } from '../quantity/units.ts'
 import { type FieldWords, isKnown } from './field.ts'
 import { compilePart, isPortKind, PORT_KINDS, portOf } from './index.ts'
 import { parseTyped, printTyped } from './parse.ts'
+import { PART_KINDS, typedPorts } from './part-kinds.ts'
 import type { Port } from './port.ts'
 
 const kinds = Object.values(PORT_KINDS)

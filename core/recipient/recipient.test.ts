@@ -1,5 +1,5 @@
 import { expect, test } from 'vitest'
-import { typedPorts } from '../identity/part-kinds.ts'
+import { typedPorts } from '../ports/part-kinds.ts'
 import { DIMENSIONS, dimensionId, dimensionWords, PLACES, VIEWS } from './dimensions.ts'
 import { roomOf } from './room.ts'
 

@@ -5,7 +5,7 @@ import { undominated } from './dominance.ts'
 import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
 import { type PartMatch, partsMeeting } from './offer-matches.ts'
-import type { Candidate, Supplier } from './problem.ts'
+import { type Candidate, packsFor, type Supplier } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
 
 /** What can be bought for one need, by offer: the same object while nothing it was made of changes. */
@@ -14,6 +14,8 @@ export interface Bought {
   readonly excluded: readonly { readonly id: string; readonly why: string }[]
   /** Those that a best plan may take, and those locked. */
   foremost(need: Need, suppliers: readonly Supplier[], locked: readonly string[]): readonly Candidate[]
+  /** Places of the cheapest for so many pieces, cheapest first; of equals the first. */
+  cheapest(quantity: number, most: number): readonly number[]
   /** What is shown of the candidate at this place. */
   info(place: number): SourceInfo
   /** The place of a candidate; undefined where it is none. */
@@ -84,11 +86,21 @@ function gather(need: Need, matches: readonly PartMatch[], market: Market, build
     places ??= new Map(candidates.map((candidate, place) => [candidate.id, place]))
     return places.get(id)
   }
+  let cheap: { readonly words: string; readonly places: readonly number[] } | null = null
   let foremost: { readonly words: string; readonly list: readonly Candidate[] } | null = null
   return {
     candidates,
     excluded,
     placeOf,
+    cheapest(quantity, most) {
+      const words = `${quantity} ${most}`
+      if (cheap?.words !== words) {
+        const costs = candidates.map(({ priceMinor, pack }) => priceMinor * packsFor(quantity, pack))
+        const places = candidates.map((_, place) => place)
+        cheap = { words, places: places.sort((p, q) => costs[p]! - costs[q]! || p - q).slice(0, Math.max(0, most)) }
+      }
+      return cheap.places
+    },
     foremost({ quantity }, tariffs, locked) {
       const own = locked.filter((id) => placeOf(id) !== undefined)
       const words = JSON.stringify([quantity, tariffs, own])

@@ -78,15 +78,8 @@ export class Sources {
   of({ id, quantity }: Pick<Need, 'id' | 'quantity'>, most: number): SourceInfo[] {
     const own = (this.#own.get(id) ?? []).slice(0, most)
     const bought = this.#bought.get(id)
-    return bought ? [...own, ...cheapest(bought, quantity, most - own.length).map((place) => bought.info(place))] : own
+    return bought ? [...own, ...bought.cheapest(quantity, most - own.length).map((place) => bought.info(place))] : own
   }
-}
-
-/** Places of the cheapest candidates, cheapest first; of equals the first. */
-function cheapest({ candidates }: Bought, quantity: number, most: number): number[] {
-  const costs = candidates.map(({ priceMinor, pack }) => priceMinor * packsFor(quantity, pack))
-  const places = candidates.map((_, place) => place)
-  return places.sort((p, q) => costs[p]! - costs[q]! || p - q).slice(0, Math.max(0, most))
 }
 
 /**

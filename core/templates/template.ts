@@ -1,4 +1,4 @@
-import type { PartKind } from '../identity/part-kinds.ts'
+import type { PartKind } from '../ports/part-kinds.ts'
 
 /** A value typical of the type and how far one of them may be from it. Words have no ±. */
 export type Typical = readonly [value: unknown, plusMinus?: number]

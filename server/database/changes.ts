@@ -55,13 +55,20 @@ export function onChange(root: object, listener: Listener): () => void {
 }
 
 const counts = new WeakMap<object, number>()
+const ofBuilds = new WeakMap<object, number>()
+/** Nothing of a build is computed from these. */
+const APART = new Set(['person'])
 
 /** How many changes were told of in a database: what is remembered under this number was computed from what it tells of. */
 export const changesTold = (root: object): number => counts.get(root) ?? 0
 
+/** The same, of changes that something of a build may be computed from. */
+export const buildChangesTold = (root: object): number => ofBuilds.get(root) ?? 0
+
 /** Tells everybody who listens; called after commit only, at once. */
 export function announce(root: object, packed: PackedChange): void {
   counts.set(root, changesTold(root) + 1)
+  if (packed.tables.some((table) => !APART.has(table))) ofBuilds.set(root, buildChangesTold(root) + 1)
   const change = new Change(packed)
   for (const listener of listeners.get(root) ?? []) listener(change)
 }

@@ -1,6 +1,6 @@
 import { demoDocument } from '../../demo/index.ts'
 import { importDocument } from '../services/build-document.ts'
-import { type Database, openDatabase } from './connection.ts'
+import { type Database, openDatabase } from './sqlite/connection.ts'
 import { Store } from './store.ts'
 
 let seeded: Buffer | null = null

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { type Database, openDatabase } from './connection.ts'
+import { type Database, openDatabase } from './sqlite/connection.ts'
 import { Store } from './store.ts'
 
 let knex: Database

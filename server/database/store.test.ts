@@ -1,6 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { restoreEntry } from '../services/history.ts'
-import { type Database, openDatabase } from './connection.ts'
+import { type Database, openDatabase } from './sqlite/connection.ts'
 import { Store } from './store.ts'
 import { shapeOf, TABLE_NAMES } from './tables.ts'
 

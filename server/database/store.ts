@@ -3,11 +3,12 @@ import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
-import { announce, changesTold, packIds, tablesOf } from './changes.ts'
+import { announce, buildChangesTold, changesTold, packIds, tablesOf } from './changes.ts'
 import { meet, mirrored } from './mirror.ts'
 import { pack, type Row, toRow, unpack } from './row.ts'
 import { type AsideRow, asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
-import type { Landed } from './stage.ts'
+import { fileOf } from './sqlite/connection.ts'
+import type { Landed } from './sqlite/stage.ts'
 import { partOf, shapeOf, type TableName } from './tables.ts'
 
 export { type Row, unpack }
@@ -88,8 +89,7 @@ export class Store {
 
   /** The file under the database; null where it is kept in memory. */
   get file(): string | null {
-    const { filename } = this.root.client.config.connection as { filename: unknown }
-    return typeof filename === 'string' && filename !== ':memory:' ? filename : null
+    return fileOf(this.root)
   }
 
   /** Grows when the file under the database is replaced. */
@@ -384,6 +384,11 @@ export class Store {
   /** What anything remembered of this database is kept under: grows in the very moment a change is told. */
   get told(): string {
     return `${this.epoch} ${changesTold(this.root)}`
+  }
+
+  /** The same for what builds are computed from: who works here changes nothing of them. */
+  get toldOfBuilds(): string {
+    return `${this.epoch} ${buildChangesTold(this.root)}`
   }
 }
 

@@ -1,6 +1,6 @@
 import { type MessagePort, parentPort, workerData } from 'node:worker_threads'
 import { announce, type PackedChange } from '../database/changes.ts'
-import { connect } from '../database/connection.ts'
+import { connect, onlyRead } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { ProblemError } from '../errors.ts'
@@ -24,7 +24,7 @@ export interface Fault {
 }
 
 const knex = connect((workerData as { database: string }).database)
-const isReady = knex.raw('PRAGMA query_only = ON')
+const isReady = onlyRead(knex)
 const store = new Store(knex)
 const port = parentPort!
 const send = (message: FromReading): void => port.postMessage(message, 'answer' in message ? [message.answer.buffer] : [])

@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { createApp } from '../app.ts'
-import type { Database } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
+import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { JobRunner } from '../jobs/runner.ts'
 

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { createApp } from '../app.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { JobRunner } from '../jobs/runner.ts'
 

@@ -1,10 +1,11 @@
 import { copyFileSync, existsSync, linkSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
 import { basename, join } from 'node:path'
 import { Piscina } from 'piscina'
-import type { Inspection } from '../database/inspect.ts'
+import { gatherInFile } from '../database/sqlite/connection.ts'
+import type { CopyTask } from '../database/sqlite/copy.ts'
+import type { Inspection } from '../database/sqlite/inspect.ts'
 import type { Store } from '../database/store.ts'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
-import type { BackupTask } from '../jobs/backup-worker.ts'
 import { workerUrl } from '../jobs/worker-url.ts'
 import type { RestoreGate } from '../restore-gate.ts'
 
@@ -119,8 +120,7 @@ export class Backups {
   async #swap(store: Store, fresh: string): Promise<string> {
     const { root } = store
     // Everything acknowledged goes into the one file; what stands beside it then is empty.
-    await root.raw('PRAGMA wal_checkpoint(TRUNCATE)')
-    await root.raw('PRAGMA journal_mode = DELETE')
+    await gatherInFile(root)
     const kept = this.#free('before-restore', new Date())
     const keptFile = join(this.#folder, kept)
     await root.destroy()
@@ -165,7 +165,7 @@ export class Backups {
     return turn
   }
 
-  async #run(task: BackupTask): Promise<Inspection> {
+  async #run(task: CopyTask): Promise<Inspection> {
     this.#pool ??= new Piscina({ ...workerUrl('backup-worker'), maxThreads: 1, minThreads: 0, idleTimeout: 5000 })
     const found = (await this.#pool.run(task)) as Inspection
     if (!found.isSound && found.code) throw Object.assign(new Error(found.why), { code: found.code })

@@ -1,6 +1,6 @@
 import { afterEach, beforeEach, expect, test } from 'vitest'
-import type { Database } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
+import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { briefView } from './brief.ts'
 import { answerBuildSheet, sheetAnswers } from './build-sheets.ts'

@@ -1,5 +1,4 @@
 import { briefFindings, targetTorque, uncutSheet } from '../../core/brief/findings.ts'
-import { kindWords } from '../../core/identity/part-kinds.ts'
 import type { Task } from '../../core/joints/verdict.ts'
 import { addRanges } from '../../core/money/range.ts'
 import { Facts } from '../../core/needs/facts.ts'
@@ -9,6 +8,7 @@ import { KEPT_ASSEMBLIES, mustStillWork } from '../../core/needs/rules/must-stil
 import { own } from '../../core/own.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { torqueMargin } from '../../core/pairing/torque-margin.ts'
+import { kindWords } from '../../core/ports/part-kinds.ts'
 import { assumedPrice } from '../../core/templates/first-answer.ts'
 import { RANGES } from '../../core/templates/ranges.ts'
 import type { Store } from '../database/store.ts'

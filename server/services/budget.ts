@@ -1,5 +1,5 @@
-import { kindGroup } from '../../core/identity/part-kinds.ts'
 import { budget } from '../../core/money/budget.ts'
+import { kindGroup } from '../../core/ports/part-kinds.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
 import type { Store } from '../database/store.ts'

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
 import { createApp } from '../app.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { JobRunner } from '../jobs/runner.ts'
 

@@ -1,4 +1,4 @@
-import { brokenRule } from '../database/constraint.ts'
+import { brokenRule } from '../database/sqlite/constraint.ts'
 import type { Row, Store } from '../database/store.ts'
 import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
 import { type DocumentRows, readBuildDocument } from '../documents/build-json.ts'

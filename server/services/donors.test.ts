@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
-import type { Database } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
+import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { answerSheet, donorSheet, donorsOf } from './donors.ts'
 import { listHistory } from './history.ts'

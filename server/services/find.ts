@@ -1,5 +1,5 @@
-import { kindWords } from '../../core/identity/part-kinds.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
+import { kindWords } from '../../core/ports/part-kinds.ts'
 import type { Store } from '../database/store.ts'
 
 export interface Found {

@@ -1,6 +1,6 @@
-import { kindGroup } from '../../core/identity/part-kinds.ts'
 import { jointNamed } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
+import { kindGroup } from '../../core/ports/part-kinds.ts'
 import { firstAnswer } from '../../core/templates/first-answer.ts'
 import type { Store } from '../database/store.ts'
 import { listStoppers } from './joint-claims.ts'

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { actAs } from '../database/actor.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { type Row, Store } from '../database/store.ts'
 import type { TableName } from '../database/tables.ts'
 import { ConflictError } from '../errors.ts'

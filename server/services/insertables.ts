@@ -1,6 +1,6 @@
-import { PART_KINDS } from '../../core/identity/part-kinds.ts'
 import { insertionPlace } from '../../core/pairing/closing.ts'
 import type { CompiledPart } from '../../core/ports/index.ts'
+import { PART_KINDS } from '../../core/ports/part-kinds.ts'
 import type { Row, Store } from '../database/store.ts'
 import type { Catalogue } from './catalogue.ts'
 import { leastCost } from './least-cost.ts'

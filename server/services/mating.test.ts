@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { startInput } from '../../contract/rows.ts'
-import { type Database, MIGRATIONS, openDatabase } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
+import { type Database, MIGRATIONS, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { exportBuild, importDocument } from './build-document.ts'
 import { answerMating, matingCard } from './mating.ts'

@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { importDocument } from './build-document.ts'
 import { viewBuild } from './build-view.ts'
@@ -67,6 +67,9 @@ describe('memory by revision', () => {
     await memory.recall(store, 'k', work)
     expect(work).toHaveBeenCalledTimes(1)
     await store.transaction((tx) => tx.insert('person', { name: 'Ida' }))
+    await memory.recall(store, 'k', work)
+    expect(work).toHaveBeenCalledTimes(1)
+    await store.transaction((tx) => tx.insert('supplier', { name: 'Quay', currency: 'EUR' }))
     await memory.recall(store, 'k', work)
     expect(work).toHaveBeenCalledTimes(2)
     await store.transaction((tx) => memory.recall(tx, 'k', work))

@@ -1,12 +1,12 @@
 import type { Store } from '../database/store.ts'
 
-/** Remembers what was computed from the data until a change is told. Inside a transaction nothing is remembered. */
+/** Remembers what was computed of builds until a change is told that they may hang on. Inside a transaction nothing is remembered. */
 export class RevisionMemory<T> {
   readonly #held = new WeakMap<object, Map<string, { readonly told: string; readonly value: Promise<T> }>>()
 
   async recall(store: Store, key: string, work: () => Promise<T>): Promise<T> {
     if (store.inTransaction) return work()
-    const { told } = store
+    const told = store.toldOfBuilds
     let held = this.#held.get(store.root)
     if (!held) this.#held.set(store.root, (held = new Map()))
     const found = held.get(key)

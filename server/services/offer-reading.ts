@@ -1,6 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
-import type { StagedRows } from '../database/stage.ts'
+import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { Row, Store } from '../database/store.ts'
 import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
 

@@ -1,7 +1,7 @@
 import fc from 'fast-check'
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import type { Decimal } from '../../core/quantity/units.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { type OffersRead, readOffersCsv } from '../documents/offers-csv.ts'

@@ -1,6 +1,6 @@
 import { setImmediate } from 'node:timers/promises'
 import { actorNow } from '../database/actor.ts'
-import { ChangedMeanwhile, type Landed, merge, stage } from '../database/stage.ts'
+import { ChangedMeanwhile, type Landed, merge, stage } from '../database/sqlite/stage.ts'
 import type { Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'

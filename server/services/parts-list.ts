@@ -1,5 +1,5 @@
-import { kindGroup, kindWords } from '../../core/identity/part-kinds.ts'
 import type { Need } from '../../core/needs/need.ts'
+import { kindGroup, kindWords } from '../../core/ports/part-kinds.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'

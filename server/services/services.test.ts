@@ -1,7 +1,7 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { settingsInput } from '../../contract/rows.ts'
-import type { Database } from '../database/connection.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
+import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { buildHeader } from './build-header.ts'
 import { viewBuild } from './build-view.ts'

@@ -1,6 +1,6 @@
 import fc from 'fast-check'
 import { afterAll, beforeAll, expect, test, vi } from 'vitest'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { loadCatalogue } from './catalogue.ts'
 import { addClaim, createPart, onePart } from './parts.ts'

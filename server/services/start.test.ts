@@ -1,6 +1,6 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { startInput } from '../../contract/rows.ts'
-import { type Database, openDatabase } from '../database/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { viewBuild } from './build-view.ts'
 import { firstAnswerView } from './first-answer.ts'

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { kindWords } from '../../core/identity/part-kinds.ts'
+import { kindWords } from '../../core/ports/part-kinds.ts'
 import { useCatalogue } from '../api/hooks.ts'
 
 /** Finds a part by name or number and hands it over. */

@@ -1,10 +1,10 @@
 import { useState } from 'react'
 import type { Code } from '../../core/joints/code.ts'
 import type { Strip as StripData } from '../../core/pairing/strip.ts'
-import { type Shape, stripShapes, type Tone, type View } from '../../core/pairing/strip-shapes.ts'
 import type { Grade } from '../../core/quantity/grade.ts'
 import { JointShape } from '../components/joint-shape.tsx'
 import { Button } from '../components/ui.tsx'
+import { type Shape, stripShapes, type Tone, type View } from './strip-shapes.ts'
 
 export interface StripJoint {
   readonly joint: string

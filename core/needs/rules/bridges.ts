@@ -1,6 +1,6 @@
-import { kindWords } from '../../identity/part-kinds.ts'
 import { JOINTS, jointNamed } from '../../joints/index.ts'
 import { effective } from '../../pairing/order.ts'
+import { kindWords } from '../../ports/part-kinds.ts'
 import type { NewNeed } from '../need.ts'
 import type { Rule } from '../rule.ts'
 

@@ -1,5 +1,5 @@
-import { kindWords } from '../../identity/part-kinds.ts'
 import { COUPLING_SETS } from '../../pairing/coupling.ts'
+import { kindWords } from '../../ports/part-kinds.ts'
 import type { FactKey } from '../facts.ts'
 import type { NewNeed } from '../need.ts'
 import type { Rule } from '../rule.ts'

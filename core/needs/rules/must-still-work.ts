@@ -1,4 +1,4 @@
-import { kindWords } from '../../identity/part-kinds.ts'
+import { kindWords } from '../../ports/part-kinds.ts'
 import type { FactKey } from '../facts.ts'
 import type { Rule } from '../rule.ts'
 

@@ -1,5 +1,5 @@
 import { describe, expect, test } from 'vitest'
-import { kindWords, PART_KINDS } from '../../identity/part-kinds.ts'
+import { kindWords, PART_KINDS } from '../../ports/part-kinds.ts'
 import { RANGES } from '../../templates/ranges.ts'
 import { type Fact, type FactKey, Facts } from '../facts.ts'
 import { planNeeds } from '../fixpoint.ts'

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
-import { kindWords, PART_KINDS } from '../../../core/identity/part-kinds.ts'
+import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import { removeWithUndo, useCatalogue, useDonors, useKits } from '../../api/hooks.ts'
 import type { Bundle } from '../../api/types.ts'
 import { HistoryButton } from '../../components/history.tsx'

@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import { isPartKind } from '../../../core/identity/part-kinds.ts'
+import { isPartKind } from '../../../core/ports/part-kinds.ts'
 import { Failed } from '../../components/ui.tsx'
 import { NewBundle } from './new-bundle.tsx'
 import { NewPart } from './new-part.tsx'

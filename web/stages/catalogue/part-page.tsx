@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import useSWR from 'swr'
-import { kindWords, PART_KINDS } from '../../../core/identity/part-kinds.ts'
+import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, usePart, useSettings, useSuppliers, write } from '../../api/hooks.ts'

@@ -1,4 +1,4 @@
-import { TABLE_NAMES, type TableName } from './tables.ts'
+import { TABLE_NAMES, type TableName } from '../tables.ts'
 
 /** A rule of the database that a write broke, in words of the shop. */
 export interface BrokenRule {

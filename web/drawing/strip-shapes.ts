@@ -1,5 +1,5 @@
-import type { StripPlace } from '../joints/joint.ts'
-import type { Strip } from './strip.ts'
+import type { StripPlace } from '../../core/joints/joint.ts'
+import type { Strip } from '../../core/pairing/strip.ts'
 
 /** What a shape stands for, so that the drawing can tone it. */
 export type Tone = 'part' | 'plate' | 'added' | 'vehicle' | 'pan' | 'under' | 'moving' | 'mount' | 'shaft'

@@ -1,7 +1,7 @@
 import { expect, test } from 'vitest'
-import { compilePart } from '../ports/index.ts'
-import type { Strip } from './strip.ts'
-import { stripOf } from './strip.ts'
+import type { Strip } from '../../core/pairing/strip.ts'
+import { stripOf } from '../../core/pairing/strip.ts'
+import { compilePart } from '../../core/ports/index.ts'
 import { type Shape, stripShapes } from './strip-shapes.ts'
 
 const known = (mm: number) => ({ mm, known: true })

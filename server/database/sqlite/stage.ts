@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
-import { type PackedChange, packIds } from './changes.ts'
-import { pack, type Row, toRow } from './row.ts'
-import { partOf, type TableName } from './tables.ts'
+import { type PackedChange, packIds } from '../changes.ts'
+import { pack, type Row, toRow } from '../row.ts'
+import { partOf, type TableName } from '../tables.ts'
 
 /** Rows to be added, in the order they refer to one another, and rows to be changed from the version they were seen at. */
 export interface StagedRows {

@@ -1,11 +1,11 @@
 import { mkdirSync } from 'node:fs'
 import { dirname } from 'node:path'
 import knexFactory, { type Knex } from 'knex'
-import * as createTables from './migrations/20261125_0001_create_tables.ts'
-import * as addPeople from './migrations/20261125_0002_add_people_claims_and_sheets.ts'
-import * as addMatingCards from './migrations/20261125_0003_add_mating_cards.ts'
-import * as addBuildSheets from './migrations/20261125_0004_add_build_sheets.ts'
-import * as addIndexes from './migrations/20261128_0005_add_indexes.ts'
+import * as createTables from '../migrations/20261125_0001_create_tables.ts'
+import * as addPeople from '../migrations/20261125_0002_add_people_claims_and_sheets.ts'
+import * as addMatingCards from '../migrations/20261125_0003_add_mating_cards.ts'
+import * as addBuildSheets from '../migrations/20261125_0004_add_build_sheets.ts'
+import * as addIndexes from '../migrations/20261128_0005_add_indexes.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -65,4 +65,19 @@ export function connect(file: string | Buffer, migrations: typeof MIGRATIONS = M
       },
     },
   })
+}
+
+/** Sees to it that a connection never writes. */
+export const onlyRead = (knex: Database): Promise<unknown> => Promise.resolve(knex.raw('PRAGMA query_only = ON'))
+
+/** Puts everything acknowledged into the one file; what stands beside it then is empty. */
+export async function gatherInFile(knex: Database): Promise<void> {
+  await knex.raw('PRAGMA wal_checkpoint(TRUNCATE)')
+  await knex.raw('PRAGMA journal_mode = DELETE')
+}
+
+/** The file under a database; null where it is kept in memory. */
+export function fileOf(knex: Database): string | null {
+  const { filename } = knex.client.config.connection as { filename: unknown }
+  return typeof filename === 'string' && filename !== ':memory:' ? filename : null
 }

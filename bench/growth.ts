@@ -19,14 +19,17 @@ const SCREENS = ['/builds', '/builds/lantern', '/builds/lantern/pairings', '/bui
 export async function benchGrowth(): Promise<Row[]> {
   const only = process.env.JUNKET_GROWTH?.split(',').map(Number)
   const rows: Row[] = []
+  const measured = new Map<string, { readonly parts: number; readonly value: number }[]>()
   for (const [index, { name, parts, offers }] of SCALES.entries()) {
     if (only && !only.includes(index)) continue
     const data = mkdtempSync(join(tmpdir(), 'junket-growth-'))
     await (await serve(data, { demo: true })).stop()
     grow(join(data, 'junket.sqlite'), parts, offers)
     const served = await serve(data)
-    const say = (what: string, value: number, unit: string, goal: number | null): void =>
-      void rows.push({ name: `${name}: ${what}`, value: Math.round(value), unit, goal, better: 'lower', runs: 1 })
+    const say = (what: string, value: number, unit: string, goal: number | null): void => {
+      rows.push({ name: `${name}: ${what}`, value: Math.round(value), unit, goal, better: 'lower', runs: 1 })
+      measured.set(what, [...(measured.get(what) ?? []), { parts: Math.max(parts, DEMO_PARTS), value }])
+    }
     const timed = async (work: () => Promise<Response>): Promise<number> => {
       const from = performance.now()
       const answer = await work()
@@ -50,7 +53,21 @@ export async function benchGrowth(): Promise<Row[]> {
     say('memory', Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${served.process.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024, 'MB', parts >= 100_000 ? 500 : null)
     await served.stop()
   }
+  for (const [what, points] of measured)
+    if (points.length > 1)
+      rows.push({ name: `grows with parts to the power of: ${what}`, value: Number(exponentOf(points).toFixed(2)), unit: '', goal: null, better: 'lower', runs: points.length })
   return rows
+}
+
+const DEMO_PARTS = 249
+
+/** Slope of a straight line through the logarithms: 0 does not grow, 1 grows as the parts do. */
+function exponentOf(points: readonly { readonly parts: number; readonly value: number }[]): number {
+  const xs = points.map(({ parts }) => Math.log(parts))
+  const ys = points.map(({ value }) => Math.log(Math.max(value, 0.5)))
+  const mean = (of: readonly number[]): number => of.reduce((sum, one) => sum + one, 0) / of.length
+  const [x, y] = [mean(xs), mean(ys)]
+  return xs.reduce((sum, one, i) => sum + (one - x) * (ys[i]! - y), 0) / xs.reduce((sum, one) => sum + (one - x) ** 2, 0)
 }
 
 async function inTurn<T>(items: readonly T[], work: (item: T) => Promise<number>): Promise<number[]> {

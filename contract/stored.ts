@@ -206,7 +206,8 @@ export const STORED_ROWS = {
   }),
   matingCard: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, answers }),
   buildSheet: z.strictObject({ id, buildId: id, kind: z.string().min(1).max(60), answers }),
-  pairing: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, chosen: z.boolean(), inserted: z.array(id).max(20).nullish() }),
+  pairing: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, chosen: z.boolean() }),
+  pairingPart: z.strictObject({ id, pairingId: id, partId: id }),
   couplingChoice: z.strictObject({ id, pairingId: id, kind: z.enum([...COUPLING_KINDS, 'transfer-case']), partId: id }),
   decision: z.strictObject({
     id,

@@ -8,7 +8,7 @@ import { adapters, discOf, trains } from './train.ts'
  * The invented shop Skerry Works and its builds Lantern, Alder and Sprat, as one document in the export format. Deterministic.
  * `scale` multiplies parts and offers, for benches.
  */
-export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; tables: Record<string, Record<string, unknown>[]> } {
+export function demoDocument(scale = 1): { format: 'junket-build'; version: 2; tables: Record<string, Record<string, unknown>[]> } {
   const doc = new DocumentWriter()
   recipients(doc)
   trains(doc)
@@ -30,7 +30,7 @@ export function demoDocument(scale = 1): { format: 'junket-build'; version: 1; t
   alder(doc)
   sprat(doc)
   people(doc)
-  return { format: 'junket-build', version: 1, tables: doc.tables }
+  return { format: 'junket-build', version: 2, tables: doc.tables }
 }
 
 function recipients(doc: DocumentWriter): void {
@@ -197,8 +197,9 @@ function lantern(doc: DocumentWriter): void {
     inspection: true,
     school: 'keep',
   })
-  doc.add('pairing', { id: 'lantern-pairing', buildId: 'lantern', engineId: 'wick-2', transmissionId: 'marlund-4', chosen: true, inserted: ['plate-w2-12'] })
-  doc.add('pairing', { id: 'lantern-in-play', buildId: 'lantern', engineId: 'quill-late', transmissionId: 'sunagi-5', chosen: false, inserted: [] })
+  doc.add('pairing', { id: 'lantern-pairing', buildId: 'lantern', engineId: 'wick-2', transmissionId: 'marlund-4', chosen: true })
+  doc.add('pairingPart', { id: 'lantern-plate', pairingId: 'lantern-pairing', partId: 'plate-w2-12' })
+  doc.add('pairing', { id: 'lantern-in-play', buildId: 'lantern', engineId: 'quill-late', transmissionId: 'sunagi-5', chosen: false })
   const price = (needId: string, act: string, priceMinor: number, source: string): void =>
     void doc.add('decision', { id: `decision-${needId.replaceAll('/', '-')}`, buildId: 'lantern', needId, act, priceMinor, source })
   price('propshaft/driveline/main', 'estimate', 38000, 'Last two builds')

@@ -41,7 +41,7 @@ export function alder(doc: DocumentWriter): void {
     inspection: true,
     school: 'keep',
   })
-  doc.add('pairing', { id: 'alder-pairing', buildId: 'alder', engineId: 'maul-2', transmissionId: 'dovrek-4a-maul', chosen: true, inserted: [] })
+  doc.add('pairing', { id: 'alder-pairing', buildId: 'alder', engineId: 'maul-2', transmissionId: 'dovrek-4a-maul', chosen: true })
   sheet(doc, 'alder', 'law', {
     'allowed:state': 'Asked',
     'allowed:date': '2026-10-20',
@@ -82,7 +82,7 @@ export function sprat(doc: DocumentWriter): void {
     mustWork: ['gauges'],
     school: 'keep',
   })
-  doc.add('pairing', { id: 'sprat-pairing', buildId: 'sprat', engineId: 'tarn-3', transmissionId: 'obrelle-5x', chosen: true, inserted: [] })
+  doc.add('pairing', { id: 'sprat-pairing', buildId: 'sprat', engineId: 'tarn-3', transmissionId: 'obrelle-5x', chosen: true })
   sheet(doc, 'sprat', 'brief', { reason: 'Too weak', uncut: 'yes', looks: 'It must work', 'needed-daily': 'Never: it comes on a trailer' })
 }
 

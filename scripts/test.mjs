@@ -39,8 +39,9 @@ await checks([
   ['Format and lint', bin('biome'), ['check', '.']],
   ['Types', bin('tsc'), ['--noEmit']],
   ['Import rules', process.execPath, ['scripts/import-rules.mjs']],
-  ['Nothing unused', bin('knip'), []],
 ])
+// By itself: the import rules plant a file that nothing uses.
+await checks([['Nothing unused', bin('knip'), []]])
 tests(
   'Unit and property tests',
   [bin('vitest'), 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],

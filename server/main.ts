@@ -15,6 +15,7 @@ import { checkPasscode, openData, StartFault } from './opening.ts'
 import { Backups } from './services/backups.ts'
 import { importDocument } from './services/build-document.ts'
 
+const WARM_AFTER_MS = 2000
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
 
 /** Starts Junket; `--demo` fills an empty database with the invented shop first, `--restore NAME` puts a backup in place. */
@@ -45,8 +46,8 @@ async function main(): Promise<void> {
   const server = serve({ fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch, hostname: host, port }, () =>
     console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
   )
-  // The thread that plans reads the shop in before anybody asks.
-  jobs.readings.warm(store)
+  // The thread that plans reads the shop in before anybody asks; whoever comes at once comes first.
+  setTimeout(() => jobs.readings.warm(store), WARM_AFTER_MS).unref()
   server.on('error', (error: NodeJS.ErrnoException) => fail(new StartFault(portFault(error, host, port), 1)))
 
   let stopping = false

@@ -14,12 +14,18 @@ export function unpack(text: unknown): unknown {
   return held.data
 }
 
+/** What was told of a row, without columns that are no more. */
+export function withoutRetired<T extends Record<string, unknown> | null>(table: TableName, values: T): T {
+  const { retired = [] } = shapeOf(table)
+  return values === null || retired.length === 0 ? values : (Object.fromEntries(Object.entries(values).filter(([key]) => !retired.includes(key))) as T)
+}
+
 /** A row as it is stored: JSON packed, flags as 0 or 1. */
 export function toRow(table: TableName, values: Record<string, unknown>): Record<string, unknown> {
-  const { json = [], flags = [] } = shapeOf(table)
+  const { json = [], flags = [], retired = [] } = shapeOf(table)
   const out: Record<string, unknown> = {}
   for (const [key, value] of Object.entries(values)) {
-    if (value === undefined) continue
+    if (value === undefined || retired.includes(key)) continue
     if (json.includes(key)) out[key] = value === null ? null : pack(value)
     else if (flags.includes(key)) out[key] = value === null ? null : value ? 1 : 0
     else out[key] = value

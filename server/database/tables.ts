@@ -7,6 +7,8 @@ export interface TableShape {
   readonly isLarge?: boolean
   /** References it can be read without, where what they lead to cannot be read. */
   readonly loose?: readonly string[]
+  /** Columns it had once: what the history and the trash hold of them is not written again. */
+  readonly retired?: readonly string[]
   /** Rows of these tables belong to a row of this one, by the column named. */
   readonly owns?: readonly (readonly [TableName, string])[]
 }
@@ -66,7 +68,16 @@ export const TABLES = {
   matingCard: { json: ['answers'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' } },
   buildSheet: { json: ['answers'], refs: { buildId: 'build' } },
   jointClaim: { refs: { buildId: 'build', engineId: 'part', transmissionId: 'part', kitId: 'kit' } },
-  pairing: { flags: ['chosen'], json: ['inserted'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' }, owns: [['couplingChoice', 'pairingId']] },
+  pairing: {
+    flags: ['chosen'],
+    retired: ['inserted'],
+    refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' },
+    owns: [
+      ['couplingChoice', 'pairingId'],
+      ['pairingPart', 'pairingId'],
+    ],
+  },
+  pairingPart: { refs: { pairingId: 'pairing', partId: 'part' } },
   couplingChoice: { refs: { pairingId: 'pairing', partId: 'part' } },
   decision: { refs: { buildId: 'build' } },
   sourcingLock: { refs: { buildId: 'build', supplierId: 'supplier' } },
@@ -97,6 +108,7 @@ export type TableName =
   | 'matingCard'
   | 'buildSheet'
   | 'pairing'
+  | 'pairingPart'
   | 'couplingChoice'
   | 'decision'
   | 'sourcingLock'

@@ -21,9 +21,9 @@ export function* readBuildDocument(document: unknown): Generator<DocumentRows> {
   const { format, version, tables } = (document ?? {}) as { format?: unknown; version?: unknown; tables?: unknown }
   if (format !== 'junket-build' || typeof tables !== 'object' || tables === null || Array.isArray(tables))
     throw new FileFault('This is not a Junket build document: it should start with "format": "junket-build".')
-  if (version !== 1) throw new FileFault(`This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads version 1.`)
+  if (version !== 1 && version !== 2) throw new FileFault(`This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads versions 1 and 2.`)
   const faults: { path: string; message: string }[] = []
-  const held = tables as Record<string, unknown>
+  const held = version === 1 ? fromVersion1(tables as Record<string, unknown>) : (tables as Record<string, unknown>)
   for (const name of Object.keys(held)) if (!Object.hasOwn(STORED_ROWS, name)) faults.push({ path: name.slice(0, 80), message: 'A table of this name is not known here.' })
   for (const table of Object.keys(STORED_ROWS) as StoredTable[]) if (Object.hasOwn(held, table)) checkTable(table, held[table], faults)
   if (faults.length > 0)
@@ -35,6 +35,20 @@ export function* readBuildDocument(document: unknown): Generator<DocumentRows> {
     const rows = Object.hasOwn(held, table) ? (held[table] as Record<string, unknown>[]) : []
     for (let from = 0; from < rows.length; from += BATCH) yield { table, rows: rows.slice(from, from + BATCH) }
   }
+}
+
+/** Version 1 named the parts put in on a pairing in one field of it. */
+function fromVersion1(tables: Record<string, unknown>): Record<string, unknown> {
+  const { pairing } = tables
+  if (!Array.isArray(pairing)) return tables
+  const parts: { id: string; pairingId: unknown; partId: unknown }[] = []
+  const pairings = pairing.map((row: unknown) => {
+    if (typeof row !== 'object' || row === null || !Array.isArray((row as { inserted?: unknown }).inserted ?? [])) return row
+    const { inserted, ...rest } = row as { id?: unknown; inserted?: unknown[] | null }
+    for (const [place, partId] of (inserted ?? []).entries()) parts.push({ id: `${rest.id}~${place}`, pairingId: rest.id, partId })
+    return rest
+  })
+  return { ...tables, pairing: pairings, ...(parts.length > 0 ? { pairingPart: parts } : {}) }
 }
 
 function checkTable(table: StoredTable, rows: unknown, faults: { path: string; message: string }[]): void {

@@ -8,14 +8,13 @@ import { rebuildPortValues } from './parts.ts'
 /** A build and all it refers to, as one JSON document: rows by table, by id, without versions or history. */
 export interface BuildDocument {
   readonly format: 'junket-build'
-  readonly version: 1
+  readonly version: 2
   readonly tables: Partial<Record<TableName, readonly Record<string, unknown>[]>>
 }
 
-/** Ids inside JSON and text columns that a foreign key cannot see. */
+/** Ids inside text columns that a foreign key cannot see: what a plan took, and a lock names, may be gone by now. */
 function looseRefs(table: TableName, row: Row): [TableName, string][] {
   const refs: [TableName, string][] = []
-  if (table === 'pairing') for (const id of (row.inserted as string[] | null) ?? []) refs.push(['part', id])
   const named = [row.candidate, row.bundle].filter((value): value is string => typeof value === 'string')
   if (table === 'planLine' || table === 'sourcingLock')
     for (const name of named) {
@@ -62,7 +61,7 @@ export async function exportBuild(store: Store, buildId: string): Promise<BuildD
     const rows = [...found.get(table)!.values()].sort((p, q) => (p.id < q.id ? -1 : 1)).map(plain)
     if (rows.length > 0) tables[table] = rows
   }
-  return { format: 'junket-build', version: 1, tables }
+  return { format: 'junket-build', version: 2, tables }
 }
 
 /** A row without its version, empty columns left out, keys in order. */

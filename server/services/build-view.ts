@@ -1,3 +1,4 @@
+import { groupBy } from '../../core/group.ts'
 import type { Use } from '../../core/joints/joint.ts'
 import type { JointClaim } from '../../core/pairing/joint-claims.ts'
 import type { PairingContext } from '../../core/pairing/train.ts'
@@ -13,6 +14,8 @@ export interface BuildView {
   readonly insertables: Insertables
   readonly pairings: readonly Row[]
   readonly choices: readonly Row[]
+  /** Parts put in, by pairing. */
+  readonly inserted: ReadonlyMap<string, readonly string[]>
   readonly jointClaims: readonly ClaimRow[]
   /** Answers to the stopper questions, by question. */
   readonly stoppers: Readonly<Record<string, string>>
@@ -22,6 +25,7 @@ export interface BuildView {
 export async function viewBuild(store: Store, buildId: string): Promise<BuildView> {
   const build = await store.get('build', buildId)
   const pairings = await store.list('pairing', { buildId })
+  const ids = pairings.map((row) => row.id)
   const claims = await store.list<ClaimRow>('jointClaim')
   const catalogue = await loadCatalogue(store, buildId)
   const isStopper = (claim: Row): boolean => claim.subject === 'stopper'
@@ -30,10 +34,9 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
     catalogue,
     insertables: await insertablesOf(store, build, catalogue),
     pairings,
-    choices: await store.listIn(
-      'couplingChoice',
-      'pairingId',
-      pairings.map((row) => row.id),
+    choices: await store.listIn('couplingChoice', 'pairingId', ids),
+    inserted: new Map(
+      [...groupBy(await store.listIn('pairingPart', 'pairingId', ids), (row) => String(row.pairingId))].map(([id, rows]) => [id, rows.map((row) => String(row.partId))]),
     ),
     jointClaims: claims.filter((claim) => !isStopper(claim)),
     stoppers: Object.fromEntries(

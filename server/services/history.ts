@@ -1,3 +1,4 @@
+import { withoutRetired } from '../database/row.ts'
 import { type Row, type Store, unpack } from '../database/store.ts'
 import { shapeOf, type TableName } from '../database/tables.ts'
 import { ConflictError, MissingError } from '../errors.ts'
@@ -111,7 +112,7 @@ export async function restoreEntry(store: Store, id: number): Promise<{ entity: 
     const entry = entryOf(found)
     if (entry.act === 'update') {
       const row = await tx.get(entry.entity, entry.entityId)
-      await tx.update(entry.entity, row.id, row.version, entry.before!)
+      await tx.update(entry.entity, row.id, row.version, withoutRetired(entry.entity, entry.before)!)
     } else if (entry.act === 'remove') {
       // What was removed with it comes back with it.
       const together =
@@ -124,7 +125,8 @@ export async function restoreEntry(store: Store, id: number): Promise<{ entity: 
 }
 
 async function undoEntry(tx: Store, entry: HistoryEntry): Promise<void> {
-  const { entity, entityId, act, before, after } = entry
+  const { entity, entityId, act } = entry
+  const [before, after] = [withoutRetired(entity, entry.before), withoutRetired(entity, entry.after)]
   const row = await tx.find(entity, entityId)
   if (act === 'remove') {
     if (row) throw new ConflictError(`${before!.name ?? entity} is there again already.`, { theirs: row })

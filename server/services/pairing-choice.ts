@@ -29,8 +29,11 @@ export async function takePairing(tx: Store, buildId: string, { engineId, transm
   const pairings = await tx.list('pairing', { buildId })
   const own = pairings.find((row) => row.engineId === engineId && row.transmissionId === transmissionId)
   for (const other of pairings) if (other.chosen === true && other.id !== own?.id) await tx.update('pairing', other.id, other.version, { chosen: false })
-  if (own) return tx.update('pairing', own.id, own.version, { chosen: true, inserted })
-  return tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true, inserted })
+  const chosen = own ? await tx.update('pairing', own.id, own.version, { chosen: true }) : await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true })
+  const before = await tx.list('pairingPart', { pairingId: chosen.id })
+  for (const row of before) if (!inserted.includes(String(row.partId))) await tx.unmake('pairingPart', row)
+  for (const partId of inserted) if (!before.some((row) => row.partId === partId)) await tx.insert('pairingPart', { pairingId: chosen.id, partId })
+  return chosen
 }
 
 interface PairOf {

@@ -51,9 +51,8 @@ export function runBuildPairing(view: BuildView, engineId: string, transmissionI
   const transmission = view.catalogue.parts.get(transmissionId)
   if (!engine || !transmission) throw new MissingError('That engine or transmission is not in the catalogue any more.')
   const { train, notes, row } = trainOf(view, engine, transmission)
-  const kept = row?.inserted as string[] | null | undefined
-  // An empty set chosen earlier is no preference: a new measurement or part may close it now.
-  const prefer = kept && kept.length > 0 ? kept : undefined
+  // Nothing put in earlier is no preference: a new measurement or part may close it now.
+  const prefer = row ? view.inserted.get(row.id) : undefined
   const context = contextOf(view)
   const { parts: insertable, cost } = view.insertables
   const leansOn = [train.engine, train.transmission, train.recipient, train.transfer ?? null, ...train.coupling, context.tolerances, view.insertables]

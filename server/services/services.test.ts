@@ -136,7 +136,10 @@ test("lengths without a unit are read in the shop's unit", async () => {
 test('one pairing is chosen at a time, with the set taken by name', async () => {
   await choosePairing(store, 'lantern', { engineId: 'wick-1', transmissionId: 'marlund-4' })
   const rows = await store.list('pairing', { buildId: 'lantern' })
-  expect(rows.filter((row) => row.chosen).map((row) => [row.engineId, row.inserted])).toEqual([['wick-1', ['plate-w1-16', 'spacer-4']]])
+  expect(rows.filter((row) => row.chosen).map((row) => row.engineId)).toEqual(['wick-1'])
+  const put = await store.list('pairingPart', { pairingId: rows.find((row) => row.chosen)!.id })
+  expect(put.map((row) => row.partId).sort()).toEqual(['plate-w1-16', 'spacer-4'])
+  await expect(store.transaction((tx) => tx.remove('part', 'plate-w1-16'))).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' })
   const { lines } = await partsList(store, 'lantern')
   expect(lines.find((line) => line.kind === 'spacer')?.why.map((reason) => reason.joint)).toContain('depth')
   expect(lines.find((line) => line.kind === 'flange-bolt')?.words).toBe('Flange bolts M10x1.25 × 30')

@@ -1,5 +1,6 @@
 import { parseTyped } from '../../core/ports/parse.ts'
 import { QuantityError } from '../../core/quantity/units.ts'
+import { withoutRetired } from '../database/row.ts'
 import { scan } from '../database/scan.ts'
 import { type AsideRow, asideOf, faultsOf } from '../database/set-aside.ts'
 import { type Store, unpack } from '../database/store.ts'
@@ -141,7 +142,7 @@ async function earlier(store: Store, table: TableName, row: Record<string, unkno
   let then: Record<string, unknown> = { ...row }
   for (const { act, before } of entries) {
     if (act !== 'update') return null
-    then = { ...then, ...(unpack(before) as Record<string, unknown>) }
+    then = { ...then, ...withoutRetired(table, unpack(before) as Record<string, unknown>) }
     if (faultsOf(table, then).length === 0)
       return Object.fromEntries([...columns].filter((key) => key !== 'id' && key !== 'version' && then[key] !== row[key]).map((key) => [key, then[key]]))
   }

@@ -28,7 +28,7 @@ function gather(joint: Joint): JointInputs {
     else if ('slot' in one) slots.add(one.slot)
   }
   const read = ({ source, only = [] }: Read): void => {
-    only.forEach(gate)
+    for (const one of only) gate(one)
     switch (source.at) {
       case 'side':
       case 'head':
@@ -42,17 +42,20 @@ function gather(joint: Joint): JointInputs {
         return
       case 'item':
       case 'known':
-        return read(source.of)
+        read(source.of)
+        return
       case 'sum':
-        return source.terms.forEach(({ of }) => void read(of))
+        for (const { of } of source.terms) read(of)
+        return
       case 'computed':
-        return Object.values(source.measure.reads).forEach(read)
+        for (const one of Object.values(source.measure.reads)) read(one)
+        return
       case 'either':
         read(source.one)
         read(source.other)
     }
   }
-  Object.values(joint.applies.reads).forEach(read)
+  for (const one of Object.values(joint.applies.reads)) read(one)
   for (const limit of joint.limits) {
     const { needed, sometimes } = readsOf(limit)
     for (const one of [...needed, ...sometimes]) read(one)

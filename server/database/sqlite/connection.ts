@@ -6,6 +6,7 @@ import * as addPeople from '../migrations/20261125_0002_add_people_claims_and_sh
 import * as addMatingCards from '../migrations/20261125_0003_add_mating_cards.ts'
 import * as addBuildSheets from '../migrations/20261125_0004_add_build_sheets.ts'
 import * as addIndexes from '../migrations/20261128_0005_add_indexes.ts'
+import * as addPairingParts from '../migrations/20261128_0006_add_pairing_parts.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -14,6 +15,7 @@ export const MIGRATIONS = [
   { name: '20261125_0003_add_mating_cards', ...addMatingCards },
   { name: '20261125_0004_add_build_sheets', ...addBuildSheets },
   { name: '20261128_0005_add_indexes', ...addIndexes },
+  { name: '20261128_0006_add_pairing_parts', ...addPairingParts },
 ]
 
 export type Database = Knex
@@ -55,7 +57,7 @@ export function connect(file: string | Buffer, migrations: typeof MIGRATIONS = M
         done(null)
       },
     },
-    wrapIdentifier: (value, wrap) => (value === '*' ? wrap(value) : wrap(snake(value))),
+    wrapIdentifier: (value: string | undefined, wrap) => (value === undefined || value === '*' ? wrap(value ?? '') : wrap(snake(value))),
     postProcessResponse: (result) => (Array.isArray(result) ? result.map(camelRow) : camelRow(result)),
     migrations: {
       migrationSource: {

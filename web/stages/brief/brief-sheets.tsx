@@ -6,6 +6,7 @@ import type { Range } from '../../../core/money/range.ts'
 import { useBuildSheet } from '../../api/build-sheet.ts'
 import { api } from '../../api/client.ts'
 import { act, refresh, saveBuild } from '../../api/hooks.ts'
+import { useJustSaid } from '../../api/just-said.ts'
 import type { Build, BuildHeader } from '../../api/types.ts'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { SheetSteps } from '../../components/sheet-steps.tsx'
@@ -49,26 +50,29 @@ export function Findings({ build }: { build: string }) {
 /** Each yes with what it adds to the list, its price as a range and its hours, as the build stands. */
 export function MustWork({ build }: { build: Build }) {
   const brief = useBrief(build.id)
-  const toggle = async (kind: string, on: boolean): Promise<void> => {
-    // What was just ticked shows at once; the stored list follows.
-    await brief.mutate((held) => held && { ...held, keeps: held.keeps.map((one) => (one.kind === kind ? { ...one, isKept: on } : one)) }, { revalidate: false })
-    await act(async () => {
+  const ticked = useJustSaid<boolean>()
+  const toggle = (kind: string, on: boolean): Promise<boolean> =>
+    act(async () => {
       const { build: newest } = await api.get<BuildHeader>(`/builds/${build.id}`)
       await saveBuild(newest, { mustWork: [...newest.mustWork.filter((one) => one !== kind), ...(on ? [kind] : [])].sort() })
     })
-    await refresh()
-  }
-  const kept = brief.data?.keeps.filter((one) => one.isKept) ?? []
+  const keeps = brief.data?.keeps.map((one) => ({ ...one, isKept: ticked.shown(one.kind, one.isKept) })) ?? []
+  const kept = keeps.filter((one) => one.isKept)
   const sum = (of: (one: BriefView['keeps'][number]) => number): number => kept.reduce((total, one) => total + of(one), 0)
   return (
     <section aria-label="Must still work afterwards">
       <h2 className="font-bold">Must still work afterwards</h2>
       <p className="mb-2 text-steel">Each yes brings parts: cheap to drop now, dear to add late. Prices are what its parts usually cost, used to new.</p>
       <ul>
-        {brief.data?.keeps.map((one) => (
+        {keeps.map((one) => (
           <li key={one.kind} className="border-b border-line py-1">
             <label className="flex items-center gap-2">
-              <input type="checkbox" className="size-4 accent-(--color-accent)" checked={one.isKept} onChange={(event) => void toggle(one.kind, event.target.checked)} />
+              <input
+                type="checkbox"
+                className="size-4 accent-(--color-accent)"
+                checked={one.isKept}
+                onChange={({ target: { checked } }) => void ticked.say(one.kind, checked, () => toggle(one.kind, checked))}
+              />
               <span className={one.isKept ? 'font-semibold' : ''}>{one.words}</span>
               <span className="figure ml-auto text-right text-steel">
                 {one.price ? (

@@ -5,6 +5,7 @@ import { TOLERANCES } from '../../../core/joints/tolerances.ts'
 import { type ChosenUnit, UNIT_CHOICES, type Units } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSettings, useToday, write } from '../../api/hooks.ts'
+import { useJustSaid } from '../../api/just-said.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
@@ -78,6 +79,7 @@ const UNIT_WORDS: Record<ChosenUnit, string> = {
 
 /** What each kind of field is shown in, and read in when no unit is written. */
 function UnitChoices({ units }: { units: Units }) {
+  const chosen = useJustSaid<string>()
   return (
     <section>
       <h2 className="font-bold">Units</h2>
@@ -93,8 +95,8 @@ function UnitChoices({ units }: { units: Units }) {
                   <input
                     type="radio"
                     name={`unit-${stored}`}
-                    checked={(units[stored] ?? stored) === choice}
-                    onChange={() => void act(() => api.patch('/settings', { units: { [stored]: choice } }))}
+                    checked={chosen.shown(stored, units[stored] ?? stored) === choice}
+                    onChange={() => void chosen.say(stored, choice, () => act(() => api.patch('/settings', { units: { [stored]: choice } })))}
                     className="accent-(--color-accent)"
                   />
                   {choice}

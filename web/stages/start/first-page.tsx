@@ -6,6 +6,7 @@ import type { Stopper, StopperSays } from '../../../core/pairing/stoppers.ts'
 import type { Grade } from '../../../core/quantity/grade.ts'
 import { api } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
+import { useJustSaid } from '../../api/just-said.ts'
 import { usePerson } from '../../api/person.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
@@ -223,7 +224,12 @@ function ToSettle({ build, answer }: { build: string; answer: First }) {
 
 function Stoppers({ build, answer }: { build: string; answer: First }) {
   const person = usePerson()
+  const said = useJustSaid<StopperSays | null>()
+  const stoppers = answer.stoppers.map((one) => ({ ...one, says: said.shown(one.id, one.says) }))
   return (
-    <StopperQuestions stoppers={answer.stoppers} onAnswer={(question, says) => void act(() => api.post(`/builds/${build}/stoppers`, { question, says, saidBy: person.name }))} />
+    <StopperQuestions
+      stoppers={stoppers}
+      onAnswer={(question, says) => void said.say(question, says, () => act(() => api.post(`/builds/${build}/stoppers`, { question, says, saidBy: person.name })))}
+    />
   )
 }

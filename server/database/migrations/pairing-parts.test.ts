@@ -1,0 +1,62 @@
+import { mkdtempSync } from 'node:fs'
+import { tmpdir } from 'node:os'
+import { join } from 'node:path'
+import { expect, test } from 'vitest'
+import { demoDocument } from '../../../demo/index.ts'
+import { exportBuild, importDocument } from '../../services/build-document.ts'
+import { undoCommand } from '../../services/history.ts'
+import { MIGRATIONS, openDatabase } from '../sqlite/connection.ts'
+import { Store } from '../store.ts'
+
+test('parts put in on a pairing become rows, those that are gone are left out, and what was done before is still undone', async () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'junket-')), 'junket.sqlite')
+  const old = await openDatabase(file, MIGRATIONS.slice(0, 5))
+  for (const [id, kind] of [
+    ['e', 'engine'],
+    ['t', 'transmission'],
+    ['plate', 'plate'],
+  ])
+    await old('part').insert({ id, kind, name: id })
+  await old('build').insert({ id: 'b', name: 'B', currency: 'EUR' })
+  const put = (parts: readonly string[]): string => JSON.stringify({ v: 1, data: parts })
+  await old('pairing').insert({ id: 'p', buildId: 'b', engineId: 'e', transmissionId: 't', chosen: 1, version: 2, inserted: put(['plate', 'gone']) })
+  const told = (values: object): string => JSON.stringify({ v: 1, data: values })
+  await old('history').insert({
+    at: '2026-01-01',
+    who: 'bench',
+    command: 'c',
+    entity: 'pairing',
+    entityId: 'p',
+    act: 'update',
+    before: told({ chosen: false, inserted: null }),
+    after: told({ chosen: true, inserted: ['plate', 'gone'] }),
+  })
+  await old.destroy()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  expect((await store.list('pairingPart')).map(({ pairingId, partId }) => [pairingId, partId])).toEqual([['p', 'plate']])
+  expect(await store.get('pairing', 'p')).not.toHaveProperty('inserted')
+  await undoCommand(store, 'c')
+  expect((await store.get('pairing', 'p')).chosen).toBe(false)
+  await knex.destroy()
+})
+
+test('a document of version 1 is read as one of version 2, and goes out as that', async () => {
+  const now = demoDocument()
+  const parts = now.tables.pairingPart!
+  const { pairingPart: _, ...rest } = now.tables
+  const pairing = rest.pairing!.map((row) => ({ ...row, inserted: parts.filter((part) => part.pairingId === row.id).map((part) => part.partId) }))
+  const [first, second] = await Promise.all(
+    [now, { format: 'junket-build', version: 1, tables: { ...rest, pairing } }].map(async (document) => {
+      const knex = await openDatabase(':memory:')
+      const store = new Store(knex)
+      await importDocument(store, JSON.parse(JSON.stringify(document)))
+      const out = await exportBuild(store, 'lantern')
+      await knex.destroy()
+      return out
+    }),
+  )
+  expect(first!.version).toBe(2)
+  const plain = ({ tables }: typeof first & {}) => ({ ...tables, pairingPart: tables.pairingPart!.map(({ pairingId, partId }) => ({ pairingId, partId })) })
+  expect(plain(second!)).toEqual(plain(first!))
+})

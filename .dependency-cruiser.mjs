@@ -1,9 +1,13 @@
 import { readFileSync } from 'node:fs'
 
 /** Files that an index lists, a line each: what the guide counts on when it says that nothing else is touched. */
-const listed = (index, pattern) => [...readFileSync(index, 'utf8').matchAll(pattern)].map(([, name]) => name).join('|')
-const JOINTS = listed('core/joints/index.ts', /^import \{ \w+ \} from '\.\/((?!side\b)[a-z-]+)\.ts'/gm)
-const PORTS = listed('core/ports/index.ts', /^import \{ \w+ \} from '\.\/((?!part-kinds)[a-z-]+)\.ts'/gm)
+const listed = (index, pattern) =>
+  readFileSync(index, 'utf8')
+    .split('\n')
+    .flatMap((line) => pattern.exec(line)?.[1] ?? [])
+    .join('|')
+const JOINTS = listed('core/joints/index.ts', /^import \{ \w+ \} from '\.\/((?!side\b)[a-z-]+)\.ts'/)
+const PORTS = listed('core/ports/index.ts', /^import \{ \w+ \} from '\.\/((?!part-kinds)[a-z-]+)\.ts'/)
 
 const only = (name, from, allowed) => ({
   name,

@@ -5,7 +5,7 @@ import { BRIEF_STEPS, LAW_ITEMS, LAW_STEPS, UNCUT_STEPS } from '../../../core/br
 import type { Range } from '../../../core/money/range.ts'
 import { useBuildSheet } from '../../api/build-sheet.ts'
 import { api } from '../../api/client.ts'
-import { act, refresh, saveBuild } from '../../api/hooks.ts'
+import { act, saveBuild } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import type { Build, BuildHeader } from '../../api/types.ts'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'

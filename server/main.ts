@@ -47,7 +47,7 @@ async function main(): Promise<void> {
     console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
   )
   // The thread that plans reads the shop in before anybody asks; whoever comes at once comes first.
-  setTimeout(() => jobs.readings.warm(store), WARM_AFTER_MS).unref()
+  setTimeout(() => void jobs.gate.enter(() => jobs.readings.warm(store)).catch(() => undefined), WARM_AFTER_MS).unref()
   server.on('error', (error: NodeJS.ErrnoException) => fail(new StartFault(portFault(error, host, port), 1)))
 
   let stopping = false

@@ -47,10 +47,15 @@ export function boughtFor(need: Need, market: Market, build: BuildMoney): Bought
   return bought
 }
 
+const NONE: readonly string[] = []
+
 function gather(need: Need, matches: readonly PartMatch[], market: Market, build: BuildMoney): Bought {
   const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
   const candidates: Candidate[] = []
   const offers: { readonly offer: OfferRow; readonly match: PartMatch }[] = []
+  // As they are now: what is shown later must not hang on what the market has let go of meanwhile.
+  const asked = [...(need.wants ? [need.wants] : []), ...matches.map(({ part }) => part.id)]
+  const known = { numbers: new Map(asked.map((id) => [id, market.numbers.get(id) ?? NONE])), supersessions: market.supersessions }
   const excluded: { id: string; why: string }[] = []
   const all = matches.flatMap((match) => (market.offers.get(match.part.id) ?? []).map((offer) => ({ offer, match })))
   // As the offers stand: the order decides which of equals a plan takes.
@@ -120,7 +125,7 @@ function gather(need: Need, matches: readonly PartMatch[], market: Market, build
         supplierId: offer.supplierId,
         pack: offer.pack,
         packMinor: candidates[place]!.priceMinor,
-        ...partSays(need, match.part, match.answer, market, own),
+        ...partSays(need, match.part, match.answer, known, own),
         ...(offer.number ? { numberShown: offer.number } : {}),
         ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
       }

@@ -126,6 +126,17 @@ test('what is bought for a need is worked out once while nothing it is made of c
   expect(candidatesOf({ ...market, offers: held, rates: [{ from: 'SEK', to: 'EUR', rate: 0.09, on: '2026-01-01' }] })).toHaveLength(before.length + 1)
 })
 
+test('what is shown of a source stays true when the market lets go of what it had read', () => {
+  const numbers = new Map([
+    ['wanted', ['i:1']],
+    ['equal', ['i:2']],
+  ])
+  const held = { ...market, numbers, offers: offered(offers.slice(0, 2)) }
+  const { sources } = gatherCandidates([wanted], held, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
+  numbers.clear()
+  expect(sources.of(wanted, 9).flatMap(({ source, number }) => (source === 'buy' ? [number.says] : []))).toEqual(['exact', 'superseded by'])
+})
+
 test('a source is found by its id, with whatever stands in the ids it is made of; the cheapest come first, the rest are counted', () => {
   const odd: OfferRow = { ...offers[0]!, id: 'a@b', priceMinor: 10 }
   const { sources } = gatherCandidates([wanted], { ...market, offers: offered([...offers, odd]), donors: [] }, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])

@@ -63,8 +63,8 @@ export class ReadingThread {
   }
 
   /** Starts the thread before anything is asked. */
-  warm(store: Store): void {
-    if (store.file !== null) void this.json(store, 'builds').catch(() => undefined)
+  async warm(store: Store): Promise<void> {
+    if (store.file !== null) await this.json(store, 'builds').catch(() => undefined)
   }
 
   async close(): Promise<void> {

@@ -1,5 +1,6 @@
 import { afterAll, beforeEach, expect, test } from 'vitest'
 import { settingsInput } from '../../contract/rows.ts'
+import { actAs } from '../database/actor.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
@@ -9,6 +10,7 @@ import { createBundle, getBundle, updateBundle } from './bundles.ts'
 import { loadCatalogue } from './catalogue.ts'
 import { shopDay } from './day.ts'
 import { decide } from './decisions.ts'
+import { undoCommand } from './history.ts'
 import { addLock } from './locks.ts'
 import { chooseCoupling, chooseKit, choosePairing } from './pairing-choice.ts'
 import { runBuildPairing } from './pairing-run.ts'
@@ -140,6 +142,11 @@ test('one pairing is chosen at a time, with the set taken by name', async () => 
   const put = await store.list('pairingPart', { pairingId: rows.find((row) => row.chosen)!.id })
   expect(put.map((row) => row.partId).sort()).toEqual(['plate-w1-16', 'spacer-4'])
   await expect(store.transaction((tx) => tx.remove('part', 'plate-w1-16'))).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' })
+  const putNow = async () => (await store.list('pairingPart', { pairingId: rows.find((row) => row.chosen)!.id })).map((row) => String(row.partId)).sort()
+  await actAs({ who: 'Bex', command: 'another-set' }, () => choosePairing(store, 'lantern', { engineId: 'wick-1', transmissionId: 'marlund-4', inserted: ['plate-w1-16'] }))
+  expect(await putNow()).toEqual(['plate-w1-16'])
+  await undoCommand(store, 'another-set')
+  expect(await putNow()).toEqual(['plate-w1-16', 'spacer-4'])
   const { lines } = await partsList(store, 'lantern')
   expect(lines.find((line) => line.kind === 'spacer')?.why.map((reason) => reason.joint)).toContain('depth')
   expect(lines.find((line) => line.kind === 'flange-bolt')?.words).toBe('Flange bolts M10x1.25 × 30')

@@ -5,6 +5,8 @@ test.each([
   ['/people', ['person'], true],
   ['/builds', ['person'], false],
   ['/builds/lantern/parts', ['person', 'claim'], true],
+  // How a number is normalised decides what it is worth.
+  ['/builds/lantern/parts', ['issuer'], true],
   ['/suppliers', ['offer'], false],
   ['/parts/wick-2?build=lantern', ['claim'], true],
   ['/parts?kind=engine', ['decision'], false],

@@ -12,7 +12,7 @@ const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^\/(session|backups|joints|templates)/, []],
 ]
 /** Nothing of a build is computed from these. */
-const APART = new Set(['person', 'issuer'])
+const APART = new Set(['person'])
 
 /** Whether what a path reads may look other after a change of these tables. */
 export function showsChange(path: string, tables: readonly string[]): boolean {

@@ -283,7 +283,7 @@ function WhyThis({ build, view, line, onLock, onClose }: { build: string; view: 
           </li>
         ))}
       </ul>
-      {line.rivalCount > line.rivals.length && <p className="text-steel">{line.rivalCount - line.rivals.length} more, each dearer than the last shown.</p>}
+      {line.rivalCount > line.rivals.length && <p className="text-steel">{line.rivalCount - line.rivals.length} more, none cheaper than the last shown.</p>}
     </aside>
   )
 }

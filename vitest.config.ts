@@ -1,5 +1,15 @@
 import { defineConfig } from 'vitest/config'
 
+const files = (...folders: string[]): string[] => folders.map((folder) => `${folder}/**/*.test.{ts,tsx}`)
+
 export default defineConfig({
-  test: { include: ['{core,contract,server,web,demo}/**/*.test.{ts,tsx}'], testTimeout: 60_000, pool: 'threads' },
+  test: {
+    testTimeout: 60_000,
+    pool: 'threads',
+    projects: [
+      // Nothing here changes a global, so the modules are loaded once for all files.
+      { extends: true, test: { name: 'core and server', include: files('core', 'contract', 'server', 'demo'), isolate: false } },
+      { extends: true, test: { name: 'pages', include: files('web') } },
+    ],
+  },
 })

@@ -13,10 +13,11 @@ const compile = (ports: Parameters<typeof port> extends never ? never : ReturnTy
 test('tally and record give the same code, counts and weakest grade on every case', () => {
   fc.assert(
     fc.property(anyPorts, (ports) => {
+      const compiled = compile(ports)
       for (const joint of JOINTS) {
         const tally = new Tally()
-        const applied = tally.add(joint, sceneOf(compile(ports), [], context()))
-        const verdict = checkJoint(joint, compile(ports), [], context())
+        const applied = tally.add(joint, sceneOf(compiled, [], context()))
+        const verdict = checkJoint(joint, compiled, [], context())
         expect(verdict !== null).toBe(applied)
         if (!verdict) continue
         expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([verdict.code, verdict.stated, verdict.known, verdict.agreed, verdict.outside])
@@ -53,7 +54,8 @@ test('typing the same lengths in inches never changes a verdict', () => {
           }),
         ),
       }))
-      for (const joint of JOINTS) expect(checkJoint(joint, compile(inInches), [], context())?.code).toBe(checkJoint(joint, compile(ports), [], context())?.code)
+      const [typed, kept] = [compile(inInches), compile(ports)]
+      for (const joint of JOINTS) expect(checkJoint(joint, typed, [], context())?.code).toBe(checkJoint(joint, kept, [], context())?.code)
     }),
     { numRuns: 150, seed: 13 },
   )
@@ -68,10 +70,11 @@ test('a claim of the same value, grade and specimen with a smaller ± never make
       const closer = ports.map((one, i) =>
         i === chosen[0] ? { ...one, claims: { ...one.claims, [chosen[1]]: [...one.claims[chosen[1]]!, { ...one.claims[chosen[1]]![0]!, id: 'closer', plusMinus: 0 }] } } : one,
       )
+      const [known, better] = [compile(ports), compile(closer)]
       for (const joint of JOINTS) {
-        const before = checkJoint(joint, compile(ports), [], context())
+        const before = checkJoint(joint, known, [], context())
         if (!before || before.outside > 0) continue
-        expect(CODES.indexOf(checkJoint(joint, compile(closer), [], context())!.code)).toBeLessThanOrEqual(CODES.indexOf(before.code))
+        expect(CODES.indexOf(checkJoint(joint, better, [], context())!.code)).toBeLessThanOrEqual(CODES.indexOf(before.code))
       }
     }),
     { numRuns: 300, seed: 17 },
@@ -81,8 +84,9 @@ test('a claim of the same value, grade and specimen with a smaller ± never make
 test('no joint fits while a field it read is unknown', () => {
   fc.assert(
     fc.property(anyPorts, (ports) => {
+      const compiled = compile(ports)
       for (const joint of JOINTS) {
-        const verdict = checkJoint(joint, compile(ports), [], context())
+        const verdict = checkJoint(joint, compiled, [], context())
         if (verdict?.code === 'fits') expect(verdict.missing).toEqual([])
         if (verdict && verdict.known < verdict.stated) expect(['unmeasured', 'clash']).toContain(verdict.code)
       }

@@ -15,7 +15,7 @@ import { checkPasscode, openData, StartFault } from './opening.ts'
 import { Backups } from './services/backups.ts'
 import { importDocument } from './services/build-document.ts'
 
-const WARM_AFTER_MS = 2000
+const WARM_AFTER_MS = 20
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
 
 /** Starts Junket; `--demo` fills an empty database with the invented shop first, `--restore NAME` puts a backup in place. */
@@ -46,7 +46,7 @@ async function main(): Promise<void> {
   const server = serve({ fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch, hostname: host, port }, () =>
     console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
   )
-  // The thread that plans reads the shop in before anybody asks; whoever comes at once comes first.
+  // The thread that plans reads the shop in before anybody asks.
   setTimeout(() => void jobs.gate.enter(() => jobs.readings.warm(store)).catch(() => undefined), WARM_AFTER_MS).unref()
   server.on('error', (error: NodeJS.ErrnoException) => fail(new StartFault(portFault(error, host, port), 1)))
 

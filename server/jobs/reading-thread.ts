@@ -3,6 +3,7 @@ import { onChange } from '../database/changes.ts'
 import type { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { ProblemError } from '../errors.ts'
+import { writeMatches } from './match-shelf.ts'
 import type { Fault, FromReading, ToReading } from './reading-worker.ts'
 import { type Answer, type Asked, type ReadingName, readAs } from './readings.ts'
 import { startWorker } from './worker-url.ts'
@@ -13,6 +14,9 @@ interface Waiting {
 }
 type Bytes = Uint8Array<ArrayBuffer>
 
+/** Of a larger shop nothing is judged before it is asked for: it would be in the way of whoever asks. */
+const MOST_WARMED = 3000
+const BUILDS_WARMED = 5
 /** Answers kept until something changes. */
 const MOST_KEPT = 200
 
@@ -62,9 +66,13 @@ export class ReadingThread {
     return kept.answer
   }
 
-  /** Starts the thread before anything is asked. */
+  /** Reads what is asked first before anybody asks: the builds and, of a shop that is read in seconds, their pairings. */
   async warm(store: Store): Promise<void> {
-    if (store.file !== null) await this.json(store, 'builds').catch(() => undefined)
+    if (store.file === null) return
+    await this.json(store, 'builds')
+    const { parts } = (await store.root('part').count({ parts: '*' }).first()) as { parts: number }
+    if (parts > MOST_WARMED) return
+    for (const { id } of (await store.list('build')).slice(0, BUILDS_WARMED)) await this.json(store, 'pairings', id)
   }
 
   async close(): Promise<void> {
@@ -96,6 +104,8 @@ export class ReadingThread {
     this.#file = file
     this.#stopHearing = onChange(store.root, ({ packed }) => worker.postMessage({ change: packed } satisfies ToReading))
     worker.on('message', (message: FromReading) => {
+      // Found again where it could not be written.
+      if ('found' in message) return void writeMatches(store.root, message.found).catch(() => undefined)
       const waiting = this.#waiting.get(message.id)
       this.#waiting.delete(message.id)
       if ('answer' in message) waiting?.answered(message.answer)

@@ -1,9 +1,11 @@
 import { type MessagePort, parentPort, workerData } from 'node:worker_threads'
+import { keepMatchesOn } from '../../core/joints/search/pattern-match.ts'
 import { announce, type PackedChange } from '../database/changes.ts'
 import { connect, onlyRead } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { ProblemError } from '../errors.ts'
+import { type KeptMatch, readMatches } from './match-shelf.ts'
 import { type ReadingName, readAs } from './readings.ts'
 
 /** To the thread: what another connection wrote, what is asked, or that it is over. */
@@ -11,8 +13,11 @@ export type ToReading =
   | { readonly change: PackedChange }
   | { readonly id: number; readonly name: ReadingName; readonly args: readonly unknown[]; readonly port?: MessagePort }
   | 'close'
-/** From it: an answer, or why there is none. */
-export type FromReading = { readonly id: number; readonly answer: Uint8Array<ArrayBuffer> } | { readonly id: number; readonly fault: Fault }
+/** From it: an answer, or why there is none; or what was found on the way and is worth keeping. */
+export type FromReading =
+  | { readonly id: number; readonly answer: Uint8Array<ArrayBuffer> }
+  | { readonly id: number; readonly fault: Fault }
+  | { readonly found: readonly KeptMatch[] }
 export interface Fault {
   readonly kind: 'problem' | 'file' | 'other'
   readonly message: string
@@ -25,6 +30,8 @@ export interface Fault {
 
 const knex = connect((workerData as { database: string }).database)
 const isReady = onlyRead(knex)
+  .then(() => readMatches(knex, (found) => send({ found })))
+  .then(keepMatchesOn)
 const store = new Store(knex)
 const port = parentPort!
 const send = (message: FromReading): void => port.postMessage(message, 'answer' in message ? [message.answer.buffer] : [])

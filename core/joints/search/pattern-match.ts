@@ -8,6 +8,20 @@ type Dowels = readonly Dowel[] | null
 
 const NONE: readonly never[] = []
 
+/** Of the search itself: raised whenever it answers otherwise, so that nothing it once found is taken for what it finds now. */
+export const SEARCH = 1
+
+/** Holds what was found from one run to the next, by the text of both patterns. */
+export interface MatchShelf {
+  readonly find: (patterns: string) => PatternMatch | undefined
+  readonly keep: (patterns: string, match: PatternMatch) => void
+}
+let shelf: MatchShelf | null = null
+/** Finds matches there before searching, and leaves there what is searched. */
+export const keepMatchesOn = (one: MatchShelf | null): void => {
+  shelf = one
+}
+
 /** Lists with the same entries share a number: faces of one pattern are searched once. */
 const matches = new Map<string, { axisMm: number; match: PatternMatch }>()
 let last: { holesA: Holes; dowelsA: Dowels; holesB: Holes; dowelsB: Dowels; axisMm: number; match: PatternMatch } | null = null
@@ -20,11 +34,21 @@ export function matchHoles(holesA: Holes, dowelsA: Dowels, holesB: Holes, dowels
   const key = `${contentNumber(holesA)} ${contentNumber(dowelsA ?? NONE)} ${contentNumber(holesB)} ${contentNumber(dowelsB ?? NONE)}`
   let held = matches.get(key)
   if (held === undefined || held.axisMm !== axisMm) {
-    held = { axisMm, match: matchPatterns(holesA, holesB, dowelsA ?? NONE, dowelsB ?? NONE, axisMm) }
+    held = { axisMm, match: found(holesA, holesB, dowelsA ?? NONE, dowelsB ?? NONE, axisMm) }
     matches.set(key, held)
   }
   last = { holesA, dowelsA, holesB, dowelsB, axisMm, match: held.match }
   return held.match
+}
+
+function found(...asked: Parameters<typeof matchPatterns>): PatternMatch {
+  if (!shelf) return matchPatterns(...asked)
+  const patterns = JSON.stringify(asked)
+  const known = shelf.find(patterns)
+  if (known) return known
+  const match = matchPatterns(...asked)
+  shelf.keep(patterns, match)
+  return match
 }
 
 /** The match of two faces; of faces whose holes are not known, that of none. */

@@ -1,6 +1,13 @@
 import { defineConfig } from '@playwright/test'
 
-const FLAGS = ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run']
+const FLAGS = [
+  '--no-sandbox',
+  '--disable-quic',
+  '--disable-background-networking',
+  '--disable-component-update',
+  '--disable-sync',
+  '--no-first-run',
+]
 
 export default defineConfig({
   testDir: 'e2e',
@@ -14,5 +21,11 @@ export default defineConfig({
   // One second go, to tell what comes and goes from what is broken; both count as failures.
   retries: 1,
   outputDir: 'test-results/e2e',
-  use: { viewport: { width: 1280, height: 800 }, launchOptions: { executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium', args: FLAGS } },
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      args: FLAGS,
+    },
+  },
 })

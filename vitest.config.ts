@@ -1,6 +1,7 @@
 import { defineConfig } from 'vitest/config'
 
-const files = (...folders: string[]): string[] => folders.map((folder) => `${folder}/**/*.test.{ts,tsx}`)
+const files = (...folders: string[]): string[] =>
+  folders.map((folder) => `${folder}/**/*.test.{ts,tsx}`)
 
 export default defineConfig({
   test: {
@@ -8,7 +9,14 @@ export default defineConfig({
     pool: 'threads',
     projects: [
       // Nothing here changes a global, so the modules are loaded once for all files.
-      { extends: true, test: { name: 'core and server', include: files('core', 'contract', 'server', 'demo'), isolate: false } },
+      {
+        extends: true,
+        test: {
+          name: 'core and server',
+          include: files('core', 'contract', 'server', 'demo'),
+          isolate: false,
+        },
+      },
       { extends: true, test: { name: 'pages', include: files('web') } },
     ],
   },

@@ -9,11 +9,20 @@ import { type Row, saysOf } from './row.ts'
 import { benchSourcing } from './sourcing.ts'
 import { benchStart } from './start.ts'
 
-const BENCHES = { people: benchPeople, pairings: benchPairings, pattern: benchPattern, sourcing: benchSourcing, import: benchImport, start: benchStart, growth: benchGrowth }
+const BENCHES = {
+  people: benchPeople,
+  pairings: benchPairings,
+  pattern: benchPattern,
+  sourcing: benchSourcing,
+  import: benchImport,
+  start: benchStart,
+  growth: benchGrowth,
+}
 
 const only = process.argv.slice(2)
 const rows: Row[] = []
-for (const [name, bench] of Object.entries(BENCHES)) if (only.length === 0 || only.includes(name)) rows.push(...(await bench()))
+for (const [name, bench] of Object.entries(BENCHES))
+  if (only.length === 0 || only.includes(name)) rows.push(...(await bench()))
 console.log(`\n${cpus().length} × ${cpus()[0]?.model ?? 'processor'}, Node ${process.version}\n`)
 for (const row of rows)
   console.log(

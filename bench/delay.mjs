@@ -7,5 +7,12 @@ if (isMainThread) {
   const delays = monitorEventLoopDelay({ resolution: 1 })
   delays.enable()
   process.on('SIGUSR2', () => delays.reset())
-  setInterval(() => writeFileSync(process.env.JUNKET_DELAY_FILE, JSON.stringify({ longestMs: delays.max / 1e6, p99Ms: delays.percentile(99) / 1e6 })), 250).unref()
+  setInterval(
+    () =>
+      writeFileSync(
+        process.env.JUNKET_DELAY_FILE,
+        JSON.stringify({ longestMs: delays.max / 1e6, p99Ms: delays.percentile(99) / 1e6 }),
+      ),
+    250,
+  ).unref()
 }

@@ -10,7 +10,8 @@ const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
  */
 export function grow(file: string, parts: number, offers: number): void {
   const data = new Sqlite(file)
-  const rows = (table: string): Record<string, unknown>[] => data.prepare(`SELECT * FROM ${table} ORDER BY id`).all() as Record<string, unknown>[]
+  const rows = (table: string): Record<string, unknown>[] =>
+    data.prepare(`SELECT * FROM ${table} ORDER BY id`).all() as Record<string, unknown>[]
   const models = rows('part').filter((row) => !STAYS.has(String(row.kind)))
   const portsOf = groupBy(rows('port'), 'part_id')
   const claimsOf = groupBy(rows('claim'), 'port_id')
@@ -18,14 +19,24 @@ export function grow(file: string, parts: number, offers: number): void {
   const [issuer] = rows('issuer')
   const insert = (table: string, row: Record<string, unknown>): void => {
     const names = Object.keys(row)
-    data.prepare(`INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`).run(...Object.values(row))
+    data
+      .prepare(
+        `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
+      )
+      .run(...Object.values(row))
   }
   const prepared = new Map<string, Sqlite.Statement>()
   const add = (table: string, row: Record<string, unknown>): void => {
     const names = Object.keys(row)
     const key = `${table} ${names.join()}`
     let statement = prepared.get(key)
-    if (!statement) prepared.set(key, (statement = data.prepare(`INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`)))
+    if (!statement)
+      prepared.set(
+        key,
+        (statement = data.prepare(
+          `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
+        )),
+      )
     statement.run(...Object.values(row))
   }
   data.exec('BEGIN')
@@ -40,7 +51,13 @@ export function grow(file: string, parts: number, offers: number): void {
       const portId = `${id}/${port.kind}/${String(port.id).split('/').slice(2).join('/')}`
       add('port', { ...port, id: portId, part_id: id })
       for (const claim of claimsOf.get(String(port.id)) ?? [])
-        add('claim', { ...claim, id: `${claim.id}-${i}`, port_id: portId, specimen_id: null, value: nudged(String(claim.value), i) })
+        add('claim', {
+          ...claim,
+          id: `${claim.id}-${i}`,
+          port_id: portId,
+          specimen_id: null,
+          value: nudged(String(claim.value), i),
+        })
     }
   }
   if (issuer && suppliers.length > 0)
@@ -59,7 +76,15 @@ export function grow(file: string, parts: number, offers: number): void {
         pack: 1,
         condition: 'new',
       })
-  insert('history', { at: '2026-01-01', who: 'bench', entity: 'setting', entity_id: 'grown', act: 'insert', before: null, after: pack({}) })
+  insert('history', {
+    at: '2026-01-01',
+    who: 'bench',
+    entity: 'setting',
+    entity_id: 'grown',
+    act: 'insert',
+    before: null,
+    after: pack({}),
+  })
   data.exec('COMMIT')
   data.close()
 }
@@ -67,11 +92,17 @@ export function grow(file: string, parts: number, offers: number): void {
 /** A number a little off, so that few parts are equal; everything else as it is. */
 function nudged(text: string, i: number): string {
   const { data } = JSON.parse(text) as { data: unknown }
-  return typeof data === 'number' && !Number.isInteger(data) ? pack(Number((data * (1 + ((i % 61) - 30) / 2000)).toFixed(3))) : text
+  return typeof data === 'number' && !Number.isInteger(data)
+    ? pack(Number((data * (1 + ((i % 61) - 30) / 2000)).toFixed(3)))
+    : text
 }
 
-function groupBy(rows: readonly Record<string, unknown>[], column: string): Map<string, Record<string, unknown>[]> {
+function groupBy(
+  rows: readonly Record<string, unknown>[],
+  column: string,
+): Map<string, Record<string, unknown>[]> {
   const groups = new Map<string, Record<string, unknown>[]>()
-  for (const row of rows) groups.set(String(row[column]), [...(groups.get(String(row[column])) ?? []), row])
+  for (const row of rows)
+    groups.set(String(row[column]), [...(groups.get(String(row[column])) ?? []), row])
   return groups
 }

@@ -13,7 +13,14 @@ const SCALES = [
   { name: '100,000 parts, 1,000,000 offers', parts: 100_000, offers: 1_000_000 },
 ]
 
-const SCREENS = ['/builds', '/builds/lantern', '/builds/lantern/pairings', '/builds/lantern/parts', '/builds/lantern/sourcing', '/builds/lantern/budget']
+const SCREENS = [
+  '/builds',
+  '/builds/lantern',
+  '/builds/lantern/pairings',
+  '/builds/lantern/parts',
+  '/builds/lantern/sourcing',
+  '/builds/lantern/budget',
+]
 
 /** What a catalogue costs as it grows: commands, reads after an unrelated write, memory. */
 export async function benchGrowth(): Promise<Row[]> {
@@ -27,8 +34,18 @@ export async function benchGrowth(): Promise<Row[]> {
     grow(join(data, 'junket.sqlite'), parts, offers)
     const served = await serve(data)
     const say = (what: string, value: number, unit: string, goal: number | null): void => {
-      rows.push({ name: `${name}: ${what}`, value: Math.round(value), unit, goal, better: 'lower', runs: 1 })
-      measured.set(what, [...(measured.get(what) ?? []), { parts: Math.max(parts, DEMO_PARTS), value }])
+      rows.push({
+        name: `${name}: ${what}`,
+        value: Math.round(value),
+        unit,
+        goal,
+        better: 'lower',
+        runs: 1,
+      })
+      measured.set(what, [
+        ...(measured.get(what) ?? []),
+        { parts: Math.max(parts, DEMO_PARTS), value },
+      ])
     }
     const timed = async (work: () => Promise<Response>): Promise<number> => {
       const from = performance.now()
@@ -41,21 +58,62 @@ export async function benchGrowth(): Promise<Row[]> {
     for (const path of SCREENS) say(`first read of ${path}`, await get(path), 'ms', null)
     for (const path of SCREENS) say(`next read of ${path}`, await get(path), 'ms', 30)
     await timed(() => post(served.url, '/people', { name: 'Unrelated' }))
-    say('read after an unrelated write (a person), worst screen', Math.max(...(await inTurn(SCREENS, get))), 'ms', 50)
+    say(
+      'read after an unrelated write (a person), worst screen',
+      Math.max(...(await inTurn(SCREENS, get))),
+      'ms',
+      50,
+    )
     await timed(() => post(served.url, '/suppliers', { name: 'Unrelated', currency: 'EUR' }))
-    say('read after an unrelated write (a supplier of nothing), worst screen', Math.max(...(await inTurn(SCREENS, get))), 'ms', 50)
-    const { lines } = (await (await fetch(`${served.url}/api/builds/lantern/parts`)).json()) as { lines: { id: string }[] }
+    say(
+      'read after an unrelated write (a supplier of nothing), worst screen',
+      Math.max(...(await inTurn(SCREENS, get))),
+      'ms',
+      50,
+    )
+    const { lines } = (await (await fetch(`${served.url}/api/builds/lantern/parts`)).json()) as {
+      lines: { id: string }[]
+    }
     const drops: number[] = []
-    for (const line of lines.slice(0, 8)) drops.push(await timed(() => post(served.url, '/builds/lantern/decisions', { needId: line.id, act: 'drop' })))
+    for (const line of lines.slice(0, 8))
+      drops.push(
+        await timed(() =>
+          post(served.url, '/builds/lantern/decisions', { needId: line.id, act: 'drop' }),
+        ),
+      )
     say('drop a line, worst of 8', Math.max(...drops), 'ms', 100)
     say('read of the parts list after it', await get('/builds/lantern/parts'), 'ms', null)
-    say('choose a pairing', await timed(() => post(served.url, '/builds/lantern/pairing', { engineId: 'wick-2', transmissionId: 'marlund-4' })), 'ms', 100)
-    say('memory', Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${served.process.pid}/status`, 'utf8'))?.[1] ?? 0) / 1024, 'MB', parts >= 100_000 ? 500 : null)
+    say(
+      'choose a pairing',
+      await timed(() =>
+        post(served.url, '/builds/lantern/pairing', {
+          engineId: 'wick-2',
+          transmissionId: 'marlund-4',
+        }),
+      ),
+      'ms',
+      100,
+    )
+    say(
+      'memory',
+      Number(
+        /VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${served.process.pid}/status`, 'utf8'))?.[1] ?? 0,
+      ) / 1024,
+      'MB',
+      parts >= 100_000 ? 500 : null,
+    )
     await served.stop()
   }
   for (const [what, points] of measured)
     if (points.length > 1)
-      rows.push({ name: `grows with parts to the power of: ${what}`, value: Number(exponentOf(points).toFixed(2)), unit: '', goal: null, better: 'lower', runs: points.length })
+      rows.push({
+        name: `grows with parts to the power of: ${what}`,
+        value: Number(exponentOf(points).toFixed(2)),
+        unit: '',
+        goal: null,
+        better: 'lower',
+        runs: points.length,
+      })
   return rows
 }
 
@@ -67,10 +125,16 @@ function exponentOf(points: readonly { readonly parts: number; readonly value: n
   const ys = points.map(({ value }) => Math.log(Math.max(value, 0.5)))
   const mean = (of: readonly number[]): number => of.reduce((sum, one) => sum + one, 0) / of.length
   const [x, y] = [mean(xs), mean(ys)]
-  return xs.reduce((sum, one, i) => sum + (one - x) * (ys[i]! - y), 0) / xs.reduce((sum, one) => sum + (one - x) ** 2, 0)
+  return (
+    xs.reduce((sum, one, i) => sum + (one - x) * (ys[i]! - y), 0) /
+    xs.reduce((sum, one) => sum + (one - x) ** 2, 0)
+  )
 }
 
-async function inTurn<T>(items: readonly T[], work: (item: T) => Promise<number>): Promise<number[]> {
+async function inTurn<T>(
+  items: readonly T[],
+  work: (item: T) => Promise<number>,
+): Promise<number[]> {
   const done: number[] = []
   for (const item of items) done.push(await work(item))
   return done

@@ -44,7 +44,11 @@ export async function benchPeople(): Promise<Row[]> {
     if (!answer.ok && answer.status !== 409) failed++
   }
   const write = (method: string, path: string, body: object): Promise<void> =>
-    timed(writes, path, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+    timed(writes, path, {
+      method,
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    })
   const before = process.cpuUsage()
   const memoryBefore = await settledMemory(served)
   served.process.kill('SIGUSR2')
@@ -70,11 +74,30 @@ export async function benchPeople(): Promise<Row[]> {
         if (pick(1, WRITE_EVERY) > 1) await timed(reads, READS[pick(0, READS.length - 1)]!)
         else {
           const kind = pick(0, 3)
-          if (kind === 0) await write('POST', '/claims', { portId: 'quill-late/pilot-bore/crank', field: 'bottomMm', value: -(pick(120, 160) / 10), grade: 'heard' })
-          if (kind === 1) await write('POST', '/builds/lantern/stoppers', { question: 'rotation', says: pick(0, 1) ? 'yes' : 'no' })
-          if (kind === 2) await write('POST', '/suppliers', { name: `Supplier ${person}-${i}`, currency: 'EUR' })
+          if (kind === 0)
+            await write('POST', '/claims', {
+              portId: 'quill-late/pilot-bore/crank',
+              field: 'bottomMm',
+              value: -(pick(120, 160) / 10),
+              grade: 'heard',
+            })
+          if (kind === 1)
+            await write('POST', '/builds/lantern/stoppers', {
+              question: 'rotation',
+              says: pick(0, 1) ? 'yes' : 'no',
+            })
+          if (kind === 2)
+            await write('POST', '/suppliers', { name: `Supplier ${person}-${i}`, currency: 'EUR' })
           if (kind === 3)
-            await write('PATCH', '/builds/lantern/donors/donor-1/sheet', { answers: { 'gear-1': { value: pick(0, 1) ? 'yes' : 'no', at: new Date().toISOString(), by: null } } })
+            await write('PATCH', '/builds/lantern/donors/donor-1/sheet', {
+              answers: {
+                'gear-1': {
+                  value: pick(0, 1) ? 'yes' : 'no',
+                  at: new Date().toISOString(),
+                  by: null,
+                },
+              },
+            })
         }
         await new Promise((done) => setTimeout(done, pick(LOOK_MS[0], LOOK_MS[1])))
       }
@@ -87,11 +110,22 @@ export async function benchPeople(): Promise<Row[]> {
   const memory = memoryOf(served, 'VmHWM')
   const memoryAfter = await settledMemory(served)
   await served.stop()
-  const p95 = (all: readonly number[]): number => Math.round([...all].sort((p, q) => p - q)[Math.floor(all.length * 0.95)] ?? 0)
+  const p95 = (all: readonly number[]): number =>
+    Math.round([...all].sort((p, q) => p - q)[Math.floor(all.length * 0.95)] ?? 0)
   const of = { seed: SEED, better: 'lower' as const }
   const whole = `${PEOPLE} people for ${SECONDS} s`
-  const row = (what: string, value: number, unit: string, goal: number | null, runs = 1): Row => ({ name: `${whole}: ${what}`, value, unit, goal, runs, ...of })
-  const times = (what: string, all: readonly number[], goal: number): Row => ({ ...row(what, p95(all), 'ms', goal, all.length), percentile: 'p95' })
+  const row = (what: string, value: number, unit: string, goal: number | null, runs = 1): Row => ({
+    name: `${whole}: ${what}`,
+    value,
+    unit,
+    goal,
+    runs,
+    ...of,
+  })
+  const times = (what: string, all: readonly number[], goal: number): Row => ({
+    ...row(what, p95(all), 'ms', goal, all.length),
+    percentile: 'p95',
+  })
   return [
     times('reads', reads.quiet, 60),
     times('reads while one solves and 20,000 rows are imported', reads.busy, 60),
@@ -99,10 +133,26 @@ export async function benchPeople(): Promise<Row[]> {
     times('writes meanwhile', writes.busy, 120),
     row('longest delay of a timer of the request thread', Math.round(delay.longestMs), 'ms', 50),
     row('delay of a timer, 99th percentile', Number(delay.p99Ms.toFixed(1)), 'ms', null),
-    row('answers that failed', failed, '', 0, reads.quiet.length + reads.busy.length + writes.quiet.length + writes.busy.length),
-    row('the load generator itself, of one core', Number(((user + system) / 1e6 / SECONDS).toFixed(2)), 'cores', null),
+    row(
+      'answers that failed',
+      failed,
+      '',
+      0,
+      reads.quiet.length + reads.busy.length + writes.quiet.length + writes.busy.length,
+    ),
+    row(
+      'the load generator itself, of one core',
+      Number(((user + system) / 1e6 / SECONDS).toFixed(2)),
+      'cores',
+      null,
+    ),
     row('server memory at most', Math.round(memory), 'MB', null),
-    row('server memory after, of before', Number((memoryAfter / memoryBefore).toFixed(2)), '×', 1.3),
+    row(
+      'server memory after, of before',
+      Number((memoryAfter / memoryBefore).toFixed(2)),
+      '×',
+      1.3,
+    ),
   ]
 }
 
@@ -113,7 +163,9 @@ interface Timed {
 }
 
 const memoryOf = ({ process: { pid } }: Served, what: 'VmHWM' | 'VmRSS'): number =>
-  Number(new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1000
+  Number(
+    new RegExp(`${what}:\\s+(\\d+)`).exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0,
+  ) / 1000
 
 /** Every screen read once, then a moment of rest. */
 async function settledMemory(served: Served): Promise<number> {
@@ -124,18 +176,32 @@ async function settledMemory(served: Served): Promise<number> {
 
 /** Solves a build and waits until the plan is there. */
 async function solve({ url }: Served): Promise<void> {
-  const job = (await (await fetch(`${url}/api/builds/lantern/sourcing`, { method: 'POST' })).json()) as { id: string; status: string }
+  const job = (await (
+    await fetch(`${url}/api/builds/lantern/sourcing`, { method: 'POST' })
+  ).json()) as { id: string; status: string }
   for (let { status } = job; status === 'running'; ) {
     await new Promise((done) => setTimeout(done, 200))
-    status = ((await (await fetch(`${url}/api/jobs/${job.id}`)).json()) as { status: string }).status
+    status = ((await (await fetch(`${url}/api/jobs/${job.id}`)).json()) as { status: string })
+      .status
   }
 }
 
 const ROWS = 20_000
 
 async function importRows({ url }: Served): Promise<void> {
-  const lines = Array.from({ length: ROWS }, (_, i) => `Harbour Parts,BNC,${1000 + i}.${i % 7},Part ${i},${(i % 900) + 1}.50,EUR,yes,1,${i % 40},,new`)
-  const csv = ['supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition', ...lines].join('\n')
-  const answer = await fetch(`${url}/api/offers/import?decimal=point`, { method: 'POST', headers: { 'content-type': 'text/csv' }, body: csv })
+  const lines = Array.from(
+    { length: ROWS },
+    (_, i) =>
+      `Harbour Parts,BNC,${1000 + i}.${i % 7},Part ${i},${(i % 900) + 1}.50,EUR,yes,1,${i % 40},,new`,
+  )
+  const csv = [
+    'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition',
+    ...lines,
+  ].join('\n')
+  const answer = await fetch(`${url}/api/offers/import?decimal=point`, {
+    method: 'POST',
+    headers: { 'content-type': 'text/csv' },
+    body: csv,
+  })
   if (!answer.ok) throw new Error(`${answer.status} ${await answer.text()}`)
 }

@@ -10,7 +10,8 @@ export interface Row {
   readonly seed?: number | string
 }
 
-export const median = (values: readonly number[]): number => [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
+export const median = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length / 2)]!
 export const megabytes = (): number => Math.round(process.memoryUsage().rss / 1e6)
 
 /** Goal reached, missed, or none set. */

@@ -14,7 +14,11 @@ const freePort = (): Promise<number> =>
 
 /** Writes JSON to a served application. */
 export const post = (url: string, path: string, body: unknown): Promise<Response> =>
-  fetch(`${url}/api${path}`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) })
+  fetch(`${url}/api${path}`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(body),
+  })
 
 export interface Served {
   readonly url: string
@@ -27,14 +31,33 @@ export interface Served {
 }
 
 /** Starts the built application on a free port, with the data of a folder. */
-export async function serve(data: string, { demo = false, args = [] as readonly string[] } = {}): Promise<Served> {
+export async function serve(
+  data: string,
+  { demo = false, args = [] as readonly string[] } = {},
+): Promise<Served> {
   const port = await freePort()
   const delays = join(tmpdir(), `junket-delay-${port}.json`)
   const from = performance.now()
-  const child = spawn(process.execPath, ['--import', resolve('bench/delay.mjs'), 'dist/server/main.js', ...(demo ? ['--demo'] : []), ...args], {
-    env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error', JUNKET_DELAY_FILE: delays },
-    stdio: 'ignore',
-  })
+  const child = spawn(
+    process.execPath,
+    [
+      '--import',
+      resolve('bench/delay.mjs'),
+      'dist/server/main.js',
+      ...(demo ? ['--demo'] : []),
+      ...args,
+    ],
+    {
+      env: {
+        ...process.env,
+        JUNKET_PORT: String(port),
+        JUNKET_DATA: data,
+        JUNKET_LOG: 'error',
+        JUNKET_DELAY_FILE: delays,
+      },
+      stdio: 'ignore',
+    },
+  )
   while (
     !(await fetch(`http://127.0.0.1:${port}/api/health`).then(
       (answer) => answer.ok,
@@ -48,5 +71,11 @@ export async function serve(data: string, { demo = false, args = [] as readonly 
       child.once('exit', () => done())
       child.kill('SIGTERM')
     })
-  return { url: `http://127.0.0.1:${port}`, process: child, seconds, stop, delay: () => JSON.parse(readFileSync(delays, 'utf8')) }
+  return {
+    url: `http://127.0.0.1:${port}`,
+    process: child,
+    seconds,
+    stop,
+    delay: () => JSON.parse(readFileSync(delays, 'utf8')),
+  }
 }

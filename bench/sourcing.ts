@@ -6,12 +6,21 @@ import { highsSolve } from '../server/jobs/highs.ts'
 import { median, megabytes, type Row } from './row.ts'
 
 /** Seeded instance: suppliers that carry about a quarter of the needs each, tiers, free-over, minimum orders, kits and donors. */
-export function instance(seed: number, needs: number, candidates: number, bundles: number, suppliers: number): Problem {
+export function instance(
+  seed: number,
+  needs: number,
+  candidates: number,
+  bundles: number,
+  suppliers: number,
+): Problem {
   const random = xorshift128plus(seed)
-  const int = (low: number, high: number): number => low + ((random.next() >>> 0) % (high - low + 1))
+  const int = (low: number, high: number): number =>
+    low + ((random.next() >>> 0) % (high - low + 1))
   const chance = (percent: number): boolean => int(0, 99) < percent
   const base = Array.from({ length: needs }, () => int(200, 20_000))
-  const carries = Array.from({ length: suppliers }, () => Array.from({ length: needs }, () => chance(25)))
+  const carries = Array.from({ length: suppliers }, () =>
+    Array.from({ length: needs }, () => chance(25)),
+  )
   const need = (n: number): string => `n${n}`
   return {
     currency: 'EUR',
@@ -28,7 +37,8 @@ export function instance(seed: number, needs: number, candidates: number, bundle
     candidates: Array.from({ length: candidates }, (_, c) => {
       const n = c % needs
       const sellers = carries.flatMap((row, s) => (row[n] ? [s] : []))
-      const supplier = sellers.length > 0 ? sellers[int(0, sellers.length - 1)]! : int(0, suppliers - 1)
+      const supplier =
+        sellers.length > 0 ? sellers[int(0, sellers.length - 1)]! : int(0, suppliers - 1)
       return {
         id: `c${c}`,
         need: need(n),
@@ -40,15 +50,26 @@ export function instance(seed: number, needs: number, candidates: number, bundle
       }
     }),
     bundles: Array.from({ length: bundles }, (_, b) => {
-      const items = Array.from({ length: int(3, 8) }, (_, i) => ({ id: `i${i}`, n: int(0, needs - 1) })).filter((one, i, all) => all.findIndex((other) => other.n === one.n) === i)
+      const items = Array.from({ length: int(3, 8) }, (_, i) => ({
+        id: `i${i}`,
+        n: int(0, needs - 1),
+      })).filter((one, i, all) => all.findIndex((other) => other.n === one.n) === i)
       const worth = items.reduce((sum, item) => sum + base[item.n]!, 0)
       const donor = b % 3 === 0
       return {
         id: `b${b}`,
         kind: donor ? ('donor' as const) : ('kit' as const),
-        ...(donor ? { scrapMinor: int(0, 4000) } : { supplier: `s${b % suppliers}`, weightG: int(500, 6000) }),
+        ...(donor
+          ? { scrapMinor: int(0, 4000) }
+          : { supplier: `s${b % suppliers}`, weightG: int(500, 6000) }),
         priceMinor: Math.round((worth * int(55, 105)) / 100),
-        items: items.map(({ id, n }) => ({ id, need: need(n), ...(donor ? { stripMinor: int(100, 3000), resaleMinor: Math.round((base[n]! * int(5, 50)) / 100) } : {}) })),
+        items: items.map(({ id, n }) => ({
+          id,
+          need: need(n),
+          ...(donor
+            ? { stripMinor: int(100, 3000), resaleMinor: Math.round((base[n]! * int(5, 50)) / 100) }
+            : {}),
+        })),
       }
     }),
     limits: { maxSuppliers: Math.max(3, Math.round(suppliers / 2)), maxDonors: 2 },
@@ -68,7 +89,9 @@ export async function benchSourcing(): Promise<Row[]> {
     const plan = solveSourcing(problem, highsSolve(highs), 60_000)
     seconds.push((performance.now() - from) / 1000)
     if (plan.status === 'proven') proven++
-    console.log(`  sourcing ${size.join('/')} seed ${seed}: ${plan.status} ${plan.totalMinor} in ${seconds.at(-1)!.toFixed(2)} s, open ${plan.open.length}`)
+    console.log(
+      `  sourcing ${size.join('/')} seed ${seed}: ${plan.status} ${plan.totalMinor} in ${seconds.at(-1)!.toFixed(2)} s, open ${plan.open.length}`,
+    )
   }
   return [
     {
@@ -81,7 +104,22 @@ export async function benchSourcing(): Promise<Row[]> {
       runs: SEEDS.length,
       seed: SEEDS.join(),
     },
-    { name: `sourcing ${size.join('/')}: proven`, value: proven, unit: `of ${SEEDS.length}`, goal: SEEDS.length, better: 'higher', runs: SEEDS.length, seed: SEEDS.join() },
-    { name: 'sourcing: memory after five models', value: megabytes(), unit: 'MB', goal: null, better: 'lower', runs: 1 },
+    {
+      name: `sourcing ${size.join('/')}: proven`,
+      value: proven,
+      unit: `of ${SEEDS.length}`,
+      goal: SEEDS.length,
+      better: 'higher',
+      runs: SEEDS.length,
+      seed: SEEDS.join(),
+    },
+    {
+      name: 'sourcing: memory after five models',
+      value: megabytes(),
+      unit: 'MB',
+      goal: null,
+      better: 'lower',
+      runs: 1,
+    },
   ]
 }

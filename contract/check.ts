@@ -11,14 +11,38 @@ const contextSchema = z.strictObject({
 })
 
 export const checkJointRequest = z
-  .strictObject({ joint: z.union([z.string(), z.number().int()]), a: z.array(wirePortSchema).max(60), b: z.array(wirePortSchema).max(60), context: contextSchema.optional() })
+  .strictObject({
+    joint: z.union([z.string(), z.number().int()]),
+    a: z.array(wirePortSchema).max(60),
+    b: z.array(wirePortSchema).max(60),
+    context: contextSchema.optional(),
+  })
   .meta({
     example: {
       joint: 'pilot',
-      a: [{ kind: 'pilot-bore', slot: 'crank', fields: { finished: { value: true, grade: 'measured' }, boreMm: { value: 25, method: 'micrometer', grade: 'measured' } } }],
+      a: [
+        {
+          kind: 'pilot-bore',
+          slot: 'crank',
+          fields: {
+            finished: { value: true, grade: 'measured' },
+            boreMm: { value: 25, method: 'micrometer', grade: 'measured' },
+          },
+        },
+      ],
       b: [
-        { kind: 'pilot-piece', fields: { type: { value: 'bush', grade: 'maker' }, outerMm: { value: 25.02, grade: 'maker' }, boreMm: { value: 15.05, grade: 'maker' } } },
-        { kind: 'input-shaft', fields: { noseMm: { value: 15, method: 'micrometer', grade: 'measured' } } },
+        {
+          kind: 'pilot-piece',
+          fields: {
+            type: { value: 'bush', grade: 'maker' },
+            outerMm: { value: 25.02, grade: 'maker' },
+            boreMm: { value: 15.05, grade: 'maker' },
+          },
+        },
+        {
+          kind: 'input-shaft',
+          fields: { noseMm: { value: 15, method: 'micrometer', grade: 'measured' } },
+        },
       ],
     },
   })
@@ -40,14 +64,29 @@ export const checkPairingRequest = z
       engine: {
         id: 'engine',
         kind: 'engine',
-        ports: [{ kind: 'engine-output', fields: { peakTorqueNm: { value: 160, grade: 'maker' }, redlineRpm: { value: 5800, grade: 'maker' } } }],
+        ports: [
+          {
+            kind: 'engine-output',
+            fields: {
+              peakTorqueNm: { value: 160, grade: 'maker' },
+              redlineRpm: { value: 5800, grade: 'maker' },
+            },
+          },
+        ],
       },
       transmission: {
         id: 'box',
         kind: 'transmission',
         ports: [
           { kind: 'ratios', fields: { type: { value: 'manual', grade: 'maker' } } },
-          { kind: 'ratings', fields: { torqueNm: { value: 220, grade: 'maker' }, reference: { value: 'engine', grade: 'maker' }, basis: { value: 'nominal', grade: 'maker' } } },
+          {
+            kind: 'ratings',
+            fields: {
+              torqueNm: { value: 220, grade: 'maker' },
+              reference: { value: 'engine', grade: 'maker' },
+              basis: { value: 'nominal', grade: 'maker' },
+            },
+          },
         ],
       },
       limits: { use: 'delivery' },
@@ -64,7 +103,14 @@ const missingSchema = z.object({
   methods: z.array(z.string()),
   minutes: z.number(),
 })
-const taskSchema = z.object({ id: z.string(), words: z.string(), hours: z.number(), skills: z.array(z.string()), reversible: z.boolean(), caution: z.string().optional() })
+const taskSchema = z.object({
+  id: z.string(),
+  words: z.string(),
+  hours: z.number(),
+  skills: z.array(z.string()),
+  reversible: z.boolean(),
+  caution: z.string().optional(),
+})
 
 export const verdictSchema = z
   .object({
@@ -113,12 +159,32 @@ export const verdictSchema = z
     fields: z.array(missingSchema),
     tasks: z.array(taskSchema),
     pieces: z.array(z.string()),
-    shown: z.array(z.object({ label: z.string(), value: z.union([z.number(), z.string()]), unit: z.string() })),
+    shown: z.array(
+      z.object({ label: z.string(), value: z.union([z.number(), z.string()]), unit: z.string() }),
+    ),
     cautions: z.array(z.string()),
   })
   .meta({ id: 'Verdict' })
 
-export const closingSetSchema = z.object({ parts: z.array(z.string()), closes: z.enum(['yes', 'may']), missing: z.array(z.string()) })
-export const jointResultSchema = z.object({ id: z.string(), joint: z.string(), a: z.string(), b: z.string(), bare: verdictSchema, closed: verdictSchema.optional() })
-export const checkPairingResponse = z.object({ joints: z.array(jointResultSchema), closedBy: z.array(closingSetSchema), notes: z.array(z.string()) })
-export const checkJointResponse = z.object({ applies: z.boolean(), verdict: verdictSchema.nullable() })
+export const closingSetSchema = z.object({
+  parts: z.array(z.string()),
+  closes: z.enum(['yes', 'may']),
+  missing: z.array(z.string()),
+})
+export const jointResultSchema = z.object({
+  id: z.string(),
+  joint: z.string(),
+  a: z.string(),
+  b: z.string(),
+  bare: verdictSchema,
+  closed: verdictSchema.optional(),
+})
+export const checkPairingResponse = z.object({
+  joints: z.array(jointResultSchema),
+  closedBy: z.array(closingSetSchema),
+  notes: z.array(z.string()),
+})
+export const checkJointResponse = z.object({
+  applies: z.boolean(),
+  verdict: verdictSchema.nullable(),
+})

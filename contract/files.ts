@@ -11,4 +11,9 @@ export const FILE_LIMITS = {
 export const BODY_BYTES = 8 * 1024 * 1024
 
 /** Routes whose body is a file, read on a worker thread. */
-export const FILE_PATHS = ['/patterns/dxf', '/offers/preview', '/offers/import', '/builds/import'] as const
+export const FILE_PATHS = [
+  '/patterns/dxf',
+  '/offers/preview',
+  '/offers/import',
+  '/builds/import',
+] as const

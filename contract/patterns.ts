@@ -6,7 +6,11 @@ export const chordsInput = z
     sense: z.enum(['clockwise', 'counter-clockwise']),
     looks: z.enum(['forward', 'rearward']),
     firstDeg: z.number().finite(),
-    chords: z.array(z.strictObject({ from: z.number().int(), to: z.number().int(), mm: z.number().finite() })).max(400),
+    chords: z
+      .array(
+        z.strictObject({ from: z.number().int(), to: z.number().int(), mm: z.number().finite() }),
+      )
+      .max(400),
   })
   .meta({
     example: {

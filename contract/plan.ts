@@ -3,11 +3,24 @@ import { FACT_KEYS, type FactKey } from '../core/needs/facts.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
 import { verdictSchema } from './check.ts'
 
-const jointSchema = z.object({ joint: z.string(), a: z.string().optional(), b: z.string().optional(), bare: verdictSchema, closed: verdictSchema.optional() })
+const jointSchema = z.object({
+  joint: z.string(),
+  a: z.string().optional(),
+  b: z.string().optional(),
+  bare: verdictSchema,
+  closed: verdictSchema.optional(),
+})
 
 export const planNeedsRequest = z
   .strictObject({
-    facts: z.array(z.strictObject({ key: z.enum(Object.keys(FACT_KEYS) as [FactKey, ...FactKey[]]), value: z.union([z.string().max(2000), z.number(), z.boolean()]) })).max(200),
+    facts: z
+      .array(
+        z.strictObject({
+          key: z.enum(Object.keys(FACT_KEYS) as [FactKey, ...FactKey[]]),
+          value: z.union([z.string().max(2000), z.number(), z.boolean()]),
+        }),
+      )
+      .max(200),
     joints: z.array(jointSchema).max(60).optional(),
     recipes: z.array(recipeSchema).max(100).optional(),
   })
@@ -31,7 +44,14 @@ export const needSchema = z
     quantity: z.number(),
     level: z.string(),
     waits: z.string(),
-    why: z.array(z.object({ rule: z.string(), words: z.string(), joint: z.string().optional(), parent: z.string().optional() })),
+    why: z.array(
+      z.object({
+        rule: z.string(),
+        words: z.string(),
+        joint: z.string().optional(),
+        parent: z.string().optional(),
+      }),
+    ),
     wants: z.string().optional(),
     constraints: z.array(
       z.object({
@@ -44,7 +64,16 @@ export const needSchema = z
       }),
     ),
     conflict: z.string().optional(),
-    task: z.object({ id: z.string(), words: z.string(), hours: z.number(), skills: z.array(z.string()), reversible: z.boolean(), caution: z.string().optional() }).optional(),
+    task: z
+      .object({
+        id: z.string(),
+        words: z.string(),
+        hours: z.number(),
+        skills: z.array(z.string()),
+        reversible: z.boolean(),
+        caution: z.string().optional(),
+      })
+      .optional(),
     keep: z.boolean().optional(),
     cautions: z.array(z.string()),
   })
@@ -58,7 +87,16 @@ const id = z.string().min(1).max(200)
 export const planSourcingRequest = z
   .strictObject({
     currency: z.string().length(3),
-    needs: z.array(z.strictObject({ id, quantity: count, optional: z.boolean().optional(), penaltyMinor: minor.nonnegative().optional() })).max(1000),
+    needs: z
+      .array(
+        z.strictObject({
+          id,
+          quantity: count,
+          optional: z.boolean().optional(),
+          penaltyMinor: minor.nonnegative().optional(),
+        }),
+      )
+      .max(1000),
     candidates: z
       .array(
         z.strictObject({
@@ -87,7 +125,16 @@ export const planSourcingRequest = z
           weightG: z.number().int().nonnegative().optional(),
           scrapMinor: minor.optional(),
           items: z
-            .array(z.strictObject({ id, need: id, quantity: count.optional(), stripMinor: minor.optional(), resaleMinor: minor.optional(), held: z.boolean().optional() }))
+            .array(
+              z.strictObject({
+                id,
+                need: id,
+                quantity: count.optional(),
+                stripMinor: minor.optional(),
+                resaleMinor: minor.optional(),
+                held: z.boolean().optional(),
+              }),
+            )
             .max(500),
         }),
       )
@@ -97,18 +144,38 @@ export const planSourcingRequest = z
         z.strictObject({
           id,
           minimumMinor: minor.nonnegative().optional(),
-          shipping: z.array(z.strictObject({ id, upToG: z.number().int().positive().optional(), fromMinor: minor.nonnegative().optional(), chargeMinor: minor.nonnegative() })),
+          shipping: z.array(
+            z.strictObject({
+              id,
+              upToG: z.number().int().positive().optional(),
+              fromMinor: minor.nonnegative().optional(),
+              chargeMinor: minor.nonnegative(),
+            }),
+          ),
         }),
       )
       .max(200),
     limits: z
-      .strictObject({ maxSuppliers: z.number().int().nonnegative().optional(), maxDonors: z.number().int().nonnegative().optional(), banned: z.array(id).optional() })
+      .strictObject({
+        maxSuppliers: z.number().int().nonnegative().optional(),
+        maxDonors: z.number().int().nonnegative().optional(),
+        banned: z.array(id).optional(),
+      })
       .optional(),
     locks: z
       .array(
         z
-          .strictObject({ id, way: z.enum(['in', 'out']), candidate: id.optional(), bundle: id.optional(), supplier: id.optional() })
-          .refine((lock) => [lock.candidate, lock.bundle, lock.supplier].filter(Boolean).length === 1, 'A lock names one candidate, bundle or supplier.'),
+          .strictObject({
+            id,
+            way: z.enum(['in', 'out']),
+            candidate: id.optional(),
+            bundle: id.optional(),
+            supplier: id.optional(),
+          })
+          .refine(
+            (lock) => [lock.candidate, lock.bundle, lock.supplier].filter(Boolean).length === 1,
+            'A lock names one candidate, bundle or supplier.',
+          ),
       )
       .max(500)
       .optional(),
@@ -118,7 +185,12 @@ export const planSourcingRequest = z
     const twice = (list: readonly { id: string }[], path: string): void => {
       const seen = new Set<string>()
       for (const [i, one] of list.entries()) {
-        if (seen.has(one.id)) ctx.addIssue({ code: 'custom', path: [path, i, 'id'], message: `"${one.id}" stands twice in ${path}. Give each its own id.` })
+        if (seen.has(one.id))
+          ctx.addIssue({
+            code: 'custom',
+            path: [path, i, 'id'],
+            message: `"${one.id}" stands twice in ${path}. Give each its own id.`,
+          })
         seen.add(one.id)
       }
     }
@@ -129,11 +201,19 @@ export const planSourcingRequest = z
     const suppliers = new Set(problem.suppliers.map((supplier) => supplier.id))
     problem.candidates.forEach((one, i) => {
       if (one.supplier !== undefined && !suppliers.has(one.supplier))
-        ctx.addIssue({ code: 'custom', path: ['candidates', i, 'supplier'], message: `There is no supplier "${one.supplier}" in suppliers.` })
+        ctx.addIssue({
+          code: 'custom',
+          path: ['candidates', i, 'supplier'],
+          message: `There is no supplier "${one.supplier}" in suppliers.`,
+        })
     })
     problem.bundles.forEach((one, i) => {
       if (one.supplier !== undefined && !suppliers.has(one.supplier))
-        ctx.addIssue({ code: 'custom', path: ['bundles', i, 'supplier'], message: `There is no supplier "${one.supplier}" in suppliers.` })
+        ctx.addIssue({
+          code: 'custom',
+          path: ['bundles', i, 'supplier'],
+          message: `There is no supplier "${one.supplier}" in suppliers.`,
+        })
     })
   })
   .meta({
@@ -168,7 +248,16 @@ export const planSourcingResponse = z.object({
   status: z.enum(['proven', 'gap', 'infeasible', 'none']),
   totalMinor: z.number().nullable(),
   boundMinor: z.number().nullable(),
-  lines: z.array(z.object({ need: said, candidate: said.optional(), bundle: said.optional(), item: said.optional(), packs: z.number(), costMinor: z.number() })),
+  lines: z.array(
+    z.object({
+      need: said,
+      candidate: said.optional(),
+      bundle: said.optional(),
+      item: said.optional(),
+      packs: z.number(),
+      costMinor: z.number(),
+    }),
+  ),
   baskets: z.array(
     z.object({
       supplier: said,
@@ -181,7 +270,15 @@ export const planSourcingResponse = z.object({
       bundles: z.array(said),
     }),
   ),
-  bundles: z.array(z.object({ bundle: said, priceMinor: z.number(), scrapMinor: z.number(), resaleMinor: z.number(), stripMinor: z.number() })),
+  bundles: z.array(
+    z.object({
+      bundle: said,
+      priceMinor: z.number(),
+      scrapMinor: z.number(),
+      resaleMinor: z.number(),
+      stripMinor: z.number(),
+    }),
+  ),
   skipped: z.array(said),
   open: z.array(said),
   because: z.array(said).optional(),

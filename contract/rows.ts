@@ -6,12 +6,31 @@ import { isStopper } from '../core/pairing/stoppers.ts'
 import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { answersSchema } from './stored.ts'
-import { amount, count, currencySchema, day, hours, id, name, needId, portId, sourceId, text, typedText, year } from './text.ts'
+import {
+  amount,
+  count,
+  currencySchema,
+  day,
+  hours,
+  id,
+  name,
+  needId,
+  portId,
+  sourceId,
+  text,
+  typedText,
+  year,
+} from './text.ts'
 import { wirePortSchema } from './wire.ts'
 
 const version = z.number().int().positive()
 export const numberInput = z.strictObject({ issuer: name, number: name })
-export const supersessionInput = z.strictObject({ issuer: name, old: name, new: name, oneWay: z.boolean().default(false) })
+export const supersessionInput = z.strictObject({
+  issuer: name,
+  old: name,
+  new: name,
+  oneWay: z.boolean().default(false),
+})
 
 export const partInput = z.strictObject({
   id: id.optional(),
@@ -26,7 +45,14 @@ export const partInput = z.strictObject({
   ports: z.array(wirePortSchema).max(20).optional(),
   numbers: z.array(numberInput).max(20).optional(),
   supersessions: z.array(supersessionInput).max(50).optional(),
-  said: z.strictObject({ grade: z.enum(GRADES).optional(), by: text.optional(), source: text.optional(), day: day.optional() }).optional(),
+  said: z
+    .strictObject({
+      grade: z.enum(GRADES).optional(),
+      by: text.optional(),
+      source: text.optional(),
+      day: day.optional(),
+    })
+    .optional(),
 })
 export const partPatch = z.strictObject({
   version,
@@ -58,7 +84,11 @@ export const claimInput = z.strictObject({
   thisVeryPart: z.boolean().default(false),
 })
 
-export const personInput = z.strictObject({ id: id.optional(), name, decimal: z.enum(['ask', 'point', 'comma']).default('ask') })
+export const personInput = z.strictObject({
+  id: id.optional(),
+  name,
+  decimal: z.enum(['ask', 'point', 'comma']).default('ask'),
+})
 
 export const supplierInput = z.strictObject({
   id: id.optional(),
@@ -69,7 +99,12 @@ export const supplierInput = z.strictObject({
   shippingMinor: amount.default(0),
   freeOverMinor: amount.nullish(),
 })
-export const issuerInput = z.strictObject({ id: id.optional(), name, upper: z.boolean().default(true), noise: z.string().max(10).default(' .-') })
+export const issuerInput = z.strictObject({
+  id: id.optional(),
+  name,
+  upper: z.boolean().default(true),
+  noise: z.string().max(10).default(' .-'),
+})
 const rateShape = z.strictObject({
   id: id.optional(),
   fromCurrency: currencySchema,
@@ -79,7 +114,8 @@ const rateShape = z.strictObject({
   source: text.nullish(),
 })
 /** A currency is worth itself: a rate to itself says nothing, or something false. */
-const betweenTwo = ({ fromCurrency, toCurrency }: Readonly<Record<string, unknown>>): boolean => fromCurrency === undefined || fromCurrency !== toCurrency
+const betweenTwo = ({ fromCurrency, toCurrency }: Readonly<Record<string, unknown>>): boolean =>
+  fromCurrency === undefined || fromCurrency !== toCurrency
 const BETWEEN_TWO = { path: ['toCurrency'], message: 'A rate is between two different currencies.' }
 export const rateInput = rateShape.refine(betweenTwo, BETWEEN_TWO)
 export const kitInput = z.strictObject({
@@ -181,7 +217,11 @@ export const startInput = z.strictObject({
   currency: currencySchema,
   recipient: chosenPart,
   tyre: z.string().trim().max(40).nullish(),
-  massKg: z.number().positive('A mass is more than 0.').max(60_000, 'More than 60 t is no road vehicle.').nullish(),
+  massKg: z
+    .number()
+    .positive('A mass is more than 0.')
+    .max(60_000, 'More than 60 t is no road vehicle.')
+    .nullish(),
   engine: chosenPart,
   transmission: chosenPart,
   transfer: chosenPart,
@@ -191,7 +231,11 @@ export const startInput = z.strictObject({
   stoppers: z.partialRecord(stopperId, stopperSays).default({}),
   saidBy: text.nullish(),
 })
-export const stopperInput = z.strictObject({ question: stopperId, says: stopperSays, saidBy: text.nullish() })
+export const stopperInput = z.strictObject({
+  question: stopperId,
+  says: stopperSays,
+  saidBy: text.nullish(),
+})
 export const jointClaimInput = z
   .strictObject({
     subject: z.enum(['joint', 'kit', 'build']),
@@ -212,13 +256,21 @@ export const jointClaimInput = z
     known: count.nullish(),
   })
   .refine(
-    (claim) => Boolean(claim.engineId ?? claim.engineFamily) && Boolean(claim.transmissionId ?? claim.transmissionFamily),
+    (claim) =>
+      Boolean(claim.engineId ?? claim.engineFamily) &&
+      Boolean(claim.transmissionId ?? claim.transmissionFamily),
     'Say of which engine and which transmission, by part or by family.',
   )
-  .refine((claim) => (claim.subject === 'kit') === Boolean(claim.kitId), { path: ['kitId'], message: 'A claim on a kit names the kit; others do not.' })
+  .refine((claim) => (claim.subject === 'kit') === Boolean(claim.kitId), {
+    path: ['kitId'],
+    message: 'A claim on a kit names the kit; others do not.',
+  })
 
 export const sheetInput = z.strictObject({
-  answers: answersSchema.refine((answers) => Object.keys(answers).length <= 300, 'At most 300 answers at once.'),
+  answers: answersSchema.refine(
+    (answers) => Object.keys(answers).length <= 300,
+    'At most 300 answers at once.',
+  ),
 })
 
 export const offersInput = z.strictObject({
@@ -234,21 +286,43 @@ const patchOf = <S extends z.ZodRawShape>(shape: S) =>
     ...Object.fromEntries(
       Object.entries(shape)
         .filter(([key]) => key !== 'id')
-        .map(([key, schema]) => [key, (schema instanceof z.ZodDefault ? (schema.unwrap() as z.ZodType) : (schema as z.ZodType)).optional()]),
+        .map(([key, schema]) => [
+          key,
+          (schema instanceof z.ZodDefault
+            ? (schema.unwrap() as z.ZodType)
+            : (schema as z.ZodType)
+          ).optional(),
+        ]),
     ),
   })
 /** A row that cannot be read, its fields as typed. */
-export const mendInput = z.strictObject({ version, fields: z.record(z.string().max(60), z.string().max(20_000)) })
+export const mendInput = z.strictObject({
+  version,
+  fields: z.record(z.string().max(60), z.string().max(20_000)),
+})
 export const buildPatch = patchOf(buildInput.shape)
 export const supplierPatch = patchOf(supplierInput.shape)
 export const issuerPatch = patchOf(issuerInput.shape)
-export const personPatch = z.strictObject({ version, name: name.optional(), decimal: z.enum(['ask', 'point', 'comma']).optional() })
+export const personPatch = z.strictObject({
+  version,
+  name: name.optional(),
+  decimal: z.enum(['ask', 'point', 'comma']).optional(),
+})
 export const ratePatch = patchOf(rateShape.shape).refine(betweenTwo, BETWEEN_TWO)
 export const kitPatch = patchOf(kitInput.shape)
 export const donorPatch = patchOf(donorInput.shape)
 
-export const pairingChoice = z.strictObject({ engineId: id, transmissionId: id, inserted: z.array(id).max(20).nullish() })
-export const couplingChoiceInput = z.strictObject({ engineId: id, transmissionId: id, kind: z.enum([...COUPLING_KINDS, 'transfer-case']), partId: id.nullable() })
+export const pairingChoice = z.strictObject({
+  engineId: id,
+  transmissionId: id,
+  inserted: z.array(id).max(20).nullish(),
+})
+export const couplingChoiceInput = z.strictObject({
+  engineId: id,
+  transmissionId: id,
+  kind: z.enum([...COUPLING_KINDS, 'transfer-case']),
+  partId: id.nullable(),
+})
 export const couplingKitInput = z.strictObject({ engineId: id, transmissionId: id, kitId: id })
 export const decisionInput = z.strictObject({
   needId,
@@ -258,11 +332,23 @@ export const decisionInput = z.strictObject({
   note: text.nullish(),
 })
 export const lockInput = z
-  .strictObject({ way: z.enum(['in', 'out']), candidate: sourceId.nullish(), bundle: sourceId.nullish(), supplierId: id.nullish() })
-  .refine((lock) => [lock.candidate, lock.bundle, lock.supplierId].filter(Boolean).length === 1, 'Lock one offer, bundle or supplier.')
+  .strictObject({
+    way: z.enum(['in', 'out']),
+    candidate: sourceId.nullish(),
+    bundle: sourceId.nullish(),
+    supplierId: id.nullish(),
+  })
+  .refine(
+    (lock) => [lock.candidate, lock.bundle, lock.supplierId].filter(Boolean).length === 1,
+    'Lock one offer, bundle or supplier.',
+  )
 export const settingsInput = z.strictObject({
   units: z.record(z.string().max(20), z.string().max(20)).optional(),
   tolerances: z.record(z.string().max(60), z.number().finite().nullable()).optional(),
   /** Where the shop is: what day it is there. */
-  timeZone: z.string().max(60).refine(isTimeZone, 'Not a time zone that is known. Choose one from the list, or UTC.').optional(),
+  timeZone: z
+    .string()
+    .max(60)
+    .refine(isTimeZone, 'Not a time zone that is known. Choose one from the list, or UTC.')
+    .optional(),
 })

@@ -12,7 +12,22 @@ import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { planSourcingResponse } from './plan.ts'
-import { amount, count, currencySchema, day, hours, id, line, minor, name, needId, portId, sourceId, text, year } from './text.ts'
+import {
+  amount,
+  count,
+  currencySchema,
+  day,
+  hours,
+  id,
+  line,
+  minor,
+  name,
+  needId,
+  portId,
+  sourceId,
+  text,
+  year,
+} from './text.ts'
 
 /**
  * Each table's row as it is stored and as a build document carries it: the same kinds, ranges and lengths as where it is
@@ -37,22 +52,37 @@ export const answersSchema = z.record(
     method: z.string().max(60).optional(),
   }),
 )
-const answers = answersSchema.refine((one) => Object.keys(one).length <= 5000, 'More answers than any sheet asks.')
+const answers = answersSchema.refine(
+  (one) => Object.keys(one).length <= 5000,
+  'More answers than any sheet asks.',
+)
 
 const settingValues = {
   units: z
     .record(z.string().max(20), z.string().max(20))
     .refine(
       (units) =>
-        Object.entries(units).every(([stored, shown]) => Object.hasOwn(UNIT_CHOICES, stored) && (UNIT_CHOICES as Record<string, readonly string[]>)[stored]!.includes(shown)),
+        Object.entries(units).every(
+          ([stored, shown]) =>
+            Object.hasOwn(UNIT_CHOICES, stored) &&
+            (UNIT_CHOICES as Record<string, readonly string[]>)[stored]!.includes(shown),
+        ),
       'Not a unit that it can be shown in.',
     ),
   timeZone: z.string().max(60).refine(isTimeZone, 'Not a time zone that is known.'),
-  tolerances: z.record(z.string().max(60), z.number().finite()).refine((one) => Object.keys(one).every((key) => Object.hasOwn(TOLERANCES, key)), 'Not a tolerance that is known.'),
+  tolerances: z
+    .record(z.string().max(60), z.number().finite())
+    .refine(
+      (one) => Object.keys(one).every((key) => Object.hasOwn(TOLERANCES, key)),
+      'Not a tolerance that is known.',
+    ),
 }
-const setting = z.strictObject({ id: z.enum(['units', 'tolerances', 'timeZone']), value: z.unknown() }).superRefine((row, ctx) => {
-  for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? []) ctx.addIssue({ code: 'custom', path: ['value', ...issue.path], message: issue.message })
-})
+const setting = z
+  .strictObject({ id: z.enum(['units', 'tolerances', 'timeZone']), value: z.unknown() })
+  .superRefine((row, ctx) => {
+    for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? [])
+      ctx.addIssue({ code: 'custom', path: ['value', ...issue.path], message: issue.message })
+  })
 
 const port = z
   .strictObject({
@@ -62,7 +92,10 @@ const port = z
     slot: z.string().min(1).max(60),
     looks: z.enum(['forward', 'rearward']).nullish(),
   })
-  .refine((one) => one.id.startsWith(`${one.partId}/${one.kind}/`), { path: ['id'], message: 'A port is called part/kind/slot.' })
+  .refine((one) => one.id.startsWith(`${one.partId}/${one.kind}/`), {
+    path: ['id'],
+    message: 'A port is called part/kind/slot.',
+  })
 
 const claim = z
   .strictObject({
@@ -81,10 +114,23 @@ const claim = z
   })
   .superRefine((row, ctx) => {
     const kind = row.portId.split('/')[1] ?? ''
-    const words = isPortKind(kind) && Object.hasOwn(PORT_KINDS[kind].fields, row.field) ? (PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>)[row.field]! : null
-    if (!words) return ctx.addIssue({ code: 'custom', path: ['field'], message: `A ${kind} has no field "${row.field}".` })
+    const words =
+      isPortKind(kind) && Object.hasOwn(PORT_KINDS[kind].fields, row.field)
+        ? (PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>)[row.field]!
+        : null
+    if (!words)
+      return ctx.addIssue({
+        code: 'custom',
+        path: ['field'],
+        message: `A ${kind} has no field "${row.field}".`,
+      })
     const checked = words.schema.safeParse(row.value)
-    if (!checked.success) ctx.addIssue({ code: 'custom', path: ['value'], message: `${words.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}` })
+    if (!checked.success)
+      ctx.addIssue({
+        code: 'custom',
+        path: ['value'],
+        message: `${words.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}`,
+      })
   })
 
 const money = { currency: currencySchema }
@@ -94,10 +140,28 @@ export const STORED_ROWS = {
   setting,
   person: z.strictObject({ id, name, decimal: z.enum(['ask', 'point', 'comma']) }),
   issuer: z.strictObject({ id, name, upper: z.boolean(), noise: z.string().max(10) }),
-  supplier: z.strictObject({ id, name, place, ...money, minimumMinor: amount, shippingMinor: amount, freeOverMinor: amount.nullish() }),
+  supplier: z.strictObject({
+    id,
+    name,
+    place,
+    ...money,
+    minimumMinor: amount,
+    shippingMinor: amount,
+    freeOverMinor: amount.nullish(),
+  }),
   rate: z
-    .strictObject({ id, fromCurrency: currencySchema, toCurrency: currencySchema, rate, day, source: text.nullish() })
-    .refine((one) => one.fromCurrency !== one.toCurrency, { path: ['toCurrency'], message: 'A rate is between two different currencies.' }),
+    .strictObject({
+      id,
+      fromCurrency: currencySchema,
+      toCurrency: currencySchema,
+      rate,
+      day,
+      source: text.nullish(),
+    })
+    .refine((one) => one.fromCurrency !== one.toCurrency, {
+      path: ['toCurrency'],
+      message: 'A rate is between two different currencies.',
+    }),
   part: z
     .strictObject({
       id,
@@ -111,9 +175,19 @@ export const STORED_ROWS = {
       note: text.nullish(),
       template: z.string().max(80).nullish(),
     })
-    .refine((one) => one.ownerId !== one.id, { path: ['ownerId'], message: 'A part cannot have come with itself.' }),
+    .refine((one) => one.ownerId !== one.id, {
+      path: ['ownerId'],
+      message: 'A part cannot have come with itself.',
+    }),
   partNumber: z.strictObject({ id, partId: id, issuerId: id, number: name, normalised: line }),
-  supersession: z.strictObject({ id, partId: id, issuerId: id, oldNumber: name, newNumber: name, oneWay: z.boolean() }),
+  supersession: z.strictObject({
+    id,
+    partId: id,
+    issuerId: id,
+    oldNumber: name,
+    newNumber: name,
+    oneWay: z.boolean(),
+  }),
   port,
   build: z.strictObject({
     id,
@@ -161,7 +235,17 @@ export const STORED_ROWS = {
     saleFee: share,
     note: text.nullish(),
   }),
-  donorItem: z.strictObject({ id, donorId: id, partId: id, quantity: count, stripHours: hours, saleMinor: amount, chance: share, sellingHours: hours, held: z.boolean() }),
+  donorItem: z.strictObject({
+    id,
+    donorId: id,
+    partId: id,
+    quantity: count,
+    stripHours: hours,
+    saleMinor: amount,
+    chance: share,
+    sellingHours: hours,
+    held: z.boolean(),
+  }),
   offer: z.strictObject({
     id,
     partId: id,
@@ -206,9 +290,20 @@ export const STORED_ROWS = {
   }),
   matingCard: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, answers }),
   buildSheet: z.strictObject({ id, buildId: id, kind: z.string().min(1).max(60), answers }),
-  pairing: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, chosen: z.boolean() }),
+  pairing: z.strictObject({
+    id,
+    buildId: id,
+    engineId: id,
+    transmissionId: id,
+    chosen: z.boolean(),
+  }),
   pairingPart: z.strictObject({ id, pairingId: id, partId: id }),
-  couplingChoice: z.strictObject({ id, pairingId: id, kind: z.enum([...COUPLING_KINDS, 'transfer-case']), partId: id }),
+  couplingChoice: z.strictObject({
+    id,
+    pairingId: id,
+    kind: z.enum([...COUPLING_KINDS, 'transfer-case']),
+    partId: id,
+  }),
   decision: z.strictObject({
     id,
     buildId: id,
@@ -218,7 +313,14 @@ export const STORED_ROWS = {
     source: text.nullish(),
     note: text.nullish(),
   }),
-  sourcingLock: z.strictObject({ id, buildId: id, way: z.enum(['in', 'out']), candidate: sourceId.nullish(), bundle: sourceId.nullish(), supplierId: id.nullish() }),
+  sourcingLock: z.strictObject({
+    id,
+    buildId: id,
+    way: z.enum(['in', 'out']),
+    candidate: sourceId.nullish(),
+    bundle: sourceId.nullish(),
+    supplierId: id.nullish(),
+  }),
   plan: z.strictObject({
     id,
     buildId: id,

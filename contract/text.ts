@@ -12,7 +12,12 @@ export const id = z
 /** `part/kind/slot`. */
 export const portId = z.string().min(3).max(200).regex(NO_CONTROLS, CONTROLS_SAID)
 /** One line that names something. */
-export const name = z.string().trim().min(1, 'Give it a name.').max(120).regex(NO_CONTROLS, CONTROLS_SAID)
+export const name = z
+  .string()
+  .trim()
+  .min(1, 'Give it a name.')
+  .max(120)
+  .regex(NO_CONTROLS, CONTROLS_SAID)
 /** Free text over several lines. */
 export const text = z
   .string()
@@ -25,7 +30,10 @@ export const needId = z.string().min(1).max(200).regex(NO_CONTROLS, CONTROLS_SAI
 /** An offer, a bundle or a typed price among the sources of a build. */
 export const sourceId = z.string().min(1).max(300)
 const CURRENCY_SAID = 'Use an ISO 4217 currency code, such as EUR.'
-export const currencySchema = z.string().max(3, { error: CURRENCY_SAID, abort: true }).refine(isCurrency, CURRENCY_SAID)
+export const currencySchema = z
+  .string()
+  .max(3, { error: CURRENCY_SAID, abort: true })
+  .refine(isCurrency, CURRENCY_SAID)
 export const minor = z.number().int().min(-1e12).max(1e12)
 export const amount = minor.nonnegative('An amount cannot be negative.')
 export const count = z.number().int().positive().max(1e6)

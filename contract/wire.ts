@@ -37,7 +37,11 @@ export const wirePortSchema = z
     for (const [name, stated] of Object.entries(port.fields)) {
       const field = own(words, name)
       if (!field) {
-        ctx.addIssue({ code: 'custom', path: ['fields', name], message: `A ${port.kind} has no field "${name}". It has: ${Object.keys(words).join(', ')}.` })
+        ctx.addIssue({
+          code: 'custom',
+          path: ['fields', name],
+          message: `A ${port.kind} has no field "${name}". It has: ${Object.keys(words).join(', ')}.`,
+        })
         continue
       }
       const list = Array.isArray(stated) ? stated : [stated]
@@ -57,13 +61,23 @@ export const wirePortSchema = z
 export type WirePort = z.infer<typeof wirePortSchema>
 
 export const wirePartSchema = z
-  .strictObject({ id: z.string().min(1).max(80), kind: z.string().max(60).default('part'), name: z.string().max(200).optional(), ports: z.array(wirePortSchema).max(40) })
+  .strictObject({
+    id: z.string().min(1).max(80),
+    kind: z.string().max(60).default('part'),
+    name: z.string().max(200).optional(),
+    ports: z.array(wirePortSchema).max(40),
+  })
   .meta({ id: 'Part' })
 export type WirePart = z.infer<typeof wirePartSchema>
 
-export const tolerancesSchema = z.partialRecord(z.enum(Object.keys(TOLERANCES) as [keyof typeof TOLERANCES, ...(keyof typeof TOLERANCES)[]]), z.number().finite())
+export const tolerancesSchema = z.partialRecord(
+  z.enum(Object.keys(TOLERANCES) as [keyof typeof TOLERANCES, ...(keyof typeof TOLERANCES)[]]),
+  z.number().finite(),
+)
 
-export const limitsSchema = z.strictObject({ use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).optional() })
+export const limitsSchema = z.strictObject({
+  use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).optional(),
+})
 
 /** Wire part to the core's: every stated value becomes a claim. */
 export function toCorePart(part: WirePart): Part {
@@ -97,5 +111,11 @@ export function toCorePort(port: WirePort, id: string): Port {
       ),
     ]),
   )
-  return { id, kind: port.kind, slot: port.slot, ...(port.looks ? { looks: port.looks } : {}), claims }
+  return {
+    id,
+    kind: port.kind,
+    slot: port.slot,
+    ...(port.looks ? { looks: port.looks } : {}),
+    claims,
+  }
 }

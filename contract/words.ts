@@ -11,20 +11,30 @@ const KINDS: Readonly<Record<string, string>> = {
   null: 'nothing',
   undefined: 'nothing',
 }
-const kindOf = (value: unknown): string => KINDS[value === null ? 'null' : Array.isArray(value) ? 'array' : typeof value] ?? 'something else'
-const counted = (count: unknown, one: string): string => `${count} ${one}${Number(count) === 1 ? '' : 's'}`
+const kindOf = (value: unknown): string =>
+  KINDS[value === null ? 'null' : Array.isArray(value) ? 'array' : typeof value] ?? 'something else'
+const counted = (count: unknown, one: string): string =>
+  `${count} ${one}${Number(count) === 1 ? '' : 's'}`
 
 /** What the schema library would say in its own words, in ours; a schema's own sentence goes before it. */
 function say(issue: z.core.$ZodRawIssue): string | undefined {
   switch (issue.code) {
     case 'invalid_type':
-      return issue.input === undefined ? 'It is missing.' : `It should be ${KINDS[issue.expected as string] ?? issue.expected}, not ${kindOf(issue.input)}.`
+      return issue.input === undefined
+        ? 'It is missing.'
+        : `It should be ${KINDS[issue.expected as string] ?? issue.expected}, not ${kindOf(issue.input)}.`
     case 'too_big':
       if (issue.origin === 'string') return `At most ${counted(issue.maximum, 'character')}.`
-      return issue.origin === 'array' ? `At most ${counted(issue.maximum, 'entry').replace(/ys$/, 'ies')}.` : `It should be at most ${issue.maximum}.`
+      return issue.origin === 'array'
+        ? `At most ${counted(issue.maximum, 'entry').replace(/ys$/, 'ies')}.`
+        : `It should be at most ${issue.maximum}.`
     case 'too_small':
-      if (issue.origin === 'string') return issue.minimum === 1 ? 'Fill it in.' : `At least ${counted(issue.minimum, 'character')}.`
-      if (issue.origin === 'array') return `At least ${counted(issue.minimum, 'entry').replace(/ys$/, 'ies')}.`
+      if (issue.origin === 'string')
+        return issue.minimum === 1
+          ? 'Fill it in.'
+          : `At least ${counted(issue.minimum, 'character')}.`
+      if (issue.origin === 'array')
+        return `At least ${counted(issue.minimum, 'entry').replace(/ys$/, 'ies')}.`
       return `It should be ${issue.inclusive === false ? 'more than' : 'at least'} ${issue.minimum}.`
     case 'invalid_value':
       return `Choose one of ${(issue.values as unknown[]).slice(0, 20).join(', ')}.`

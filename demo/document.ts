@@ -8,7 +8,11 @@ export class DocumentWriter {
   #claims = 0
 
   add(table: string, row: Row): string {
-    ;(this.tables[table] ??= []).push(Object.fromEntries(Object.entries(row).filter(([, value]) => value !== undefined && value !== null)))
+    ;(this.tables[table] ??= []).push(
+      Object.fromEntries(
+        Object.entries(row).filter(([, value]) => value !== undefined && value !== null),
+      ),
+    )
     return String(row.id)
   }
 
@@ -22,10 +26,21 @@ export class DocumentWriter {
     kind: string,
     slot: string,
     values: Row,
-    { grade = 'maker', looks, by, source, method }: { grade?: Grade; looks?: string; by?: string; source?: string; method?: string } = {},
+    {
+      grade = 'maker',
+      looks,
+      by,
+      source,
+      method,
+    }: { grade?: Grade; looks?: string; by?: string; source?: string; method?: string } = {},
   ): string {
     const id = this.add('port', { id: `${part}/${kind}/${slot}`, partId: part, kind, slot, looks })
-    for (const [field, value] of Object.entries(values)) this.claim(id, field, value, grade, { by, source, method: typeof value === 'number' ? method : undefined })
+    for (const [field, value] of Object.entries(values))
+      this.claim(id, field, value, grade, {
+        by,
+        source,
+        method: typeof value === 'number' ? method : undefined,
+      })
     return id
   }
 
@@ -34,7 +49,13 @@ export class DocumentWriter {
     field: string,
     value: unknown,
     grade: Grade,
-    { by, source, method, plusMinus, day }: { by?: string; source?: string; method?: string; plusMinus?: number; day?: string } = {},
+    {
+      by,
+      source,
+      method,
+      plusMinus,
+      day,
+    }: { by?: string; source?: string; method?: string; plusMinus?: number; day?: string } = {},
   ): void {
     const id = `claim-${String(++this.#claims).padStart(5, '0')}`
     this.add('claim', {
@@ -52,6 +73,12 @@ export class DocumentWriter {
   }
 
   number(part: string, issuer: string, number: string): void {
-    this.add('partNumber', { id: `number-${issuer}-${number}`, partId: part, issuerId: `issuer-${issuer}`, number, normalised: number.toUpperCase().replace(/[ .-]/g, '') })
+    this.add('partNumber', {
+      id: `number-${issuer}-${number}`,
+      partId: part,
+      issuerId: `issuer-${issuer}`,
+      number,
+      normalised: number.toUpperCase().replace(/[ .-]/g, ''),
+    })
   }
 }

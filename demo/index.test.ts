@@ -15,16 +15,24 @@ test('the document is the same every time, and of the size promised', () => {
 })
 
 test('every id is given once', () => {
-  for (const rows of Object.values(demoDocument().tables)) expect(new Set(rows.map((row) => row.id)).size).toBe(rows.length)
+  for (const rows of Object.values(demoDocument().tables))
+    expect(new Set(rows.map((row) => row.id)).size).toBe(rows.length)
 })
 
 test('every plate that is sold could be made: its two patterns leave metal between their holes', () => {
   const { tables } = demoDocument()
-  const claimed = (portId: string, field: string) => tables.claim!.find((claim) => claim.portId === portId && claim.field === field)?.value as never
-  const plates = tables.part!.filter((row) => row.kind === 'plate' && tables.port!.some((port) => port.id === `${row.id}/face/front`))
+  const claimed = (portId: string, field: string) =>
+    tables.claim!.find((claim) => claim.portId === portId && claim.field === field)?.value as never
+  const plates = tables.part!.filter(
+    (row) =>
+      row.kind === 'plate' && tables.port!.some((port) => port.id === `${row.id}/face/front`),
+  )
   expect(plates.length).toBeGreaterThanOrEqual(4)
   for (const { id } of plates) {
-    const face = (slot: string) => ({ holes: claimed(`${id}/face/${slot}`, 'holes'), dowels: claimed(`${id}/face/${slot}`, 'dowels') ?? [] })
+    const face = (slot: string) => ({
+      holes: claimed(`${id}/face/${slot}`, 'holes'),
+      dowels: claimed(`${id}/face/${slot}`, 'dowels') ?? [],
+    })
     expect([id, designPlate(face('front'), face('rear'), null, false).thin]).toEqual([id, []])
   }
 })

@@ -8,7 +8,11 @@ import { adapters, discOf, trains } from './train.ts'
  * The invented shop Skerry Works and its builds Lantern, Alder and Sprat, as one document in the export format. Deterministic.
  * `scale` multiplies parts and offers, for benches.
  */
-export function demoDocument(scale = 1): { format: 'junket-build'; version: 2; tables: Record<string, Record<string, unknown>[]> } {
+export function demoDocument(scale = 1): {
+  format: 'junket-build'
+  version: 2
+  tables: Record<string, Record<string, unknown>[]>
+} {
   const doc = new DocumentWriter()
   recipients(doc)
   trains(doc)
@@ -36,7 +40,11 @@ export function demoDocument(scale = 1): { format: 'junket-build'; version: 2; t
 function recipients(doc: DocumentWriter): void {
   doc.part('packet', 'vehicle', '1979 Marlund Packet van', { fromYear: 1979, toYear: 1979 })
   doc.port('packet', 'axle', 'rear', { ratio: 4.11 })
-  doc.claim('packet/axle/rear', 'ladenKg', 1340, 'measured', { by: 'Ida', method: 'scale', day: '2026-10-03' })
+  doc.claim('packet/axle/rear', 'ladenKg', 1340, 'measured', {
+    by: 'Ida',
+    method: 'scale',
+    day: '2026-10-03',
+  })
   doc.port('packet', 'tyre', 'rear', { marking: '185/80R14' }, { grade: 'measured', by: 'Ida' })
   doc.port('packet', 'ratings', 'torque-axle', { torqueNm: 4400, reference: 'axle', basis: 'peak' })
   doc.port('packet', 'outline', 'main', { layout: 'lengthwise' }, { grade: 'measured', by: 'Ida' })
@@ -46,9 +54,19 @@ function recipients(doc: DocumentWriter): void {
     ['firewallMm', 812],
     ['rearAxleMm', 2640],
   ] as const)
-    doc.claim('packet/outline/main', field, mm, 'measured', { by: 'Ida', method: 'tape-bay', day: '2026-10-03' })
+    doc.claim('packet/outline/main', field, mm, 'measured', {
+      by: 'Ida',
+      method: 'tape-bay',
+      day: '2026-10-03',
+    })
   // The old train sits on these: its pads 250 ahead of the block face, its gearbox pad 500 behind the separator's 1.5.
-  doc.port('packet', 'chassis-pads', 'main', { crankAboveMm: 40, spreadMm: 480, angleDeg: 45, thread: 'M10x1.5', captive: true }, { grade: 'measured', by: 'Bram', method: 'rule' })
+  doc.port(
+    'packet',
+    'chassis-pads',
+    'main',
+    { crankAboveMm: 40, spreadMm: 480, angleDeg: 45, thread: 'M10x1.5', captive: true },
+    { grade: 'measured', by: 'Bram', method: 'rule' },
+  )
   doc.port(
     'packet',
     'crossmember',
@@ -81,9 +99,21 @@ function driveline(doc: DocumentWriter): void {
   doc.port('packet', 'starter-room', 'main', { side: 'both' }, { grade: 'measured', by: 'Ida' })
   doc.port('packet', 'clutch-pedal', 'main', { travelMm: 140, ratio: 5.5, strokeMm: 30 }, rule)
   doc.claim('packet/clutch-pedal/main', 'masterMm', 19.05, 'maker')
-  doc.port('packet', 'pinion', 'main', { alongMm: 2150, belowMm: 5, rightMm: 0, travelMm: 40 }, tape)
+  doc.port(
+    'packet',
+    'pinion',
+    'main',
+    { alongMm: 2150, belowMm: 5, rightMm: 0, travelMm: 40 },
+    tape,
+  )
   doc.claim('packet/pinion/main', 'noseUpDeg', 1.5, 'measured', { by: 'Ida', method: 'level' })
-  doc.port('packet', 'propshaft', 'main', { type: 'slip', splines: 24, lengthMm: 1199, slipMm: 90 }, tape)
+  doc.port(
+    'packet',
+    'propshaft',
+    'main',
+    { type: 'slip', splines: 24, lengthMm: 1199, slipMm: 90 },
+    tape,
+  )
   for (const [field, mm] of [
     ['majorMm', 32.2],
     ['tubeMm', 76.2],
@@ -92,28 +122,100 @@ function driveline(doc: DocumentWriter): void {
   ] as const)
     doc.claim('packet/propshaft/main', field, mm, 'maker')
   doc.claim('packet/pinion/main', 'flange', 'flange 94', 'maker')
-  doc.port('packet', 'bay', 'main', { lengthMm: 690, widthMm: 640, heightMm: 455 }, { grade: 'measured', by: 'Ida', method: 'tape-bay' })
+  doc.port(
+    'packet',
+    'bay',
+    'main',
+    { lengthMm: 690, widthMm: 640, heightMm: 455 },
+    { grade: 'measured', by: 'Ida', method: 'tape-bay' },
+  )
   doc.port('packet', 'tunnel', 'main', { bellMm: 352, leverMm: 318, tailMm: 291 }, rule)
   doc.port('marlund-4', 'tunnel', 'main', { bellMm: 330, leverMm: 296, tailMm: 262 }, rule)
-  doc.port('packet', 'lever-opening', 'main', { fromMm: 710, toMm: 840, work: 'lever on the case', mayCut: true }, tape)
+  doc.port(
+    'packet',
+    'lever-opening',
+    'main',
+    { fromMm: 710, toMm: 840, work: 'lever on the case', mayCut: true },
+    tape,
+  )
   doc.port('packet', 'speed-reader', 'main', { type: 'cable', perKm: 620 })
   doc.port('packet', 'switch-wants', 'main', { reverse: true, interlock: 'clutch switch' })
 }
 
 /** Shaft halves a shop can buy: front yokes and rear halves that make up a propshaft, one of a bar of its own. */
 function shafts(doc: DocumentWriter): void {
-  const halves: readonly (readonly [id: string, name: string, end: string, fits: string, bar: string, length: number, low: number, high: number])[] = [
-    ['half-yoke-24', 'Slip yoke and tube, 24 splines', 'inner', '24 splines', 'tube 76', 640, 0, 120],
-    ['half-yoke-24-long', 'Slip yoke and tube, 24 splines, long', 'inner', '24 splines', 'tube 76', 890, 0, 120],
-    ['half-yoke-26', 'Slip yoke and tube, 26 splines', 'inner', '26 splines', 'tube 76', 700, 0, 120],
-    ['half-yoke-25', 'Slip yoke and tube, 25 splines', 'inner', '25 splines', 'tube 63', 720, 0, 100],
+  const halves: readonly (readonly [
+    id: string,
+    name: string,
+    end: string,
+    fits: string,
+    bar: string,
+    length: number,
+    low: number,
+    high: number,
+  ])[] = [
+    [
+      'half-yoke-24',
+      'Slip yoke and tube, 24 splines',
+      'inner',
+      '24 splines',
+      'tube 76',
+      640,
+      0,
+      120,
+    ],
+    [
+      'half-yoke-24-long',
+      'Slip yoke and tube, 24 splines, long',
+      'inner',
+      '24 splines',
+      'tube 76',
+      890,
+      0,
+      120,
+    ],
+    [
+      'half-yoke-26',
+      'Slip yoke and tube, 26 splines',
+      'inner',
+      '26 splines',
+      'tube 76',
+      700,
+      0,
+      120,
+    ],
+    [
+      'half-yoke-25',
+      'Slip yoke and tube, 25 splines',
+      'inner',
+      '25 splines',
+      'tube 63',
+      720,
+      0,
+      100,
+    ],
     ['half-rear-94', 'Rear half, flange 94', 'outer', 'flange 94', 'tube 76', 620, 30, 120],
-    ['half-rear-94-short', 'Rear half, flange 94, short', 'outer', 'flange 94', 'tube 76', 410, 30, 120],
+    [
+      'half-rear-94-short',
+      'Rear half, flange 94, short',
+      'outer',
+      'flange 94',
+      'tube 76',
+      410,
+      30,
+      120,
+    ],
     ['half-rear-88', 'Rear half, flange 88', 'outer', 'flange 88', 'tube 76', 600, 30, 120],
   ]
   for (const [id, name, end, fits, bar, lengthMm, overlapLowMm, overlapHighMm] of halves) {
     doc.part(id, 'shaft-half', name)
-    doc.port(id, 'shaft-half', 'main', { end, fits, bar, lengthMm, overlapLowMm, overlapHighMm }, { grade: 'catalogue' })
+    doc.port(
+      id,
+      'shaft-half',
+      'main',
+      { end, fits, bar, lengthMm, overlapLowMm, overlapHighMm },
+      { grade: 'catalogue' },
+    )
     if (id !== 'half-rear-88')
       doc.add('offer', {
         id: `offer-${id}`,
@@ -137,7 +239,14 @@ function shafts(doc: DocumentWriter): void {
 function numbers(doc: DocumentWriter): void {
   doc.number('marlund-4-disc', 'MLD', '417.18')
   doc.number('marlund-4-disc-20', 'MLD', '417.20')
-  doc.add('supersession', { id: 'supersession-disc', partId: 'marlund-4-disc', issuerId: 'issuer-MLD', oldNumber: '417.18', newNumber: '417.20', oneWay: true })
+  doc.add('supersession', {
+    id: 'supersession-disc',
+    partId: 'marlund-4-disc',
+    issuerId: 'issuer-MLD',
+    oldNumber: '417.18',
+    newNumber: '417.20',
+    oneWay: true,
+  })
   doc.number('marlund-4-cover', 'MLD', '417.02')
   doc.number('marlund-4-release-bearing', 'MLD', '417.08')
   doc.number('marlund-4-starter', 'MLD', '455.10')
@@ -168,7 +277,13 @@ function numbers(doc: DocumentWriter): void {
 
 /** What the shop measured itself; one overturns hearsay. */
 function measurements(doc: DocumentWriter): void {
-  const bench: readonly (readonly [port: string, field: string, value: number, method: string, by: string])[] = [
+  const bench: readonly (readonly [
+    port: string,
+    field: string,
+    value: number,
+    method: string,
+    by: string,
+  ])[] = [
     ['wick-2/crank-flange/main', 'proudMm', 14.72, 'bar-caliper', 'Ida'],
     ['wick-2/pilot-bore/crank', 'boreMm', 25.001, 'micrometer', 'Bram'],
     ['marlund-4/input-shaft/main', 'tipMm', -14.05, 'bar-caliper', 'Bram'],
@@ -176,8 +291,12 @@ function measurements(doc: DocumentWriter): void {
     ['marlund-4-starter/starter/main', 'pinionMm', 22.95, 'bar-caliper', 'Tove'],
     ['hob/crank-flange/main', 'proudMm', 4.18, 'bar-caliper', 'Ida'],
   ]
-  for (const [port, field, value, method, by] of bench) doc.claim(port, field, value, 'measured', { method, by })
-  doc.claim('marlund-4/ratings/torque', 'torqueNm', 260, 'heard', { source: 'Kit seller, who sells it', by: 'Tove' })
+  for (const [port, field, value, method, by] of bench)
+    doc.claim(port, field, value, 'measured', { method, by })
+  doc.claim('marlund-4/ratings/torque', 'torqueNm', 260, 'heard', {
+    source: 'Kit seller, who sells it',
+    by: 'Tove',
+  })
   doc.claim('wick-2/crank-flange/main', 'proudMm', 13, 'heard', { source: 'Advert', by: 'Tove' })
 }
 
@@ -197,11 +316,34 @@ function lantern(doc: DocumentWriter): void {
     inspection: true,
     school: 'keep',
   })
-  doc.add('pairing', { id: 'lantern-pairing', buildId: 'lantern', engineId: 'wick-2', transmissionId: 'marlund-4', chosen: true })
-  doc.add('pairingPart', { id: 'lantern-plate', pairingId: 'lantern-pairing', partId: 'plate-w2-12' })
-  doc.add('pairing', { id: 'lantern-in-play', buildId: 'lantern', engineId: 'quill-late', transmissionId: 'sunagi-5', chosen: false })
+  doc.add('pairing', {
+    id: 'lantern-pairing',
+    buildId: 'lantern',
+    engineId: 'wick-2',
+    transmissionId: 'marlund-4',
+    chosen: true,
+  })
+  doc.add('pairingPart', {
+    id: 'lantern-plate',
+    pairingId: 'lantern-pairing',
+    partId: 'plate-w2-12',
+  })
+  doc.add('pairing', {
+    id: 'lantern-in-play',
+    buildId: 'lantern',
+    engineId: 'quill-late',
+    transmissionId: 'sunagi-5',
+    chosen: false,
+  })
   const price = (needId: string, act: string, priceMinor: number, source: string): void =>
-    void doc.add('decision', { id: `decision-${needId.replaceAll('/', '-')}`, buildId: 'lantern', needId, act, priceMinor, source })
+    void doc.add('decision', {
+      id: `decision-${needId.replaceAll('/', '-')}`,
+      buildId: 'lantern',
+      needId,
+      act,
+      priceMinor,
+      source,
+    })
   price('propshaft/driveline/main', 'estimate', 38000, 'Last two builds')
   price('papers/papers/main', 'estimate', 9000, 'Registration office, by telephone')
 }
@@ -214,9 +356,26 @@ function people(doc: DocumentWriter): void {
     ['person-tove', 'Tove', 'ask'],
   ])
     doc.add('person', { id, name, decimal })
-  const says = { 'pilot-bore': 'yes', 'crank-sensor': 'unknown', 'sump-end': 'yes', rotation: 'yes', 'starter-side': 'yes', papers: 'yes', law: 'unknown' }
+  const says = {
+    'pilot-bore': 'yes',
+    'crank-sensor': 'unknown',
+    'sump-end': 'yes',
+    rotation: 'yes',
+    'starter-side': 'yes',
+    papers: 'yes',
+    law: 'unknown',
+  }
   for (const [question, answer] of Object.entries(says))
-    doc.add('jointClaim', { id: `stopper-${question}`, buildId: 'lantern', subject: 'stopper', question, says: answer, grade: 'heard', saidBy: 'Ida', day: '2026-10-02' })
+    doc.add('jointClaim', {
+      id: `stopper-${question}`,
+      buildId: 'lantern',
+      subject: 'stopper',
+      question,
+      says: answer,
+      grade: 'heard',
+      saidBy: 'Ida',
+      day: '2026-10-02',
+    })
   doc.add('jointClaim', {
     id: 'claim-club-van',
     subject: 'build',
@@ -251,6 +410,8 @@ function people(doc: DocumentWriter): void {
     id: 'sheet-donor-1',
     buildId: 'lantern',
     donorId: 'donor-1',
-    answers: Object.fromEntries(Object.entries(answers).map(([id, value]) => [id, { value, at, by: 'Bram' }])),
+    answers: Object.fromEntries(
+      Object.entries(answers).map(([id, value]) => [id, { value, at, by: 'Bram' }]),
+    ),
   })
 }

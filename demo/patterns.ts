@@ -1,7 +1,10 @@
 import type { Dowel, Hole } from '../core/ports/field.ts'
 
 const round = (value: number): number => Number(value.toFixed(3))
-const at = (radius: number, degrees: number) => ({ x: round(radius * Math.cos((degrees * Math.PI) / 180)), y: round(radius * Math.sin((degrees * Math.PI) / 180)) })
+const at = (radius: number, degrees: number) => ({
+  x: round(radius * Math.cos((degrees * Math.PI) / 180)),
+  y: round(radius * Math.sin((degrees * Math.PI) / 180)),
+})
 
 /** A bell pattern: radius and angle of each bolt, and of two dowels. Invented; each family is uneven in its own way. */
 export interface Pattern {
@@ -10,8 +13,20 @@ export interface Pattern {
 }
 
 /** A ring of bolts, each a little off its even place, so that no two families agree by chance. */
-const pattern = (count: number, radius: number, startDeg: number, ...dowels: (readonly [number, number])[]): Pattern => ({
-  bolts: Array.from({ length: count }, (_, i) => [radius + ((i * 7) % 5) - 2, Math.round(startDeg + (360 / count) * i + ((i * 11) % 9) - 4)] as const),
+const pattern = (
+  count: number,
+  radius: number,
+  startDeg: number,
+  ...dowels: (readonly [number, number])[]
+): Pattern => ({
+  bolts: Array.from(
+    { length: count },
+    (_, i) =>
+      [
+        radius + ((i * 7) % 5) - 2,
+        Math.round(startDeg + (360 / count) * i + ((i * 11) % 9) - 4),
+      ] as const,
+  ),
   dowels,
 })
 
@@ -105,8 +120,18 @@ export const PATTERNS = {
 
 /** Face as tapped and pinned: a block rear, or the rear of a plate. */
 export const tapped = (pattern: Pattern): { holes: Hole[]; dowels: Dowel[] } => ({
-  holes: pattern.bolts.map(([r, deg]) => ({ ...at(r, deg), d: 10, thread: 'M10x1.5', process: 'drilled' })),
-  dowels: pattern.dowels.map(([r, deg]) => ({ ...at(r, deg), d: 12, pin: true, process: 'reamed' })),
+  holes: pattern.bolts.map(([r, deg]) => ({
+    ...at(r, deg),
+    d: 10,
+    thread: 'M10x1.5',
+    process: 'drilled',
+  })),
+  dowels: pattern.dowels.map(([r, deg]) => ({
+    ...at(r, deg),
+    d: 12,
+    pin: true,
+    process: 'reamed',
+  })),
 })
 
 /** Face as drilled through with reamed dowel holes: a bell front, or the front of a plate. */

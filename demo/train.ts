@@ -36,7 +36,15 @@ export interface EngineOf {
 const M10: Omit<Crank, 'count' | 'circleMm' | 'registerMm'> = { thread: 'M10x1.25' }
 
 /** Where the shaft parts stand behind the flange in every invented gearbox, mm: so what is said to fit computes as fitting. */
-const SHAFT = { mouthToBottom: 30.7, tip: -16.7, noseEnd: 3.3, splineStart: 17.3, splineEnd: 72.3, bearingGap: 2.8, pinion: 20.2 }
+const SHAFT = {
+  mouthToBottom: 30.7,
+  tip: -16.7,
+  noseEnd: 3.3,
+  splineStart: 17.3,
+  splineEnd: 72.3,
+  bearingGap: 2.8,
+  pinion: 20.2,
+}
 const WHEEL = { clutchFace: 28, ringRear: 18, ringWidth: 10, holes: 10.2 }
 
 const OIL = { wanted: 4, held: 4.2 }
@@ -52,8 +60,20 @@ const even = (count: number): number[] => Array.from({ length: count }, (_, i) =
 /** Makes an engine with the coupling parts that came with it. */
 export function engine(doc: DocumentWriter, e: EngineOf): void {
   doc.part(e.id, 'engine', e.name, { fromYear: e.years[0], toYear: e.years[1], ownerId: e.ownerId })
-  doc.port(e.id, 'engine-output', 'main', { peakTorqueNm: e.torque[0], peakTorqueRpm: e.torque[1], redlineRpm: e.torque[2], oilL: OIL.wanted, turns: 'counter-clockwise' })
-  doc.port(e.id, 'face', 'rear', { ...tapped(e.pattern), outline: outlineOf(e.pattern) }, { looks: 'rearward' })
+  doc.port(e.id, 'engine-output', 'main', {
+    peakTorqueNm: e.torque[0],
+    peakTorqueRpm: e.torque[1],
+    redlineRpm: e.torque[2],
+    oilL: OIL.wanted,
+    turns: 'counter-clockwise',
+  })
+  doc.port(
+    e.id,
+    'face',
+    'rear',
+    { ...tapped(e.pattern), outline: outlineOf(e.pattern) },
+    { looks: 'rearward' },
+  )
   doc.port(e.id, 'crank-flange', 'main', {
     proudMm: e.flange,
     angles: even(e.crank.count),
@@ -63,17 +83,38 @@ export function engine(doc: DocumentWriter, e: EngineOf): void {
     registerMm: e.crank.registerMm,
     balance: 'zero',
   })
-  doc.port(e.id, 'crank-sensor', 'main', { readsAt: e.sensor?.[0] ?? 'none', ...(e.sensor ? { teeth: e.sensor[1] } : {}) })
+  doc.port(e.id, 'crank-sensor', 'main', {
+    readsAt: e.sensor?.[0] ?? 'none',
+    ...(e.sensor ? { teeth: e.sensor[1] } : {}),
+  })
   doc.port(e.id, 'front-drive', 'main', {
     pumpWants: 'with the crank',
     pumpBelt: 'ribs',
-    ...(e.sensor ? { fanWants: 'electric', fanBelt: 'motor' } : { fanWants: 'with the crank', fanBelt: 'ribs' }),
+    ...(e.sensor
+      ? { fanWants: 'electric', fanBelt: 'motor' }
+      : { fanWants: 'with the crank', fanBelt: 'ribs' }),
     alternatorWants: 'either',
     alternatorBelt: 'ribs',
   })
-  doc.port(e.id, 'load-source', 'main', { cable: true, pullMm: e.automatic ? 42 : 36, vacuum: true, bus: false })
-  doc.port(e.id, 'outline', 'main', { layout: e.layout ?? 'lengthwise', lengthMm: e.size[0], heightMm: e.size[1] }, { grade: 'catalogue' })
-  const bore = doc.port(e.id, 'pilot-bore', 'crank', e.automatic ? { finished: false } : { boreMm: 25, mouthMm: e.flange })
+  doc.port(e.id, 'load-source', 'main', {
+    cable: true,
+    pullMm: e.automatic ? 42 : 36,
+    vacuum: true,
+    bus: false,
+  })
+  doc.port(
+    e.id,
+    'outline',
+    'main',
+    { layout: e.layout ?? 'lengthwise', lengthMm: e.size[0], heightMm: e.size[1] },
+    { grade: 'catalogue' },
+  )
+  const bore = doc.port(
+    e.id,
+    'pilot-bore',
+    'crank',
+    e.automatic ? { finished: false } : { boreMm: 25, mouthMm: e.flange },
+  )
   if (!e.unmeasured && !e.automatic) {
     doc.claim(bore, 'finished', true, 'maker')
     doc.claim(bore, 'bottomMm', Number((e.flange - SHAFT.mouthToBottom).toFixed(2)), 'maker')
@@ -89,17 +130,46 @@ export function engine(doc: DocumentWriter, e: EngineOf): void {
     balance: 'zero',
     ...(e.automatic ? {} : { clutchFaceMm: WHEEL.clutchFace }),
   })
-  doc.port(`${e.id}-${wheel}`, 'flange-bolts', 'main', { thread: e.crank.thread, lengthMm: 25, clampedMm: 12, headMm: 17, headTallMm: DISC.boltHead })
-  doc.port(`${e.id}-${wheel}`, 'ring', 'main', { nearMm: WHEEL.ringRear, widthMm: WHEEL.ringWidth, teeth: RING.teeth, outerMm: RING.module * (RING.teeth + 2) })
-  doc.port(`${e.id}-${wheel}`, 'trigger', 'main', { teeth: e.sensor?.[0].startsWith('wheel') ? e.sensor[1] : 0 })
+  doc.port(`${e.id}-${wheel}`, 'flange-bolts', 'main', {
+    thread: e.crank.thread,
+    lengthMm: 25,
+    clampedMm: 12,
+    headMm: 17,
+    headTallMm: DISC.boltHead,
+  })
+  doc.port(`${e.id}-${wheel}`, 'ring', 'main', {
+    nearMm: WHEEL.ringRear,
+    widthMm: WHEEL.ringWidth,
+    teeth: RING.teeth,
+    outerMm: RING.module * (RING.teeth + 2),
+  })
+  doc.port(`${e.id}-${wheel}`, 'trigger', 'main', {
+    teeth: e.sensor?.[0].startsWith('wheel') ? e.sensor[1] : 0,
+  })
   if (!e.automatic) {
     const circleMm = LINING.circle
-    doc.port(`${e.id}-${wheel}`, 'clutch-seat', 'main', { circleMm, bolts: 6, thread: 'M8x1.25', dowelMm: 8, stepMm: 0, outerMm: circleMm - 33, innerMm: circleMm - 120 })
+    doc.port(`${e.id}-${wheel}`, 'clutch-seat', 'main', {
+      circleMm,
+      bolts: 6,
+      thread: 'M8x1.25',
+      dowelMm: 8,
+      stepMm: 0,
+      outerMm: circleMm - 33,
+      innerMm: circleMm - 120,
+    })
   }
   doc.port(`${e.id}-${wheel}`, 'ratings', 'speed', { speedRpm: e.torque[2] + 1200 })
   if (e.automatic) {
     doc.port(e.id, 'converter-bore', 'main', { boreMm: 42.05, depthMm: 20 })
-    doc.port(`${e.id}-${wheel}`, 'flex-pads', 'main', { heightMm: 7.5, angles: even(3), circleMm: 250, holeMm: 10.4, thickMm: 3, boltThread: 'M10x1.5', boltMm: 14 })
+    doc.port(`${e.id}-${wheel}`, 'flex-pads', 'main', {
+      heightMm: 7.5,
+      angles: even(3),
+      circleMm: 250,
+      holeMm: 10.4,
+      thickMm: 3,
+      boltThread: 'M10x1.5',
+      boltMm: 14,
+    })
   }
   seat(doc, e)
   if (e.separator) {
@@ -108,7 +178,13 @@ export function engine(doc: DocumentWriter, e: EngineOf): void {
   }
   if (!e.automatic) {
     doc.part(`${e.id}-pilot`, 'pilot', `${e.name} pilot bearing`, { ownerId: e.id })
-    doc.port(`${e.id}-pilot`, 'pilot-piece', 'main', { type: 'bearing', outerMm: 25.018, boreMm: e.nose + 0.015, widthMm: 12, depthMm: 1 })
+    doc.port(`${e.id}-pilot`, 'pilot-piece', 'main', {
+      type: 'bearing',
+      outerMm: 25.018,
+      boreMm: e.nose + 0.015,
+      widthMm: 12,
+      depthMm: 1,
+    })
   }
 }
 
@@ -129,7 +205,13 @@ function seat(doc: DocumentWriter, { id, size, pads, pan }: EngineOf): void {
     { fromMm: from, toMm: to, depthMm: depth },
     { fromMm: to, toMm: 0, depthMm: 105 },
   ].filter((zone) => zone.toMm > zone.fromMm)
-  const port = doc.port(id, 'sump', 'main', { dropMm: 50, coverMm: 70, pickupMm: 40, baffled: true, capacityL: OIL.held })
+  const port = doc.port(id, 'sump', 'main', {
+    dropMm: 50,
+    coverMm: 70,
+    pickupMm: 40,
+    baffled: true,
+    capacityL: OIL.held,
+  })
   doc.claim(port, 'zones', zones, 'measured', { by: 'Bram', method: 'rule' })
 }
 
@@ -159,8 +241,19 @@ export interface BoxOf {
   /** A transaxle: final drive, and its inner joints left and right of the crank axis. */
   readonly transaxle?: readonly [finalDrive: number, left: number, right: number, family: string]
   /** What goes into a transfer case: face pattern, splines, Ø, rear face and shaft end behind the bell face. */
-  readonly caseEnd?: readonly [pattern: Pattern, splines: number, major: number, face: number, end: number]
-  readonly takeOff?: { readonly family: string; readonly side: string; readonly moduleMm: number; readonly turns: string }
+  readonly caseEnd?: readonly [
+    pattern: Pattern,
+    splines: number,
+    major: number,
+    face: number,
+    end: number,
+  ]
+  readonly takeOff?: {
+    readonly family: string
+    readonly side: string
+    readonly moduleMm: number
+    readonly turns: string
+  }
 }
 
 /** A disc hub from the clutch face, with the splines of its shaft. */
@@ -179,7 +272,13 @@ export function gearbox(doc: DocumentWriter, g: BoxOf): void {
   const [flange, plates] = g.original
   const behind = (place: number): number => Number((flange - plates + place).toFixed(2))
   doc.part(g.id, 'transmission', g.name, { ownerId: g.ownerId })
-  doc.port(g.id, 'face', 'front', { ...drilled(g.pattern), mayTurn: false, outline: outlineOf(g.pattern) }, { looks: 'forward' })
+  doc.port(
+    g.id,
+    'face',
+    'front',
+    { ...drilled(g.pattern), mayTurn: false, outline: outlineOf(g.pattern) },
+    { looks: 'forward' },
+  )
   doc.port(g.id, 'ratios', 'main', {
     type: g.automatic ? 'automatic' : 'manual',
     gears: g.gears,
@@ -187,12 +286,28 @@ export function gearbox(doc: DocumentWriter, g: BoxOf): void {
     ...(g.automatic ? { stall: 2.1 } : {}),
     ...(g.transaxle ? { finalDrive: g.transaxle[0] } : {}),
   })
-  doc.port(g.id, 'ratings', 'torque', { torqueNm: g.torqueNm, reference: g.automatic ? 'turbine' : 'engine', basis: 'nominal' })
+  doc.port(g.id, 'ratings', 'torque', {
+    torqueNm: g.torqueNm,
+    reference: g.automatic ? 'turbine' : 'engine',
+    basis: 'nominal',
+  })
   doc.port(g.id, 'ratings', 'speed', { speedRpm: g.speedRpm })
   doc.port(g.id, 'original-stack', 'main', { flangeMm: flange, platesMm: plates, spacersMm: 0 })
-  doc.port(g.id, 'outline', 'main', { bellMm: g.size[0], lengthMm: g.size[1], heightMm: g.size[2] }, { grade: 'catalogue' })
+  doc.port(
+    g.id,
+    'outline',
+    'main',
+    { bellMm: g.size[0], lengthMm: g.size[1], heightMm: g.size[2] },
+    { grade: 'catalogue' },
+  )
   if (g.mount)
-    doc.port(g.id, 'mount-pad', 'main', { alongMm: g.mount[0], belowMm: g.mount[1], spacingMm: 80, thread: 'M10x1.5' }, { grade: 'measured', by: 'Bram', method: 'rule' })
+    doc.port(
+      g.id,
+      'mount-pad',
+      'main',
+      { alongMm: g.mount[0], belowMm: g.mount[1], spacingMm: 80, thread: 'M10x1.5' },
+      { grade: 'measured', by: 'Bram', method: 'rule' },
+    )
   doc.part(`${g.id}-starter`, 'starter', `${g.name} starter`, { ownerId: g.id })
   doc.port(`${g.id}-starter`, 'starter', 'main', {
     mount: 'bell',
@@ -219,7 +334,14 @@ export function gearbox(doc: DocumentWriter, g: BoxOf): void {
       stallRpm: 2000,
     })
     // Pull-up 2.5 mm against its own engine: X = f + h + 2.5.
-    doc.port(g.id, 'pump', 'main', { padMm: flange + 7.5 + 2.5, padSpreadMm: 0.2, lugsMm: 14, bushMm: 44.45, turbineSplines: 27, statorSplines: 30 })
+    doc.port(g.id, 'pump', 'main', {
+      padMm: flange + 7.5 + 2.5,
+      padSpreadMm: 0.2,
+      lugsMm: 14,
+      bushMm: 44.45,
+      turbineSplines: 27,
+      statorSplines: 30,
+    })
     return
   }
   doc.port(g.id, 'input-shaft', 'main', {
@@ -233,42 +355,100 @@ export function gearbox(doc: DocumentWriter, g: BoxOf): void {
     splineEndMm: behind(SHAFT.splineEnd),
   })
   doc.part(`${g.id}-cover`, 'cover', `${g.name} clutch cover`, { ownerId: g.id })
-  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', { heightMm: g.clutch[0], travelLowMm: LINING.releaseLow, travelHighMm: LINING.releaseHigh })
+  doc.port(`${g.id}-cover`, 'cover-fingers', 'main', {
+    heightMm: g.clutch[0],
+    travelLowMm: LINING.releaseLow,
+    travelHighMm: LINING.releaseHigh,
+  })
   const { circle } = LINING
   const lining = { outerMm: circle - 40, innerMm: circle - 115, friction: LINING.friction }
   // Clamps for a fifth more than the gearbox is rated for.
-  const clampN = Math.round((g.torqueNm * 1.25) / (2 * LINING.friction * ((lining.outerMm + lining.innerMm) / 4000)))
-  doc.port(`${g.id}-cover`, 'cover-mount', 'main', { circleMm: circle, bolts: 6, holeMm: 8.4, dowelMm: 8, stepMm: 0, clampN })
-  doc.port(`${g.id}-cover`, 'ratings', 'torque', { torqueNm: Math.round(g.torqueNm * 1.15), reference: 'engine', basis: 'nominal', speedRpm: 7500 })
+  const clampN = Math.round(
+    (g.torqueNm * 1.25) / (2 * LINING.friction * ((lining.outerMm + lining.innerMm) / 4000)),
+  )
+  doc.port(`${g.id}-cover`, 'cover-mount', 'main', {
+    circleMm: circle,
+    bolts: 6,
+    holeMm: 8.4,
+    dowelMm: 8,
+    stepMm: 0,
+    clampN,
+  })
+  doc.port(`${g.id}-cover`, 'ratings', 'torque', {
+    torqueNm: Math.round(g.torqueNm * 1.15),
+    reference: 'engine',
+    basis: 'nominal',
+    speedRpm: 7500,
+  })
   doc.part(`${g.id}-disc`, 'disc', `${g.name} clutch disc`, { ownerId: g.id })
   doc.port(`${g.id}-disc`, 'disc-hub', 'main', discOf(g.clutch[1], g.clutch[2]))
   doc.port(`${g.id}-disc`, 'disc-face', 'main', lining)
-  doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, { ownerId: g.id })
-  doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', { restMm: behind(WHEEL.clutchFace + g.clutch[0] + SHAFT.bearingGap), gapLowMm: 1.5, gapHighMm: 4 })
+  doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, {
+    ownerId: g.id,
+  })
+  doc.port(`${g.id}-release-bearing`, 'release-bearing', 'main', {
+    restMm: behind(WHEEL.clutchFace + g.clutch[0] + SHAFT.bearingGap),
+    gapLowMm: 1.5,
+    gapHighMm: 4,
+  })
 }
 
 /** What stands on and behind the bell: starter seat, release, output, lever, speedometer drive, switches. */
 function behindBell(doc: DocumentWriter, g: BoxOf): void {
   if (g.bell) {
-    doc.port(g.id, 'starter-seat', 'bell', { side: g.bell[0], axisMm: RING.axis }, { looks: 'forward' })
+    doc.port(
+      g.id,
+      'starter-seat',
+      'bell',
+      { side: g.bell[0], axisMm: RING.axis },
+      { looks: 'forward' },
+    )
     doc.port(g.id, 'sensor-seat', 'main', { drilled: g.bell[1] })
   }
   if (g.output) {
     const [alongMm, splines, majorMm] = g.output
-    doc.port(g.id, 'output', 'main', { type: 'slip', splines, majorMm, alongMm, belowMm: 0, rightMm: 0 }, { grade: 'measured', by: 'Bram', method: 'tape-shaft' })
+    doc.port(
+      g.id,
+      'output',
+      'main',
+      { type: 'slip', splines, majorMm, alongMm, belowMm: 0, rightMm: 0 },
+      { grade: 'measured', by: 'Bram', method: 'tape-shaft' },
+    )
   }
-  if (g.transaxle) doc.port(g.id, 'side-outputs', 'main', { family: g.transaxle[3], leftMm: g.transaxle[1], rightMm: g.transaxle[2] })
+  if (g.transaxle)
+    doc.port(g.id, 'side-outputs', 'main', {
+      family: g.transaxle[3],
+      leftMm: g.transaxle[1],
+      rightMm: g.transaxle[2],
+    })
   if (g.caseEnd) {
     const [rear, splines, majorMm, faceMm, endMm] = g.caseEnd
     doc.port(g.id, 'face', 'rear', tapped(rear), { looks: 'rearward' })
     doc.port(g.id, 'case-shaft', 'main', { splines, majorMm, faceMm, endMm })
   }
   if (g.takeOff) doc.port(g.id, 'take-off-opening', 'main', g.takeOff)
-  if (g.lever) doc.port(g.id, 'lever', 'main', { alongMm: g.lever, work: 'lever on the case', gate: 'as the vehicle' }, { grade: 'measured', by: 'Bram', method: 'rule' })
+  if (g.lever)
+    doc.port(
+      g.id,
+      'lever',
+      'main',
+      { alongMm: g.lever, work: 'lever on the case', gate: 'as the vehicle' },
+      { grade: 'measured', by: 'Bram', method: 'rule' },
+    )
   if (g.perTurn) doc.port(g.id, 'speed-drive', 'main', { type: 'cable', perTurn: g.perTurn })
-  doc.port(g.id, 'switches', 'main', { reverse: true, interlock: g.automatic ? 'neutral or park switch' : 'nothing' })
+  doc.port(g.id, 'switches', 'main', {
+    reverse: true,
+    interlock: g.automatic ? 'neutral or park switch' : 'nothing',
+  })
   if (g.automatic) doc.port(g.id, 'load-signal', 'main', { wants: 'cable', pullMm: 42 })
-  else doc.port(g.id, 'release-gear', 'main', { type: 'fork', slaveMm: 20.64, innerMm: 0, strokeMm: 28, forkRatio: 1.8 })
+  else
+    doc.port(g.id, 'release-gear', 'main', {
+      type: 'fork',
+      slaveMm: 20.64,
+      innerMm: 0,
+      strokeMm: 28,
+      forkRatio: 1.8,
+    })
 }
 
 /** Four engines in six year groups, four transmissions: each engine fits its own gearbox by its own numbers. */
@@ -428,32 +608,112 @@ export function trains(doc: DocumentWriter): void {
 
 /** Adapter plates, spacers and pilot pieces that somebody sells. */
 export function adapters(doc: DocumentWriter): void {
-  const plate = (id: string, name: string, thickness: number, front: Pattern, rear: Pattern, grade: 'maker' | 'catalogue', dowelled = true): void => {
+  const plate = (
+    id: string,
+    name: string,
+    thickness: number,
+    front: Pattern,
+    rear: Pattern,
+    grade: 'maker' | 'catalogue',
+    dowelled = true,
+  ): void => {
     doc.part(id, 'plate', name)
     const source = grade === 'maker' ? 'Kit drawing' : 'Kit advert'
     doc.port(id, 'plate', 'main', { thicknessMm: thickness }, { grade, source })
-    doc.port(id, 'face', 'front', dowelled ? drilled(front) : { holes: drilled(front).holes, dowels: [] }, { looks: 'forward', grade, source })
-    doc.port(id, 'face', 'rear', dowelled ? tapped(rear) : { holes: tapped(rear).holes, dowels: [] }, { looks: 'rearward', grade, source })
+    doc.port(
+      id,
+      'face',
+      'front',
+      dowelled ? drilled(front) : { holes: drilled(front).holes, dowels: [] },
+      { looks: 'forward', grade, source },
+    )
+    doc.port(
+      id,
+      'face',
+      'rear',
+      dowelled ? tapped(rear) : { holes: tapped(rear).holes, dowels: [] },
+      { looks: 'rearward', grade, source },
+    )
   }
-  plate('plate-w2-12', 'Tessil plate 12 mm, Wick 2nd to Marlund', 12, PATTERNS.wickSecond, PATTERNS.marlund, 'maker')
-  plate('plate-w2-12b', 'Brimble plate 12 mm, Wick 2nd to Marlund', 12, PATTERNS.wickSecond, PATTERNS.marlund, 'catalogue', false)
-  plate('plate-w1-16', 'Tessil plate 16 mm, Wick 1st to Marlund', 16, PATTERNS.wickFirst, PATTERNS.marlund, 'maker')
-  plate('plate-q-14', 'Tessil plate 14 mm, Quill to Marlund', 14, PATTERNS.quill, PATTERNS.marlund, 'maker')
+  plate(
+    'plate-w2-12',
+    'Tessil plate 12 mm, Wick 2nd to Marlund',
+    12,
+    PATTERNS.wickSecond,
+    PATTERNS.marlund,
+    'maker',
+  )
+  plate(
+    'plate-w2-12b',
+    'Brimble plate 12 mm, Wick 2nd to Marlund',
+    12,
+    PATTERNS.wickSecond,
+    PATTERNS.marlund,
+    'catalogue',
+    false,
+  )
+  plate(
+    'plate-w1-16',
+    'Tessil plate 16 mm, Wick 1st to Marlund',
+    16,
+    PATTERNS.wickFirst,
+    PATTERNS.marlund,
+    'maker',
+  )
+  plate(
+    'plate-q-14',
+    'Tessil plate 14 mm, Quill to Marlund',
+    14,
+    PATTERNS.quill,
+    PATTERNS.marlund,
+    'maker',
+  )
   for (const [id, mm] of [
     ['spacer-4', 4.2],
     ['spacer-8', 8.4],
   ] as const) {
     doc.part(id, 'spacer', `Tessil crank spacer ${mm} mm, Wick`)
     doc.port(id, 'spacer', 'main', { thicknessMm: mm }, { source: 'Kit drawing' })
-    doc.port(id, 'flywheel', 'front', { angles: even(8), circleMm: 72, holeMm: 10.2, registerMm: 40.02, outerMm: 104, balance: 'zero' }, { source: 'Kit drawing' })
-    doc.port(id, 'crank-flange', 'rear', { angles: even(8), circleMm: 72, thread: 'through', registerMm: 40, balance: 'zero' }, { source: 'Kit drawing' })
-    doc.port(id, 'flange-bolts', 'main', { thread: 'M10x1.25', lengthMm: 25 + Math.ceil(mm), headMm: 17, headTallMm: DISC.boltHead }, { source: 'Kit drawing' })
+    doc.port(
+      id,
+      'flywheel',
+      'front',
+      {
+        angles: even(8),
+        circleMm: 72,
+        holeMm: 10.2,
+        registerMm: 40.02,
+        outerMm: 104,
+        balance: 'zero',
+      },
+      { source: 'Kit drawing' },
+    )
+    doc.port(
+      id,
+      'crank-flange',
+      'rear',
+      { angles: even(8), circleMm: 72, thread: 'through', registerMm: 40, balance: 'zero' },
+      { source: 'Kit drawing' },
+    )
+    doc.port(
+      id,
+      'flange-bolts',
+      'main',
+      { thread: 'M10x1.25', lengthMm: 25 + Math.ceil(mm), headMm: 17, headTallMm: DISC.boltHead },
+      { source: 'Kit drawing' },
+    )
   }
   for (const [id, name, bore] of [
     ['bush-15', 'Bronze pilot bush 25 on 15', 15.05],
     ['bush-17', 'Bronze pilot bush 25 on 17', 17.05],
   ] as const) {
     doc.part(id, 'pilot', name)
-    doc.port(id, 'pilot-piece', 'main', { type: 'bush', outerMm: 25.02, boreMm: bore, widthMm: 14, depthMm: 1 })
+    doc.port(id, 'pilot-piece', 'main', {
+      type: 'bush',
+      outerMm: 25.02,
+      boreMm: bore,
+      widthMm: 14,
+      depthMm: 1,
+    })
   }
 }

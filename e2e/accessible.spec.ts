@@ -38,11 +38,22 @@ for (const [words, paths] of [
   ['of a build', OF_A_BUILD],
   ['outside a build', OUTSIDE],
 ] as const)
-  test(`axe finds nothing serious on any screen ${words} in either theme, and nothing is cut off at 800 px`, async ({ page, demo }) => {
+  test(`axe finds nothing serious on any screen ${words} in either theme, and nothing is cut off at 800 px`, async ({
+    page,
+    demo,
+  }) => {
     // Every screen twice by axe: minutes on a busy machine.
     test.setTimeout(600_000)
-    const job = await (await page.request.post(`${demo.url}/api/builds/lantern/sourcing`, { data: {} })).json()
-    await expect.poll(async () => (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status, { timeout: 120_000 }).toBe('done')
+    const job = await (
+      await page.request.post(`${demo.url}/api/builds/lantern/sourcing`, { data: {} })
+    ).json()
+    await expect
+      .poll(
+        async () =>
+          (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status,
+        { timeout: 120_000 },
+      )
+      .toBe('done')
     for (const path of paths) {
       await page.setViewportSize({ width: 1280, height: 800 })
       await page.goto(demo.url + path)
@@ -52,12 +63,20 @@ for (const [words, paths] of [
       await page.evaluate(() => void (document.documentElement.dataset.theme = 'late'))
       await expectAccessible(page, ['color-contrast'])
       await page.setViewportSize({ width: 800, height: 800 })
-      expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([path, 800])
+      expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([
+        path,
+        800,
+      ])
     }
   })
 
-test('a dialog lies over everything: with a head that stays and a grid under it, nothing covers any of it', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=pilot`)
+test('a dialog lies over everything: with a head that stays and a grid under it, nothing covers any of it', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(
+    `${demo.url}/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=pilot`,
+  )
   await settled(page)
   await page.getByRole('button', { name: 'Record measurement' }).click()
   const dialog = page.getByRole('dialog', { name: /Record a measurement/ })
@@ -66,10 +85,19 @@ test('a dialog lies over everything: with a head that stays and a grid under it,
     // An open dialog takes the pointer from all that is under it: painted over it, it would not be found.
     document.body.style.setProperty('pointer-events', 'auto', 'important')
     const { x, y, width, height } = box.getBoundingClientRect()
-    const points = Array.from({ length: 20 * 20 }, (_, i) => [x + (width * ((i % 20) + 0.5)) / 20, y + (height * (Math.floor(i / 20) + 0.5)) / 20] as const)
+    const points = Array.from(
+      { length: 20 * 20 },
+      (_, i) =>
+        [
+          x + (width * ((i % 20) + 0.5)) / 20,
+          y + (height * (Math.floor(i / 20) + 0.5)) / 20,
+        ] as const,
+    )
     return points.flatMap(([left, top]) => {
       const there = document.elementFromPoint(left, top)
-      return there && box.contains(there) ? [] : [`${there?.textContent?.slice(0, 30)} at ${Math.round(left)}, ${Math.round(top)}`]
+      return there && box.contains(there)
+        ? []
+        : [`${there?.textContent?.slice(0, 30)} at ${Math.round(left)}, ${Math.round(top)}`]
     })
   })
   expect(covered).toEqual([])

@@ -3,11 +3,19 @@ import { expect, expectAccessible, settled, startJunket, test } from './junket.t
 
 /** Presses Tab until the control has the focus: how one gets there without a mouse. */
 async function tabTo(page: Page, control: Locator, most = 80): Promise<void> {
-  for (let i = 0; i < most && !(await control.evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  for (
+    let i = 0;
+    i < most && !(await control.evaluate((one) => one === document.activeElement));
+    i++
+  )
+    await page.keyboard.press('Tab')
   await expect(control).toBeFocused()
 }
 
-test('a build starts in two minutes from empty data, by mouse: types, questions, ranges, confirm or drop, and undo', async ({ page, empty }) => {
+test('a build starts in two minutes from empty data, by mouse: types, questions, ranges, confirm or drop, and undo', async ({
+  page,
+  empty,
+}) => {
   await page.goto(empty.url)
   await page.getByRole('link', { name: 'Start a build' }).first().click()
   await page.getByRole('button', { name: /Start, and/ }).click()
@@ -19,16 +27,30 @@ test('a build starts in two minutes from empty data, by mouse: types, questions,
   await page.getByRole('button', { name: '1450 kg' }).click()
   await page.getByLabel('Engine', { exact: true }).selectOption('template:alloy-four-lengthwise')
   await page.getByLabel('Gearbox', { exact: true }).selectOption('template:light-five-speed')
-  await page.locator('fieldset').filter({ hasText: 'pilot bore in the crank' }).getByText('Yes').click()
-  await page.locator('fieldset').filter({ hasText: 'Does the engine turn' }).getByText("Don't know").click()
-  await page.locator('fieldset').filter({ hasText: 'brake booster' }).getByText("Don't know").click()
+  await page
+    .locator('fieldset')
+    .filter({ hasText: 'pilot bore in the crank' })
+    .getByText('Yes')
+    .click()
+  await page
+    .locator('fieldset')
+    .filter({ hasText: 'Does the engine turn' })
+    .getByText("Don't know")
+    .click()
+  await page
+    .locator('fieldset')
+    .filter({ hasText: 'brake booster' })
+    .getByText("Don't know")
+    .click()
   await page.reload()
   await expect(page.getByLabel('Name')).toHaveValue('Cormorant')
   await expect(page.getByText('Asked, not judged').first()).toBeVisible()
   await page.getByRole('button', { name: /Start, and/ }).click()
   await expect(page.getByRole('heading', { name: 'First answer' })).toBeVisible()
   await expect(page.getByText('13 small things')).toBeVisible()
-  await expect(page.getByRole('region', { name: 'Price and hours' })).toContainText(/€ [\d\s\u202f]+ to € [\d\s\u202f]+/)
+  await expect(page.getByRole('region', { name: 'Price and hours' })).toContainText(
+    /€ [\d\s\u202f]+ to € [\d\s\u202f]+/,
+  )
   await expect(page.getByRole('heading', { name: 'Measure first' })).toBeVisible()
   await expectAccessible(page)
   await page.getByRole('button', { name: 'Confirm Earth straps' }).click()
@@ -71,7 +93,11 @@ test('the same start by keyboard only', async ({ page, empty }) => {
   await expect(page.getByText('Iron V eight with Heavy five-speed').first()).toBeVisible()
 })
 
-test('two browsers: each sees what the other saved within two seconds, keeps what it types, and settles a clash field by field', async ({ page, demo, browser }) => {
+test('two browsers: each sees what the other saved within two seconds, keeps what it types, and settles a clash field by field', async ({
+  page,
+  demo,
+  browser,
+}) => {
   const other = await (await browser.newContext()).newPage()
   await page.goto(`${demo.url}/builds/lantern/brief`)
   await other.goto(`${demo.url}/builds/lantern/brief`)
@@ -91,7 +117,9 @@ test('two browsers: each sees what the other saved within two seconds, keeps wha
   await expect(page.getByLabel('Why')).toHaveValue('Typed here and not saved yet')
   await page.getByLabel('Like-for-like repair').fill('3150.00')
   await page.getByRole('button', { name: 'Save the brief' }).click()
-  await expect(other.getByLabel('Why')).toHaveValue('Typed here and not saved yet', { timeout: 2000 })
+  await expect(other.getByLabel('Why')).toHaveValue('Typed here and not saved yet', {
+    timeout: 2000,
+  })
   await expect(other.getByLabel('Like-for-like repair')).toHaveValue('3150.00')
 
   await page.getByRole('button', { name: 'History' }).click()
@@ -118,10 +146,15 @@ test('the connection cut while typing loses nothing', async ({ page, demo }) => 
   await expect(page.getByLabel('Why')).toHaveValue('Half a sentence, finished offline')
   await page.getByRole('button', { name: 'Save the brief' }).click()
   await expect(page.getByRole('button', { name: 'Discard what was typed' })).toBeHidden()
-  expect((await (await page.request.get(`${demo.url}/api/builds/lantern`)).json()).build.why).toBe('Half a sentence, finished offline')
+  expect((await (await page.request.get(`${demo.url}/api/builds/lantern`)).json()).build.why).toBe(
+    'Half a sentence, finished offline',
+  )
 })
 
-test('a backup is made and restored from the interface, and the restore can be taken back; trash and people', async ({ page, demo }) => {
+test('a backup is made and restored from the interface, and the restore can be taken back; trash and people', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/safekeeping`)
   await page.getByRole('button', { name: 'I am Ida' }).click()
   await page.getByRole('button', { name: 'Back up now' }).click()
@@ -149,11 +182,15 @@ test('a backup is made and restored from the interface, and the restore can be t
   await expect(page.getByRole('row', { name: /Lantern/ })).toBeHidden()
   await page.locator('body').press('Control+z')
   await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
-  const { items } = await (await page.request.get(`${demo.url}/api/history?entity=build&id=lantern`)).json()
+  const { items } = await (
+    await page.request.get(`${demo.url}/api/history?entity=build&id=lantern`)
+  ).json()
   expect(items[0].who).toBe('Ida')
 })
 
-test('beyond this machine a passcode is asked; a wrong one is refused; signing out asks again', async ({ page }) => {
+test('beyond this machine a passcode is asked; a wrong one is refused; signing out asks again', async ({
+  page,
+}) => {
   const junket = await startJunket({ demo: true, host: '0.0.0.0', passcode: 'gannet-and-gull' })
   await page.goto(junket.url)
   await page.getByLabel('Passcode').fill('wrong-passcode')
@@ -172,7 +209,9 @@ test('beyond this machine a passcode is asked; a wrong one is refused; signing o
   await page.keyboard.press('Enter')
   await expect(page.getByText('not the passcode used until now')).toBeVisible()
   await page.getByLabel('Passcode until now').fill('gannet-and-gull')
-  const changed = page.waitForResponse((answer) => answer.url().endsWith('/api/passcode') && answer.ok())
+  const changed = page.waitForResponse(
+    (answer) => answer.url().endsWith('/api/passcode') && answer.ok(),
+  )
   await page.getByRole('button', { name: 'Set the passcode' }).click()
   // Signed out before this is answered, its answer would sign in again.
   await changed
@@ -184,13 +223,17 @@ test('beyond this machine a passcode is asked; a wrong one is refused; signing o
   await junket.stop()
 })
 
-test("a donor's sheet is filled on a tablet with the connection cut, survives a reload, and arrives; net costs stand side by side", async ({ page, demo }) => {
+test("a donor's sheet is filled on a tablet with the connection cut, survives a reload, and arrives; net costs stand side by side", async ({
+  page,
+  demo,
+}) => {
   await page.setViewportSize({ width: 800, height: 1100 })
   await page.goto(`${demo.url}/builds/lantern/donors`)
   await expect(page.getByRole('row', { name: /^Net cost/ })).toBeVisible()
   await page.getByRole('link', { name: /of Bare Wick 2nd engine/ }).click()
   await settled(page)
-  const answer = (question: string, words: string) => page.locator('fieldset').filter({ hasText: question }).getByText(words, { exact: true }).click()
+  const answer = (question: string, words: string) =>
+    page.locator('fieldset').filter({ hasText: question }).getByText(words, { exact: true }).click()
   await answer('Papers are here', 'No')
   await expect(page.getByText('No certificate without papers').first()).toBeVisible()
   // Arrived before the connection is cut: else it waits with the other two.
@@ -202,15 +245,22 @@ test("a donor's sheet is filled on a tablet with the connection cut, survives a 
   await page.getByLabel('Oil pressure, warm, at idle').press('Tab')
   await expect(page.getByText('2 answers wait')).toBeVisible()
   await page.context().setOffline(false)
-  await expect(page.getByText('Every answer is kept with the donor')).toBeVisible({ timeout: 15_000 })
+  await expect(page.getByText('Every answer is kept with the donor')).toBeVisible({
+    timeout: 15_000,
+  })
   await page.reload()
   await expect(page.getByLabel('Oil pressure, warm, at idle')).toHaveValue('1.2 bar')
   await page.getByRole('link', { name: 'Side by side' }).click()
   await expect(page.getByRole('row', { name: /^Put at risk/ })).toContainText('Hit in front')
 })
 
-test('a claim on a joint is a sentence, answers at its grade, and is taken off again', async ({ page, demo }) => {
-  await page.goto(`${demo.url}/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=depth`)
+test('a claim on a joint is a sentence, answers at its grade, and is taken off again', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(
+    `${demo.url}/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=depth`,
+  )
   await expect(page.getByRole('heading', { name: 'Depth: not measured' })).toBeVisible()
   await page.getByRole('button', { name: 'Say what is known of this joint' }).click()
   const dialog = page.getByRole('dialog')
@@ -239,7 +289,10 @@ test('find: a part number in another spelling, a joint, a donor', async ({ page,
   }
 })
 
-test('the late bench is remembered over pages and reloads; shop mode goes line by line', async ({ page, demo }) => {
+test('the late bench is remembered over pages and reloads; shop mode goes line by line', async ({
+  page,
+  demo,
+}) => {
   await page.goto(demo.url)
   await page.getByRole('button', { name: 'Late bench' }).click()
   await page.goto(`${demo.url}/builds/lantern/shop`)
@@ -252,7 +305,10 @@ test('the late bench is remembered over pages and reloads; shop mode goes line b
   await expect(page.getByRole('heading', { level: 1 })).toHaveText(first ?? '')
 })
 
-test('a pattern from distances: what is short is asked for, the misfit shown, kept, out as DXF and back', async ({ page, demo }) => {
+test('a pattern from distances: what is short is asked for, the misfit shown, kept, out as DXF and back', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/catalogue/parts/quill-late`)
   await page.getByRole('link', { name: 'Pattern' }).click()
   await expect(page.getByRole('img', { name: /^Bolt pattern/ })).toBeVisible()
@@ -260,14 +316,21 @@ test('a pattern from distances: what is short is asked for, the misfit shown, ke
   await page.getByLabel('Distances, a line each').fill('1 2 200\n2 3 200\n3 4 200')
   await page.getByRole('button', { name: 'Work out the pattern' }).click()
   await expect(page.getByRole('alert')).toContainText('leave it loose: 5 are needed')
-  await page.getByLabel('Distances, a line each').fill('1 2 200\n2 3 200\n3 4 200\n4 1 200\n1 3 283\n2 4 282.84\n1 axis 141.42\n2 axis 141.42\n3 axis 141.42')
+  await page
+    .getByLabel('Distances, a line each')
+    .fill(
+      '1 2 200\n2 3 200\n3 4 200\n4 1 200\n1 3 283\n2 4 282.84\n1 axis 141.42\n2 axis 141.42\n3 axis 141.42',
+    )
   await page.getByRole('button', { name: 'Work out the pattern' }).click()
   const read = page.getByRole('region', { name: 'What was read' })
   await expect(read).toContainText('2 more than needed')
   await expectAccessible(page)
   await read.getByRole('button', { name: 'Keep as a measurement' }).click()
   await expect(read).toBeHidden()
-  const [download] = await Promise.all([page.waitForEvent('download'), page.getByRole('link', { name: 'Export DXF' }).click()])
+  const [download] = await Promise.all([
+    page.waitForEvent('download'),
+    page.getByRole('link', { name: 'Export DXF' }).click(),
+  ])
   const path = await download.path()
   await page.goto(`${demo.url}/catalogue/parts/wick-1/pattern`)
   await page.getByLabel('Read a DXF').setInputFiles(path)
@@ -275,7 +338,10 @@ test('a pattern from distances: what is short is asked for, the misfit shown, ke
   await expect(read).toContainText(/\d+ holes and \d+ dowels/)
 })
 
-test('the mating card: readings round the clock, what they say, kept over a reload', async ({ page, demo }) => {
+test('the mating card: readings round the clock, what they say, kept over a reload', async ({
+  page,
+  demo,
+}) => {
   await page.goto(`${demo.url}/builds/lantern/pairing`)
   await page.getByRole('link', { name: 'Mating card' }).click()
   const says = page.getByRole('region', { name: 'What it says so far' })
@@ -293,8 +359,14 @@ test('the mating card: readings round the clock, what they say, kept over a relo
     await page.getByLabel(place).first().fill(reading)
     await page.getByLabel(place).first().press('Tab')
   }
-  await expect(says).toContainText('Bore runs out 0.60 mm, more than 0.25: offset dowels of 0.36 mm with their high side at 90°')
-  await page.locator('fieldset').filter({ hasText: 'Case went home by hand' }).getByText('No', { exact: true }).click()
+  await expect(says).toContainText(
+    'Bore runs out 0.60 mm, more than 0.25: offset dowels of 0.36 mm with their high side at 90°',
+  )
+  await page
+    .locator('fieldset')
+    .filter({ hasText: 'Case went home by hand' })
+    .getByText('No', { exact: true })
+    .click()
   await expect(says).toContainText('Drawn in by its bolts')
   await expect(page.getByText('Every answer is kept with the build')).toBeVisible()
   await page.reload()

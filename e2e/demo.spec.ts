@@ -2,16 +2,26 @@ import type { Page } from '@playwright/test'
 import { expect, test } from './junket.ts'
 
 /** How many lines the parts list says it has. */
-const lineCount = async (page: Page): Promise<number> => Number.parseInt((await page.getByRole('heading', { name: /^\d+ lines$/ }).textContent()) ?? '', 10)
-const expectLines = (page: Page, count: number) => expect(page.getByRole('heading', { name: `${count} lines`, exact: true })).toBeVisible()
+const lineCount = async (page: Page): Promise<number> =>
+  Number.parseInt(
+    (await page.getByRole('heading', { name: /^\d+ lines$/ }).textContent()) ?? '',
+    10,
+  )
+const expectLines = (page: Page, count: number) =>
+  expect(page.getByRole('heading', { name: `${count} lines`, exact: true })).toBeVisible()
 
-test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve, lock, budget; a reload loses nothing', async ({ page, demo }) => {
+test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve, lock, budget; a reload loses nothing', async ({
+  page,
+  demo,
+}) => {
   await page.goto(demo.url)
   await page.getByRole('link', { name: 'Lantern' }).click()
   await expect(page.getByText('24 of 600 pairings')).toBeVisible()
 
   // The closed pairing's depth: bare it needs a piece, with the plate it mates.
-  await page.getByRole('button', { name: 'Depth, Kessarn Wick, 2nd with Marlund 4-speed', exact: true }).click()
+  await page
+    .getByRole('button', { name: 'Depth, Kessarn Wick, 2nd with Marlund 4-speed', exact: true })
+    .click()
   const why = page.getByRole('complementary', { name: 'Why: Depth' })
   await expect(why.getByRole('heading', { name: 'Depth: mates', exact: true })).toBeVisible()
   await why.getByLabel('Bare, as they meet').check()
@@ -33,7 +43,9 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
   await page.getByRole('link', { name: /^Parts/ }).click()
   const lines = await lineCount(page)
   await page.getByRole('button', { name: /^Exhaust/ }).click()
-  await expect(page.getByRole('complementary', { name: 'Line: Exhaust' })).toContainText('Its route past steering')
+  await expect(page.getByRole('complementary', { name: 'Line: Exhaust' })).toContainText(
+    'Its route past steering',
+  )
   await page.getByRole('button', { name: 'Drop this line' }).click()
   await expectLines(page, lines - 1)
   await page.reload()
@@ -46,7 +58,9 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
     .first()
     .click()
   await page.getByRole('button', { name: 'Solve', exact: true }).click()
-  await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({ timeout: 120_000 })
+  await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({
+    timeout: 120_000,
+  })
   await page.getByRole('button', { name: 'Adapter plate' }).click()
   await page.getByRole('button', { name: 'Keep this' }).click()
   await expect(page.getByText('changed since: solve again')).toBeVisible()
@@ -59,14 +73,19 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
 })
 
 test('locks that contradict one another are named, and taken off', async ({ page, demo }) => {
-  const post = (path: string, body: unknown) => page.request.post(`${demo.url}/api${path}`, { data: body })
+  const post = (path: string, body: unknown) =>
+    page.request.post(`${demo.url}/api${path}`, { data: body })
   await post('/builds/lantern/locks', { way: 'in', candidate: 'keep@heater/kept/main' })
   await post('/builds/lantern/locks', { way: 'out', candidate: 'keep@heater/kept/main' })
   await post('/builds/lantern/locks', { way: 'out', supplierId: 'harbour' })
   await page.goto(`${demo.url}/builds/lantern/sourcing`)
   await page.getByRole('button', { name: 'Solve', exact: true }).click()
-  await expect(page.getByRole('heading', { name: 'No plan is possible' })).toBeVisible({ timeout: 120_000 })
-  await expect(page.getByRole('alert').filter({ hasText: 'No plan can hold' })).toContainText('the lock')
+  await expect(page.getByRole('heading', { name: 'No plan is possible' })).toBeVisible({
+    timeout: 120_000,
+  })
+  await expect(page.getByRole('alert').filter({ hasText: 'No plan can hold' })).toContainText(
+    'the lock',
+  )
   for (const left of [1, 0]) {
     await page.getByRole('button', { name: 'Unlock' }).first().click()
     await expect(page.getByRole('button', { name: 'Unlock' })).toHaveCount(left)
@@ -75,29 +94,58 @@ test('locks that contradict one another are named, and taken off', async ({ page
   await expect(page.getByRole('heading', { name: /^Proven/ })).toBeVisible({ timeout: 120_000 })
 })
 
-test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a drop and undo, a solve', async ({ page, demo }) => {
+test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a drop and undo, a solve', async ({
+  page,
+  demo,
+}) => {
   await page.goto(demo.url)
   await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
-  for (let i = 0; i < 40 && !(await page.getByRole('link', { name: 'Lantern' }).evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  for (
+    let i = 0;
+    i < 40 &&
+    !(await page
+      .getByRole('link', { name: 'Lantern' })
+      .evaluate((one) => one === document.activeElement));
+    i++
+  )
+    await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
   await expect(page.getByText('24 of 600 pairings')).toBeVisible()
   const selected = page.locator('tr[aria-selected=true]')
   await expect(selected).toContainText('Kessarn Wick, 2nd')
-  for (let before = await selected.textContent(); !before?.includes('Quill, lateSunagi 5-speed'); before = await selected.textContent()) {
+  for (
+    let before = await selected.textContent();
+    !before?.includes('Quill, lateSunagi 5-speed');
+    before = await selected.textContent()
+  ) {
     await page.keyboard.press('j')
     await expect(selected).not.toHaveText(before ?? '')
   }
   await page.keyboard.press('w')
-  await expect(page.getByRole('heading', { name: 'Block face to bellhousing: mates', exact: true })).toBeVisible()
+  await expect(
+    page.getByRole('heading', { name: 'Block face to bellhousing: mates', exact: true }),
+  ).toBeVisible()
   for (let i = 0; i < 3; i++) await page.keyboard.press('ArrowRight')
   await expect(page.getByRole('heading', { name: 'Pilot: not measured' })).toBeVisible()
   await page.keyboard.press('m')
   const dialog = page.getByRole('dialog')
   await expect(dialog).toBeVisible()
-  for (let i = 0; i < 30 && !(await dialog.getByLabel('Value').evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  for (
+    let i = 0;
+    i < 30 && !(await dialog.getByLabel('Value').evaluate((one) => one === document.activeElement));
+    i++
+  )
+    await page.keyboard.press('Tab')
   await page.keyboard.type('yes')
   await page.keyboard.press('Tab')
-  for (let i = 0; i < 12 && !(await dialog.getByRole('button', { name: 'Record measurement' }).evaluate((one) => one === document.activeElement)); i++)
+  for (
+    let i = 0;
+    i < 12 &&
+    !(await dialog
+      .getByRole('button', { name: 'Record measurement' })
+      .evaluate((one) => one === document.activeElement));
+    i++
+  )
     await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
@@ -114,7 +162,8 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   await page.keyboard.press('Alt+7')
   const solve = page.getByRole('button', { name: 'Solve', exact: true })
   await expect(solve).toBeVisible()
-  for (let i = 0; i < 40 && !(await solve.evaluate((one) => one === document.activeElement)); i++) await page.keyboard.press('Tab')
+  for (let i = 0; i < 40 && !(await solve.evaluate((one) => one === document.activeElement)); i++)
+    await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: /^Proven for/ })).toBeVisible({ timeout: 120_000 })
   await page.keyboard.press('j')
@@ -126,9 +175,16 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   await expect(page.getByRole('dialog')).toBeHidden()
 })
 
-test('an error of the server is told with a way back, and the page recovers', async ({ page, demo }) => {
+test('an error of the server is told with a way back, and the page recovers', async ({
+  page,
+  demo,
+}) => {
   await page.route('**/api/builds/lantern/parts', (route) =>
-    route.fulfill({ status: 500, contentType: 'application/problem+json', body: JSON.stringify({ detail: 'Junket could not finish this.' }) }),
+    route.fulfill({
+      status: 500,
+      contentType: 'application/problem+json',
+      body: JSON.stringify({ detail: 'Junket could not finish this.' }),
+    }),
   )
   await page.goto(`${demo.url}/builds/lantern/parts`)
   await expect(page.getByRole('alert')).toContainText('Junket could not finish this.')

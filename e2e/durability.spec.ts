@@ -34,7 +34,9 @@ test(`kill -9 × ${ROUNDS} while three write loses nothing acknowledged`, async 
     writing = false
     await Promise.all(writers)
     junket = await startJunket({ data: junket.data })
-    const { items } = (await (await fetch(`${junket.url}/api/suppliers`)).json()) as { items: { name: string }[] }
+    const { items } = (await (await fetch(`${junket.url}/api/suppliers`)).json()) as {
+      items: { name: string }[]
+    }
     const stored = new Set(items.map((one) => one.name))
     expect(acknowledged.filter((name) => !stored.has(name))).toEqual([])
   }
@@ -44,27 +46,45 @@ test(`kill -9 × ${ROUNDS} while three write loses nothing acknowledged`, async 
 
 test('a stop by signal is graceful, and the data is there at the next start', async () => {
   const first = await startJunket()
-  await fetch(`${first.url}/api/suppliers`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Kept', currency: 'EUR' }) })
+  await fetch(`${first.url}/api/suppliers`, {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ name: 'Kept', currency: 'EUR' }),
+  })
   await first.stop('SIGTERM')
   expect(first.process.exitCode).toBe(0)
   const second = await startJunket({ data: first.data })
-  expect((await (await fetch(`${second.url}/api/suppliers`)).json()).items.map((one: { name: string }) => one.name)).toEqual(['Kept'])
+  expect(
+    (await (await fetch(`${second.url}/api/suppliers`)).json()).items.map(
+      (one: { name: string }) => one.name,
+    ),
+  ).toEqual(['Kept'])
   await second.stop()
 })
 
 test('a host beyond this machine is refused without a passcode, with the reason', () => {
-  const { status, stderr } = spawnSync(process.execPath, ['dist/server/main.js'], { env: { ...process.env, JUNKET_HOST: '0.0.0.0' }, encoding: 'utf8' })
+  const { status, stderr } = spawnSync(process.execPath, ['dist/server/main.js'], {
+    env: { ...process.env, JUNKET_HOST: '0.0.0.0' },
+    encoding: 'utf8',
+  })
   expect(status).toBe(2)
   expect(stderr).toContain('no passcode is set')
 })
 
-test('a start on damaged data names the backup that is sound; its command puts it back, and one spoilt row is mended on the page', async ({ page }) => {
+test('a start on damaged data names the backup that is sound; its command puts it back, and one spoilt row is mended on the page', async ({
+  page,
+}) => {
   const first = await startJunket({ demo: true })
-  const { name } = (await (await fetch(`${first.url}/api/backups`, { method: 'POST' })).json()) as { name: string }
+  const { name } = (await (await fetch(`${first.url}/api/backups`, { method: 'POST' })).json()) as {
+    name: string
+  }
   await first.stop()
   const file = join(first.data, 'junket.sqlite')
   writeFileSync(file, readFileSync(file).fill(0xa5, 12_000, 120_000))
-  const refused = spawnSync(process.execPath, ['dist/server/main.js'], { env: { ...process.env, JUNKET_DATA: first.data, JUNKET_PORT: '0' }, encoding: 'utf8' })
+  const refused = spawnSync(process.execPath, ['dist/server/main.js'], {
+    env: { ...process.env, JUNKET_DATA: first.data, JUNKET_PORT: '0' },
+    encoding: 'utf8',
+  })
   expect(refused.status).toBe(3)
   expect(refused.stderr).toContain(`npm start -- --restore ${name}`)
   const restored = await startJunket({ data: first.data, args: ['--restore', name] })
@@ -75,7 +95,9 @@ test('a start on damaged data names the backup that is sound; its command puts i
   data.close()
   const junket = await startJunket({ data: first.data })
   await page.goto(junket.url)
-  await expect(page.getByText(/could not be read and is left out of everything here: Harbour Parts/)).toBeVisible()
+  await expect(
+    page.getByText(/could not be read and is left out of everything here: Harbour Parts/),
+  ).toBeVisible()
   await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
   await page.getByRole('link', { name: /Mend it in People and safekeeping/ }).press('Enter')
   await page.getByLabel('currency').fill('EURO')

@@ -9,7 +9,8 @@ const RING = [
   [171, 214],
   [173, 322],
 ] as const
-const at = ([r, deg]: readonly [number, number]): string => `${(r * Math.cos((deg * Math.PI) / 180)).toFixed(3)} ${(r * Math.sin((deg * Math.PI) / 180)).toFixed(3)}`
+const at = ([r, deg]: readonly [number, number]): string =>
+  `${(r * Math.cos((deg * Math.PI) / 180)).toFixed(3)} ${(r * Math.sin((deg * Math.PI) / 180)).toFixed(3)}`
 const holes = (rest: string): string => RING.map((hole) => `${at(hole)} ${rest}`).join('\n')
 const dowels = (rest: string): string =>
   [
@@ -21,19 +22,30 @@ const dowels = (rest: string): string =>
 const SIX = '0 60 120 180 240 300'
 
 /** Types a part through the form: fields by label, in the section of its port. */
-async function addPart(page: Page, url: string, what: string, identity: Record<string, string>, ports: Record<string, Record<string, string>>): Promise<void> {
+async function addPart(
+  page: Page,
+  url: string,
+  what: string,
+  identity: Record<string, string>,
+  ports: Record<string, Record<string, string>>,
+): Promise<void> {
   await page.goto(`${url}/catalogue/new/${what}`)
-  for (const [label, value] of Object.entries(identity)) await fill(page, page.getByLabel(label, { exact: true }), value)
+  for (const [label, value] of Object.entries(identity))
+    await fill(page, page.getByLabel(label, { exact: true }), value)
   for (const [title, fields] of Object.entries(ports)) {
     const section = page.getByRole('group', { name: title })
-    for (const [label, value] of Object.entries(fields)) await fill(page, section.getByLabel(label), value)
+    for (const [label, value] of Object.entries(fields))
+      await fill(page, section.getByLabel(label), value)
   }
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('heading', { name: identity.Name!, exact: true })).toBeVisible()
 }
 
 async function fill(_: Page, field: ReturnType<Page['getByLabel']>, value: string): Promise<void> {
-  if ((await field.evaluate((one) => one.tagName)) === 'SELECT') await field.selectOption(/^(yes|no|[a-z-]+|manual|automatic)$/.test(value) ? value : { label: value })
+  if ((await field.evaluate((one) => one.tagName)) === 'SELECT')
+    await field.selectOption(
+      /^(yes|no|[a-z-]+|manual|automatic)$/.test(value) ? value : { label: value },
+    )
   else await field.fill(value)
 }
 
@@ -52,7 +64,10 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await page.reload()
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('1981 Skiff van')
   await page.getByRole('group', { name: 'Driven axle' }).getByLabel('Axle ratio').fill('4.1:1')
-  await page.getByRole('group', { name: 'Driven axle' }).getByLabel('Laden axle load').fill('1300 kg')
+  await page
+    .getByRole('group', { name: 'Driven axle' })
+    .getByLabel('Laden axle load')
+    .fill('1300 kg')
   await page.getByRole('group', { name: 'Tyre' }).getByLabel('Tyre marking').fill('185/80R14')
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('heading', { name: '1981 Skiff van' })).toBeVisible()
@@ -74,17 +89,35 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
         'Register Ø': '36',
         Balance: 'zero',
       },
-      'Pilot bore': { 'Bore finished': 'yes', 'Bore Ø': '25', 'Mouth of the bore': '4.2', 'Bottom of the bore': '-26.5' },
+      'Pilot bore': {
+        'Bore finished': 'yes',
+        'Bore Ø': '25',
+        'Mouth of the bore': '4.2',
+        'Bottom of the bore': '-26.5',
+      },
     },
   )
   await addPart(
     page,
     url,
     'transmission',
-    { Name: 'Pollard 4-speed', 'Fitted in the vehicle': '1981 Skiff van', 'How the values below are known': 'maker' },
     {
-      'Bolted face · front': { 'Bolt holes': holes('10.6 drilled'), Dowels: dowels('12.03 reamed') },
-      'Input shaft': { 'Nose Ø': '15', 'Tip from bell face': '-12.5', 'Shoulder behind the nose': '7.5', 'Spline start': '21.5', 'Spline end': '3 in' },
+      Name: 'Pollard 4-speed',
+      'Fitted in the vehicle': '1981 Skiff van',
+      'How the values below are known': 'maker',
+    },
+    {
+      'Bolted face · front': {
+        'Bolt holes': holes('10.6 drilled'),
+        Dowels: dowels('12.03 reamed'),
+      },
+      'Input shaft': {
+        'Nose Ø': '15',
+        'Tip from bell face': '-12.5',
+        'Shoulder behind the nose': '7.5',
+        'Spline start': '21.5',
+        'Spline end': '3 in',
+      },
       Ratios: { Type: 'manual', 'Gear ratios': '3.9 2.3 1.4 1' },
       'Rating · torque': { 'Torque rating': '210', 'Rated at': 'engine', Basis: 'nominal' },
     },
@@ -95,23 +128,75 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
       'Pollard flywheel',
       'Pollard four',
       {
-        'Flywheel face': { 'Hole angles': SIX, 'Bolt circle': '64', 'Hole Ø': '10.2', 'Register bore Ø': '36.02', 'Outer Ø': '282', Balance: 'zero', 'Clutch face': '28' },
-        Bolts: { Thread: 'M10x1.25', 'Length under head': '25', 'Thickness of wheel': '12', 'Head or washer': '17' },
+        'Flywheel face': {
+          'Hole angles': SIX,
+          'Bolt circle': '64',
+          'Hole Ø': '10.2',
+          'Register bore Ø': '36.02',
+          'Outer Ø': '282',
+          Balance: 'zero',
+          'Clutch face': '28',
+        },
+        Bolts: {
+          Thread: 'M10x1.25',
+          'Length under head': '25',
+          'Thickness of wheel': '12',
+          'Head or washer': '17',
+        },
         'Ring gear': { 'Face nearest': '18', 'Tooth width': '10' },
       },
     ],
-    ['pilot', 'Pollard pilot', 'Pollard four', { 'Pilot piece': { 'Kind of pilot': 'bearing', 'Outer Ø': '25.018', 'Bore Ø': '15.015', Width: '12', 'Set below': '1' } }],
+    [
+      'pilot',
+      'Pollard pilot',
+      'Pollard four',
+      {
+        'Pilot piece': {
+          'Kind of pilot': 'bearing',
+          'Outer Ø': '25.018',
+          'Bore Ø': '15.015',
+          Width: '12',
+          'Set below': '1',
+        },
+      },
+    ],
     ['cover', 'Pollard cover', 'Pollard 4-speed', { 'Cover fingers': { 'Fingers over': '52' } }],
-    ['disc', 'Pollard disc', 'Pollard 4-speed', { 'Clutch disc hub': { 'Hub front': '-6', 'Hub rear': '18' } }],
-    ['release-bearing', 'Pollard bearing', 'Pollard 4-speed', { 'Release bearing': { 'Bearing face at rest': '87', 'Least rest gap': '1.5', 'Greatest rest gap': '4' } }],
-    ['starter', 'Pollard starter', 'Pollard 4-speed', { Starter: { 'Carried by': 'bell', 'Throw of the pinion': '12', 'Pinion moves': 'forward' } }],
+    [
+      'disc',
+      'Pollard disc',
+      'Pollard 4-speed',
+      { 'Clutch disc hub': { 'Hub front': '-6', 'Hub rear': '18' } },
+    ],
+    [
+      'release-bearing',
+      'Pollard bearing',
+      'Pollard 4-speed',
+      {
+        'Release bearing': {
+          'Bearing face at rest': '87',
+          'Least rest gap': '1.5',
+          'Greatest rest gap': '4',
+        },
+      },
+    ],
+    [
+      'starter',
+      'Pollard starter',
+      'Pollard 4-speed',
+      { Starter: { 'Carried by': 'bell', 'Throw of the pinion': '12', 'Pinion moves': 'forward' } },
+    ],
   ]
   for (const [kind, name, owner, ports] of coupling)
     await addPart(
       page,
       url,
       kind,
-      { Name: name, 'Came with': owner, 'How the values below are known': 'maker', ...(kind === 'disc' ? { 'Issuer of its number': 'PLD', 'Part number': '200.10' } : {}) },
+      {
+        Name: name,
+        'Came with': owner,
+        'How the values below are known': 'maker',
+        ...(kind === 'disc' ? { 'Issuer of its number': 'PLD', 'Part number': '200.10' } : {}),
+      },
       ports,
     )
 
@@ -124,18 +209,23 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await expect(page.getByRole('cell', { name: 'Slip Road Spares' })).toBeVisible()
 
   // Offers from CSV: bad rows are listed by line and column, nothing is taken; mended, all are.
-  const head = 'supplier;issuer;number;description;price;currency;taxIncluded;pack;stock;leadDays;condition'
+  const head =
+    'supplier;issuer;number;description;price;currency;taxIncluded;pack;stock;leadDays;condition'
   const good = [
     'Slip Road Spares;PLD;200-10;Disc;92,50;EUR;yes;;;;',
     'Slip Road Spares;PLD;300.1;Clutch cover;115;EUR;no;;;;',
     'Slip Road Spares;PLD;300.9;Sealed bearing;12;GBP;yes;;;;',
   ]
   await page.getByRole('link', { name: 'Import offers' }).click()
-  await page.getByLabel('or paste it here').fill([head, ...good, 'Nobody;PLD;1;x;ten;EUR;yes;;;;'].join('\n'))
+  await page
+    .getByLabel('or paste it here')
+    .fill([head, ...good, 'Nobody;PLD;1;x;ten;EUR;yes;;;;'].join('\n'))
   await expect(page.getByRole('row', { name: /5 price/ })).toContainText('"ten" is not a price')
   await expect(page.getByRole('button', { name: 'Import all' })).toBeHidden()
   await page.getByLabel('or paste it here').fill([head, ...good].join('\n'))
-  await expect(page.getByRole('region', { name: 'Preview' })).toContainText('3 to add, 0 to update, 2 new parts to sort')
+  await expect(page.getByRole('region', { name: 'Preview' })).toContainText(
+    '3 to add, 0 to update, 2 new parts to sort',
+  )
   await page.getByRole('button', { name: 'Import all' }).click()
   await expect(page.getByText('Imported: 3 added, 0 updated.')).toBeVisible()
   // The unsorted part is a candidate once its kind is set.
@@ -157,7 +247,10 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await page.getByLabel('Price', { exact: true }).fill('180')
   for (const part of ['Pollard bearing', 'Pollard starter']) {
     await page.getByLabel('Put a part in').fill(part)
-    await page.getByRole('list', { name: 'Parts found' }).getByRole('button', { name: part }).click()
+    await page
+      .getByRole('list', { name: 'Parts found' })
+      .getByRole('button', { name: part })
+      .click()
   }
   await page.getByRole('button', { name: 'Add the kit' }).click()
   await expect(page.getByRole('cell', { name: 'Pollard bearing, Pollard starter' })).toBeVisible()
@@ -167,7 +260,11 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await page.getByLabel('Scrap brings').fill('90')
   for (const part of ['Pollard four', 'Pollard flywheel']) {
     await page.getByLabel('Put a part in').fill(part)
-    await page.getByRole('list', { name: 'Parts found' }).getByRole('button', { name: part }).first().click()
+    await page
+      .getByRole('list', { name: 'Parts found' })
+      .getByRole('button', { name: part })
+      .first()
+      .click()
   }
   await page.getByLabel('Strip hours, Pollard four').fill('6')
   await page.getByRole('button', { name: 'Add the donor' }).click()
@@ -215,7 +312,9 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
     .first()
     .click()
   await page.getByRole('button', { name: 'Solve', exact: true }).click()
-  await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({ timeout: 120_000 })
+  await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({
+    timeout: 120_000,
+  })
   await expect(page.getByRole('row', { name: /Clutch disc/ })).toContainText('Exact')
   await expect(page.getByRole('row', { name: /Propshaft/ })).toContainText('240.50')
   await page.getByRole('link', { name: 'Budget', exact: true }).click()
@@ -224,14 +323,20 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
 
   // Out as JSON, into an empty copy, out again: byte for byte the same.
   const [header] = (await (await page.request.get(`${url}/api/builds`)).json()).items
-  const first = await (await page.request.get(`${url}/api/builds/${header.build.id}/export.json`)).text()
+  const first = await (
+    await page.request.get(`${url}/api/builds/${header.build.id}/export.json`)
+  ).text()
   const copy = await startJunket()
   await page.goto(copy.url)
-  await page.getByLabel('Read a build file').setInputFiles({ name: 'skiff.json', mimeType: 'application/json', buffer: Buffer.from(first) })
+  await page
+    .getByLabel('Read a build file')
+    .setInputFiles({ name: 'skiff.json', mimeType: 'application/json', buffer: Buffer.from(first) })
   await expect(page.getByRole('link', { name: 'Skiff' })).toBeVisible()
-  expect(await (await page.request.get(`${copy.url}/api/builds/${header.build.id}/export.json`)).text()).toBe(first)
-  expect((await (await page.request.get(`${copy.url}/api/builds/${header.build.id}`)).json()).totals).toEqual(
-    (await (await page.request.get(`${url}/api/builds/${header.build.id}`)).json()).totals,
-  )
+  expect(
+    await (await page.request.get(`${copy.url}/api/builds/${header.build.id}/export.json`)).text(),
+  ).toBe(first)
+  expect(
+    (await (await page.request.get(`${copy.url}/api/builds/${header.build.id}`)).json()).totals,
+  ).toEqual((await (await page.request.get(`${url}/api/builds/${header.build.id}`)).json()).totals)
   await copy.stop()
 })

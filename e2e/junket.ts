@@ -47,10 +47,20 @@ export async function startJunket({
 }: Start = {}): Promise<Junket> {
   const port = await freePort()
   const url = `http://127.0.0.1:${port}`
-  const child = spawn(process.execPath, ['dist/server/main.js', ...(demo ? ['--demo'] : []), ...args], {
-    env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: data, JUNKET_LOG: 'error', ...(host ? { JUNKET_HOST: host, JUNKET_PASSCODE: passcode } : {}) },
-    stdio: ['ignore', 'ignore', 'inherit'],
-  })
+  const child = spawn(
+    process.execPath,
+    ['dist/server/main.js', ...(demo ? ['--demo'] : []), ...args],
+    {
+      env: {
+        ...process.env,
+        JUNKET_PORT: String(port),
+        JUNKET_DATA: data,
+        JUNKET_LOG: 'error',
+        ...(host ? { JUNKET_HOST: host, JUNKET_PASSCODE: passcode } : {}),
+      },
+      stdio: ['ignore', 'ignore', 'inherit'],
+    },
+  )
   for (let tries = 0; ; tries++) {
     if (
       await fetch(`${url}/api/health`).then(
@@ -95,13 +105,23 @@ export const test = base.extend<{ demo: Junket; empty: Junket }>({
 export async function settled(page: Page): Promise<void> {
   await page.waitForFunction(() => {
     const main = document.querySelector('main')
-    return main !== null && main.textContent !== '' && ![...document.querySelectorAll('[role=status]')].some((one) => one.textContent?.startsWith('Reading'))
+    return (
+      main !== null &&
+      main.textContent !== '' &&
+      ![...document.querySelectorAll('[role=status]')].some((one) =>
+        one.textContent?.startsWith('Reading'),
+      )
+    )
   })
   await page.evaluate(() => document.fonts.ready)
 }
 
 /** Nothing serious by axe on the page as it stands, or within one part of it. */
-export async function expectAccessible(page: Page, rules?: string[], within?: string): Promise<void> {
+export async function expectAccessible(
+  page: Page,
+  rules?: string[],
+  within?: string,
+): Promise<void> {
   const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')

@@ -31,7 +31,10 @@ export async function copied(): Promise<Outcome> {
     const { name } = (await made.json()) as { name: string }
     if (round % 2 === 0) continue
     const restored = await post(served.url, `/backups/${name}/restore`, {})
-    trial.expect(restored.ok, `restore ${round} was answered with ${restored.status}: ${restored.ok ? '' : await restored.text()}`)
+    trial.expect(
+      restored.ok,
+      `restore ${round} was answered with ${restored.status}: ${restored.ok ? '' : await restored.text()}`,
+    )
   }
   isWriting = false
   await Promise.all(writers)
@@ -41,15 +44,24 @@ export async function copied(): Promise<Outcome> {
   const beside = readdirSync(folder).filter((name) => !name.endsWith('.sqlite'))
   trial.expect(beside.length === 0, `left beside the backups: ${beside.join(', ')}`)
   const found = new Set<string>()
-  for (const file of [join(data, 'junket.sqlite'), ...readdirSync(folder).map((name) => join(folder, name))]) {
+  for (const file of [
+    join(data, 'junket.sqlite'),
+    ...readdirSync(folder).map((name) => join(folder, name)),
+  ]) {
     const copy = new Sqlite(file, { readonly: true })
     const [check] = copy.pragma('integrity_check(1)') as { integrity_check: string }[]
     trial.expect(check?.integrity_check === 'ok', `${file} is damaged`)
-    for (const { name } of copy.prepare('SELECT name FROM supplier').all() as { name: string }[]) found.add(name)
+    for (const { name } of copy.prepare('SELECT name FROM supplier').all() as { name: string }[])
+      found.add(name)
     copy.close()
   }
   const lost = acknowledged.filter((name) => !found.has(name))
-  trial.expect(lost.length === 0, `${lost.length} of ${acknowledged.length} acknowledged writes are in no file`)
-  console.log(`  ${acknowledged.length} writes acknowledged; the longest took ${Math.round(longest)} ms`)
+  trial.expect(
+    lost.length === 0,
+    `${lost.length} of ${acknowledged.length} acknowledged writes are in no file`,
+  )
+  console.log(
+    `  ${acknowledged.length} writes acknowledged; the longest took ${Math.round(longest)} ms`,
+  )
   return trial.outcome
 }

@@ -4,7 +4,12 @@ import { killed } from './kill.ts'
 import type { Outcome } from './outcome.ts'
 import { started } from './starts.ts'
 
-const KINDS: Record<string, () => Promise<Outcome>> = { starts: started, copies: copied, disk: fullDisk, kill: killed }
+const KINDS: Record<string, () => Promise<Outcome>> = {
+  starts: started,
+  copies: copied,
+  disk: fullDisk,
+  kill: killed,
+}
 
 const only = process.argv.slice(2)
 const outcomes: Outcome[] = []
@@ -15,7 +20,9 @@ for (const [name, run] of Object.entries(KINDS)) {
 }
 console.log('')
 for (const { kind, tried, failures, skipped } of outcomes) {
-  console.log(`${kind.padEnd(40)} ${String(tried).padStart(6)} tried ${String(failures.length).padStart(4)} failed${skipped ? `  (not tried: ${skipped})` : ''}`)
+  console.log(
+    `${kind.padEnd(40)} ${String(tried).padStart(6)} tried ${String(failures.length).padStart(4)} failed${skipped ? `  (not tried: ${skipped})` : ''}`,
+  )
   for (const failure of failures.slice(0, 10)) console.log(`    ${failure}`)
 }
 process.exit(outcomes.some(({ failures }) => failures.length > 0) ? 1 : 0)

@@ -20,7 +20,9 @@ export async function killed(): Promise<Outcome> {
     const writers = Array.from({ length: WRITERS }, async (_, writer) => {
       for (let i = 0; isWriting; i++) {
         const name = `Supplier ${round}-${writer}-${i}`
-        const answer = await post(served.url, '/suppliers', { name, currency: 'EUR' }).catch(() => null)
+        const answer = await post(served.url, '/suppliers', { name, currency: 'EUR' }).catch(
+          () => null,
+        )
         if (answer?.ok) acknowledged.push(name)
         else if (!answer) return
       }
@@ -30,10 +32,15 @@ export async function killed(): Promise<Outcome> {
     isWriting = false
     await Promise.all(writers)
     served = await serve(data)
-    const { items } = (await (await fetch(`${served.url}/api/suppliers`)).json()) as { items: { name: string }[] }
+    const { items } = (await (await fetch(`${served.url}/api/suppliers`)).json()) as {
+      items: { name: string }[]
+    }
     const stored = new Set(items.map((one) => one.name))
     const lost = acknowledged.filter((name) => !stored.has(name))
-    trial.expect(lost.length === 0, `round ${round}: ${lost.length} acknowledged writes are lost, ${lost[0]} first`)
+    trial.expect(
+      lost.length === 0,
+      `round ${round}: ${lost.length} acknowledged writes are lost, ${lost[0]} first`,
+    )
   }
   await served.stop()
   return trial.outcome

@@ -3,7 +3,8 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 
-const run = (command: string, ...args: string[]): boolean => spawnSync(command, args, { stdio: 'ignore' }).status === 0
+const run = (command: string, ...args: string[]): boolean =>
+  spawnSync(command, args, { stdio: 'ignore' }).status === 0
 
 /** A small disk of its own in memory, where this machine lets one be mounted. */
 export interface SmallDisk {
@@ -15,7 +16,11 @@ export interface SmallDisk {
 export function smallDisk(megabytes: number): SmallDisk | null {
   const path = mkdtempSync(join(tmpdir(), 'junket-disk-'))
   if (!run('mount', '-t', 'tmpfs', '-o', `size=${megabytes}m`, 'tmpfs', path)) return null
-  return { path, remount: (way) => run('mount', '-o', `remount,${way}`, path), release: () => void run('umount', '-l', path) }
+  return {
+    path,
+    remount: (way) => run('mount', '-o', `remount,${way}`, path),
+    release: () => void run('umount', '-l', path),
+  }
 }
 
 /** Runs work in a folder mounted one way; the reason where it could not be. */

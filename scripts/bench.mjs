@@ -4,4 +4,9 @@ import { ensureBuilt, ensureInstalled, run } from './run.mjs'
 
 ensureInstalled()
 ensureBuilt()
-process.exit(run(process.execPath, [await bundle('bench/bench.ts', 'dist/bench/bench.js'), ...process.argv.slice(2)]))
+process.exit(
+  run(process.execPath, [
+    await bundle('bench/bench.ts', 'dist/bench/bench.js'),
+    ...process.argv.slice(2),
+  ]),
+)

@@ -24,6 +24,8 @@ export function ensureChromium() {
   }
   const installed = onPath()
   if (installed) return installed
-  console.error('The end-to-end tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHROMIUM_PATH to where it is.')
+  console.error(
+    'The end-to-end tests need Chromium. Install it (on Debian: apt-get install chromium), or set CHROMIUM_PATH to where it is.',
+  )
   return null
 }

@@ -3,7 +3,10 @@ import { spawn } from 'node:child_process'
 import { bin, ensureInstalled } from './run.mjs'
 
 ensureInstalled()
-const children = [spawn(bin('tsx'), ['watch', 'server/main.ts', ...process.argv.slice(2)], { stdio: 'inherit' }), spawn(bin('vite'), [], { stdio: 'inherit' })]
+const children = [
+  spawn(bin('tsx'), ['watch', 'server/main.ts', ...process.argv.slice(2)], { stdio: 'inherit' }),
+  spawn(bin('vite'), [], { stdio: 'inherit' }),
+]
 const stop = () => {
   for (const child of children) child.kill('SIGTERM')
 }

@@ -20,16 +20,36 @@ let failed = 0
 for (const [kind, { file, runs, each }] of Object.entries(PROPERTIES)) {
   if (!wanted(kind)) continue
   const report = `test-results/faults-${kind}.json`
-  run(bin('vitest'), ['run', file, '--testTimeout', '3600000', '--reporter=default', '--reporter=json', `--outputFile.json=${report}`], {
-    env: { ...process.env, JUNKET_FUZZ: String(runs) },
-  })
-  const { numPassedTests = 0, numFailedTests = 1 } = existsSync(report) ? JSON.parse(readFileSync(report, 'utf8')) : {}
-  rows.push(`${kind.padEnd(40)} ${String(each ? (numPassedTests + numFailedTests) * runs : runs + numPassedTests).padStart(6)} tried ${String(numFailedTests).padStart(4)} failed`)
+  run(
+    bin('vitest'),
+    [
+      'run',
+      file,
+      '--testTimeout',
+      '3600000',
+      '--reporter=default',
+      '--reporter=json',
+      `--outputFile.json=${report}`,
+    ],
+    {
+      env: { ...process.env, JUNKET_FUZZ: String(runs) },
+    },
+  )
+  const { numPassedTests = 0, numFailedTests = 1 } = existsSync(report)
+    ? JSON.parse(readFileSync(report, 'utf8'))
+    : {}
+  rows.push(
+    `${kind.padEnd(40)} ${String(each ? (numPassedTests + numFailedTests) * runs : runs + numPassedTests).padStart(6)} tried ${String(numFailedTests).padStart(4)} failed`,
+  )
   failed += numFailedTests
 }
 const rest = only.filter((kind) => !(kind in PROPERTIES))
 if (only.length === 0 || rest.length > 0) {
-  if (run(process.execPath, [await bundle('faults/faults.ts', 'dist/faults/faults.js'), ...rest]) !== 0) failed++
+  if (
+    run(process.execPath, [await bundle('faults/faults.ts', 'dist/faults/faults.js'), ...rest]) !==
+    0
+  )
+    failed++
 }
 if (rows.length > 0) console.log(`\n${rows.join('\n')}`)
 process.exit(failed > 0 ? 1 : 0)

@@ -22,9 +22,13 @@ export function ensureInstalled() {
   const wanted = createHash('sha256').update(readFileSync('package-lock.json')).digest('hex')
   const stamp = join('node_modules', '.junket-lock')
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === wanted) return
-  console.log('Installing packages: the first time takes a few minutes where the database driver must be compiled.')
+  console.log(
+    'Installing packages: the first time takes a few minutes where the database driver must be compiled.',
+  )
   if (run('npm', ['ci', '--no-audit', '--no-fund']) !== 0) {
-    console.error('Packages could not be installed. See above; a compiler (g++, make, python3) is needed where no ready-made driver fits.')
+    console.error(
+      'Packages could not be installed. See above; a compiler (g++, make, python3) is needed where no ready-made driver fits.',
+    )
     process.exit(1)
   }
   writeFileSync(stamp, wanted)
@@ -47,10 +51,24 @@ export function ensureBuilt() {
   const stamp = join('dist', '.built')
   if (
     existsSync(stamp) &&
-    statSync(stamp).mtimeMs > newest(['core', 'contract', 'server', 'web', 'demo', 'index.html', 'vite.config.ts', 'package.json', 'scripts/build-server.mjs'])
+    statSync(stamp).mtimeMs >
+      newest([
+        'core',
+        'contract',
+        'server',
+        'web',
+        'demo',
+        'index.html',
+        'vite.config.ts',
+        'package.json',
+        'scripts/build-server.mjs',
+      ])
   )
     return
-  if (run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0 || run(process.execPath, ['scripts/build-server.mjs']) !== 0) {
+  if (
+    run(bin('vite'), ['build', '--logLevel', 'warn']) !== 0 ||
+    run(process.execPath, ['scripts/build-server.mjs']) !== 0
+  ) {
     console.error('The build failed: see above.')
     process.exit(1)
   }

@@ -9,14 +9,19 @@ import { ensureBuilt, ensureInstalled } from './run.mjs'
 
 const VIEWS = [
   ['brief', '/builds/alder/brief'],
-  ['recipient', '/builds/lantern/recipient', (page) => page.getByLabel('Joint centre behind the engine mounts').focus()],
+  [
+    'recipient',
+    '/builds/lantern/recipient',
+    (page) => page.getByLabel('Joint centre behind the engine mounts').focus(),
+  ],
   ['measuring-card', '/builds/alder/recipient/card', undefined, 390],
   ['pairing', '/builds/lantern/pairing'],
   ['why-sheet', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth'],
   [
     'plate',
     '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=block-face',
-    (page) => page.getByRole('region', { name: 'Both patterns' }).evaluate((one) => one.scrollIntoView()),
+    (page) =>
+      page.getByRole('region', { name: 'Both patterns' }).evaluate((one) => one.scrollIntoView()),
   ],
   [
     'propshaft',
@@ -33,13 +38,21 @@ const VIEWS = [
   ['first-answer', '/builds/lantern/first'],
   ['donors', '/builds/lantern/donors'],
   ['donor-sheet', '/builds/lantern/donors/donor-1/sheet'],
-  ['late-bench', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth', (page) => page.getByRole('button', { name: 'Late bench' }).click()],
+  [
+    'late-bench',
+    '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth',
+    (page) => page.getByRole('button', { name: 'Late bench' }).click(),
+  ],
   ['shop-mode', '/builds/lantern/shop'],
 ]
 
 async function distances(page) {
   await page.getByLabel('Holes', { exact: true }).fill('4')
-  await page.getByLabel('Distances, a line each').fill('1 2 206.4\n2 3 214.1\n3 4 198.7\n4 1 207.9\n1 3 291.3\n2 4 293.6\n1 axis 148.2\n2 axis 145.6\n3 axis 143.8')
+  await page
+    .getByLabel('Distances, a line each')
+    .fill(
+      '1 2 206.4\n2 3 214.1\n3 4 198.7\n4 1 207.9\n1 3 291.3\n2 4 293.6\n1 axis 148.2\n2 axis 145.6\n3 axis 143.8',
+    )
   await page.getByRole('button', { name: 'Work out the pattern' }).click()
   await page.getByRole('region', { name: 'What was read' }).waitFor()
 }
@@ -72,17 +85,33 @@ async function traced(page) {
     pen.fillRect(400, 760, 200, 6)
     return canvas.toDataURL('image/png').split(',')[1]
   }, holes)
-  const across = (i, j) => ({ from: at(...holes[i]), to: at(...holes[j]), typed: `${Math.hypot(holes[i][0] - holes[j][0], holes[i][1] - holes[j][1]).toFixed(1)} mm` })
+  const across = (i, j) => ({
+    from: at(...holes[i]),
+    to: at(...holes[j]),
+    typed: `${Math.hypot(holes[i][0] - holes[j][0], holes[i][1] - holes[j][1]).toFixed(1)} mm`,
+  })
   const marks = {
     axis: at(0, 0),
     holes: holes.map(([x, y]) => ({ centre: at(x, y), edge: at(x + 6, y) })),
     dowels: [],
-    known: [{ from: at(-50, -181), to: at(50, -181), typed: '100 mm' }, across(0, 2), across(1, 3), across(2, 4)],
+    known: [
+      { from: at(-50, -181), to: at(50, -181), typed: '100 mm' },
+      across(0, 2),
+      across(1, 3),
+      across(2, 4),
+    ],
     view: 'looking at the face',
   }
-  await page.evaluate((held) => localStorage.setItem('trace:trivet-1/face/rear', JSON.stringify(held)), marks)
+  await page.evaluate(
+    (held) => localStorage.setItem('trace:trivet-1/face/rear', JSON.stringify(held)),
+    marks,
+  )
   await page.reload()
-  await page.getByLabel('Picture of the face').setInputFiles({ name: 'face.png', mimeType: 'image/png', buffer: Buffer.from(picture, 'base64') })
+  await page.getByLabel('Picture of the face').setInputFiles({
+    name: 'face.png',
+    mimeType: 'image/png',
+    buffer: Buffer.from(picture, 'base64'),
+  })
   await page.getByRole('region', { name: 'What was traced' }).waitFor()
 }
 
@@ -98,7 +127,11 @@ async function startTyped(page) {
     ['Does the engine turn', "Don't know"],
     ['papers and the engine number', 'No'],
   ])
-    await page.locator('fieldset').filter({ hasText: question }).getByText(answer, { exact: true }).click()
+    await page
+      .locator('fieldset')
+      .filter({ hasText: question })
+      .getByText(answer, { exact: true })
+      .click()
 }
 
 ensureInstalled()
@@ -108,7 +141,11 @@ const base = `http://127.0.0.1:${port}`
 const out = process.env.SHOTS ?? 'docs/screenshots'
 const only = process.argv.slice(2)
 const server = spawn(process.execPath, ['dist/server/main.js', '--demo'], {
-  env: { ...process.env, JUNKET_PORT: String(port), JUNKET_DATA: mkdtempSync(join(tmpdir(), 'junket-')) },
+  env: {
+    ...process.env,
+    JUNKET_PORT: String(port),
+    JUNKET_DATA: mkdtempSync(join(tmpdir(), 'junket-')),
+  },
   stdio: 'inherit',
 })
 try {
@@ -124,19 +161,47 @@ try {
   }
   const browser = await chromium.launch({
     executablePath: ensureChromium(),
-    args: ['--no-sandbox', '--disable-quic', '--disable-background-networking', '--disable-component-update', '--disable-sync', '--no-first-run'],
+    args: [
+      '--no-sandbox',
+      '--disable-quic',
+      '--disable-background-networking',
+      '--disable-component-update',
+      '--disable-sync',
+      '--no-first-run',
+    ],
   })
-  const page = await browser.newPage({ viewport: { width: Number(process.env.WIDTH ?? 1280), height: 800 } })
+  const page = await browser.newPage({
+    viewport: { width: Number(process.env.WIDTH ?? 1280), height: 800 },
+  })
   page.on('pageerror', (error) => console.error('page error:', error.message))
-  const job = await (await fetch(`${base}/api/builds/lantern/sourcing`, { method: 'POST', headers: { 'content-type': 'application/json' }, body: '{}' })).json()
-  for (let state = job; state.status === 'running'; state = await (await fetch(`${base}/api/jobs/${job.id}`)).json()) await new Promise((done) => setTimeout(done, 200))
+  const job = await (
+    await fetch(`${base}/api/builds/lantern/sourcing`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: '{}',
+    })
+  ).json()
+  for (
+    let state = job;
+    state.status === 'running';
+    state = await (await fetch(`${base}/api/jobs/${job.id}`)).json()
+  )
+    await new Promise((done) => setTimeout(done, 200))
   await page.goto(`${base}/builds/lantern/pairing`)
-  for (const [name, path, then, width] of VIEWS.filter(([view]) => only.length === 0 || only.includes(view))) {
+  for (const [name, path, then, width] of VIEWS.filter(
+    ([view]) => only.length === 0 || only.includes(view),
+  )) {
     await page.setViewportSize({ width: width ?? Number(process.env.WIDTH ?? 1280), height: 800 })
     await page.goto(base + path)
     await page.waitForFunction(() => {
       const main = document.querySelector('main')
-      return main !== null && main.textContent !== '' && ![...document.querySelectorAll('[role=status]')].some((one) => one.textContent?.startsWith('Reading'))
+      return (
+        main !== null &&
+        main.textContent !== '' &&
+        ![...document.querySelectorAll('[role=status]')].some((one) =>
+          one.textContent?.startsWith('Reading'),
+        )
+      )
     })
     if (then) await then(page)
     await page.waitForTimeout(400)

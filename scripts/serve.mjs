@@ -5,7 +5,11 @@ import { ensureBuilt, ensureInstalled } from './run.mjs'
 export function serve(args = []) {
   ensureInstalled()
   ensureBuilt()
-  const child = spawn(process.execPath, ['--enable-source-maps', 'dist/server/main.js', ...args, ...process.argv.slice(2)], { stdio: 'inherit' })
+  const child = spawn(
+    process.execPath,
+    ['--enable-source-maps', 'dist/server/main.js', ...args, ...process.argv.slice(2)],
+    { stdio: 'inherit' },
+  )
   for (const signal of ['SIGINT', 'SIGTERM'])
     process.on(signal, () => {
       child.kill(signal)

@@ -28,15 +28,19 @@ async function checks(list) {
 /** Adds a JSON report's counts; a run without a report, or without tests, counts as one failure. */
 function tests(name, args, report, count) {
   console.log(`\n— ${name}`)
-  const code = run(args[0], args.slice(1), { env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report } })
-  const counts = existsSync(report) ? count(JSON.parse(readFileSync(report, 'utf8'))) : { passed: 0, failed: 0 }
+  const code = run(args[0], args.slice(1), {
+    env: { ...process.env, PLAYWRIGHT_JSON_OUTPUT_NAME: report },
+  })
+  const counts = existsSync(report)
+    ? count(JSON.parse(readFileSync(report, 'utf8')))
+    : { passed: 0, failed: 0 }
   passed += counts.passed
   failed += counts.failed
   if ((code !== 0 && counts.failed === 0) || counts.passed + counts.failed === 0) failed++
 }
 
 await checks([
-  ['Format and lint', bin('biome'), ['check', '.']],
+  ['Format and lint', bin('biome'), ['check', '--error-on-warnings', '.']],
   ['Types', bin('tsc'), ['--noEmit']],
   ['Import rules', process.execPath, ['scripts/import-rules.mjs']],
 ])
@@ -44,7 +48,13 @@ await checks([
 await checks([['Nothing unused', bin('knip'), []]])
 tests(
   'Unit and property tests',
-  [bin('vitest'), 'run', '--reporter=default', '--reporter=json', '--outputFile.json=test-results/unit.json'],
+  [
+    bin('vitest'),
+    'run',
+    '--reporter=default',
+    '--reporter=json',
+    '--outputFile.json=test-results/unit.json',
+  ],
   'test-results/unit.json',
   (report) => ({ passed: report.numPassedTests, failed: report.numFailedTests }),
 )
@@ -52,11 +62,16 @@ ensureBuilt()
 const chromium = ensureChromium()
 if (chromium) {
   process.env.CHROMIUM_PATH = chromium
-  tests('End-to-end tests', [bin('playwright'), 'test', '--reporter=list,json'], 'test-results/e2e.json', (report) => ({
-    passed: report.stats.expected,
-    // What passed only on its second go is a fault too, of the application or of the story.
-    failed: report.stats.unexpected + report.stats.flaky,
-  }))
+  tests(
+    'End-to-end tests',
+    [bin('playwright'), 'test', '--reporter=list,json'],
+    'test-results/e2e.json',
+    (report) => ({
+      passed: report.stats.expected,
+      // What passed only on its second go is a fault too, of the application or of the story.
+      failed: report.stats.unexpected + report.stats.flaky,
+    }),
+  )
 } else failed++
 
 console.log(`\n${passed} passed, ${failed} failed`)

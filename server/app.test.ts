@@ -27,22 +27,37 @@ afterAll(async () => {
   await knex.destroy()
 })
 
-const call = async (method: string, path: string, body?: unknown, headers: Record<string, string> = {}): Promise<{ status: number; type: string | null; body: any }> => {
+const call = async (
+  method: string,
+  path: string,
+  body?: unknown,
+  headers: Record<string, string> = {},
+): Promise<{ status: number; type: string | null; body: any }> => {
   const response = await app.request(`/api${path}`, {
     method,
     headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...headers },
     ...(body === undefined ? {} : { body: typeof body === 'string' ? body : JSON.stringify(body) }),
   })
   expect(response.status).not.toBe(500)
-  return { status: response.status, type: response.headers.get('content-type'), body: await response.json() }
+  return {
+    status: response.status,
+    type: response.headers.get('content-type'),
+    body: await response.json(),
+  }
 }
 
 test('health, and an OpenAPI document with an example on every stateless endpoint', async () => {
   expect((await call('GET', '/health')).body).toEqual({ status: 'ready' })
   const { body } = await call('GET', '/openapi.json')
-  for (const path of ['/api/check/joint', '/api/check/pairing', '/api/plan/needs', '/api/plan/sourcing']) {
+  for (const path of [
+    '/api/check/joint',
+    '/api/check/pairing',
+    '/api/plan/needs',
+    '/api/plan/sourcing',
+  ]) {
     const schema = body.paths[path].post.requestBody.content['application/json'].schema
-    const example = schema.example ?? body.components.schemas[schema.$ref?.split('/').at(-1)]?.example
+    const example =
+      schema.example ?? body.components.schemas[schema.$ref?.split('/').at(-1)]?.example
     expect([path, example !== undefined]).toEqual([path, true])
     const answer = await call('POST', path.replace('/api', ''), example)
     expect([path, answer.status]).toEqual([path, 200])
@@ -51,21 +66,55 @@ test('health, and an OpenAPI document with an example on every stateless endpoin
 
 test.each([
   ['malformed JSON', 'POST', '/check/joint', '{"joint":', {}, 400],
-  ['another content type', 'POST', '/check/joint', '<a/>', { 'content-type': 'application/xml' }, 415],
+  [
+    'another content type',
+    'POST',
+    '/check/joint',
+    '<a/>',
+    { 'content-type': 'application/xml' },
+    415,
+  ],
   ['an unknown joint', 'POST', '/check/joint', { joint: 'nose', a: [], b: [] }, {}, 422],
-  ['an unknown field', 'POST', '/check/joint', { joint: 'pilot', a: [{ kind: 'pilot-bore', fields: { boreInch: { value: 1 } } }], b: [] }, {}, 422],
-  ['a word where a number belongs', 'POST', '/check/joint', { joint: 'pilot', a: [{ kind: 'pilot-bore', fields: { boreMm: { value: 'wide' } } }], b: [] }, {}, 422],
+  [
+    'an unknown field',
+    'POST',
+    '/check/joint',
+    { joint: 'pilot', a: [{ kind: 'pilot-bore', fields: { boreInch: { value: 1 } } }], b: [] },
+    {},
+    422,
+  ],
+  [
+    'a word where a number belongs',
+    'POST',
+    '/check/joint',
+    { joint: 'pilot', a: [{ kind: 'pilot-bore', fields: { boreMm: { value: 'wide' } } }], b: [] },
+    {},
+    422,
+  ],
   [
     'a supplier nobody sent',
     'POST',
     '/plan/sourcing',
-    { currency: 'EUR', needs: [{ id: 'a', quantity: 1 }], candidates: [{ id: 'c', need: 'a', source: 'buy', supplier: 'x', priceMinor: 1 }], bundles: [], suppliers: [] },
+    {
+      currency: 'EUR',
+      needs: [{ id: 'a', quantity: 1 }],
+      candidates: [{ id: 'c', need: 'a', source: 'buy', supplier: 'x', priceMinor: 1 }],
+      bundles: [],
+      suppliers: [],
+    },
     {},
     422,
   ],
   ['no such route', 'GET', '/nothing', undefined, {}, 404],
   ['no such build', 'GET', '/builds/none', undefined, {}, 404],
-  ['a write from another origin', 'POST', '/suppliers', { name: 'X', currency: 'EUR' }, { origin: 'http://elsewhere.example' }, 403],
+  [
+    'a write from another origin',
+    'POST',
+    '/suppliers',
+    { name: 'X', currency: 'EUR' },
+    { origin: 'http://elsewhere.example' },
+    403,
+  ],
 ])('%s is told as problem details', async (_, method, path, body, headers, status) => {
   const answer = await call(method, path, body, headers)
   expect([answer.status, answer.type]).toEqual([status, 'application/problem+json'])
@@ -73,13 +122,22 @@ test.each([
 })
 
 test('the path of a fault is told', async () => {
-  const { body } = await call('POST', '/check/joint', { joint: 'pilot', a: [{ kind: 'pilot-bore', fields: { boreMm: { value: 'wide' } } }], b: [] })
+  const { body } = await call('POST', '/check/joint', {
+    joint: 'pilot',
+    a: [{ kind: 'pilot-bore', fields: { boreMm: { value: 'wide' } } }],
+    b: [],
+  })
   expect(body.errors[0].path).toBe('a.0.fields.boreMm.value')
 })
 
 test('the interface and the stateless endpoint read one core: the demo pairing comes back the same', async () => {
-  const { body: detail } = await call('GET', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4')
-  expect(detail.joints.map((joint: any) => [joint.joint, joint.bare.code, joint.closed?.code])).toEqual([
+  const { body: detail } = await call(
+    'GET',
+    '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4',
+  )
+  expect(
+    detail.joints.map((joint: any) => [joint.joint, joint.bare.code, joint.closed?.code]),
+  ).toEqual([
     ['block-face', 'bridge', 'fits'],
     ['crank-flange', 'fits', 'fits'],
     ['depth', 'bridge', 'fits'],
@@ -104,38 +162,79 @@ test('the interface and the stateless endpoint read one core: the demo pairing c
 
 test('the demo holds what it promises: a clash, an unmeasured joint, a two-part set, a kit without dowels, a superseded number', async () => {
   const { body } = await call('GET', '/builds/lantern/pairings?most=2000')
-  const row = (engine: string, transmission: string) => body.items.find((one: any) => one.engineId === engine && one.transmissionId === transmission)
-  const code = (one: any, joint: string): string => one.joints.find((cell: any) => cell.joint === joint).code
+  const row = (engine: string, transmission: string) =>
+    body.items.find((one: any) => one.engineId === engine && one.transmissionId === transmission)
+  const code = (one: any, joint: string): string =>
+    one.joints.find((cell: any) => cell.joint === joint).code
   expect(code(row('anvil', 'marlund-4'), 'torque')).toBe('clash')
   expect(code(row('quill-late', 'sunagi-5'), 'pilot')).toBe('unmeasured')
-  expect(row('wick-1', 'marlund-4').closedBy).toEqual(['Tessil plate 16 mm, Wick 1st to Marlund', 'Tessil crank spacer 4.2 mm, Wick'])
+  expect(row('wick-1', 'marlund-4').closedBy).toEqual([
+    'Tessil plate 16 mm, Wick 1st to Marlund',
+    'Tessil crank spacer 4.2 mm, Wick',
+  ])
   const brimble = await call('GET', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4')
-  expect(brimble.body.sets.map((set: any) => set.names.join())).toContain('Brimble plate 12 mm, Wick 2nd to Marlund')
+  expect(brimble.body.sets.map((set: any) => set.names.join())).toContain(
+    'Brimble plate 12 mm, Wick 2nd to Marlund',
+  )
   const { body: parts } = await call('GET', '/builds/lantern/parts')
   const disc = parts.lines.find((line: any) => line.kind === 'disc')
-  expect(disc.candidates.map((one: any) => one.number.says)).toEqual(expect.arrayContaining(['exact', 'superseded by']))
+  expect(disc.candidates.map((one: any) => one.number.says)).toEqual(
+    expect.arrayContaining(['exact', 'superseded by']),
+  )
 })
 
 test('a measurement moves the verdict that leaned on it, on this very part only', async () => {
-  const before = await call('GET', '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5')
+  const before = await call(
+    'GET',
+    '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5',
+  )
   const pilot = before.body.joints.find((one: any) => one.joint === 'pilot').bare
   expect(pilot.missing.map((field: any) => field.field)).toEqual(['finished'])
-  const claim = await call('POST', '/claims', { portId: 'quill-late/pilot-bore/crank', field: 'finished', typed: 'yes', by: 'Bram', build: 'lantern', thisVeryPart: true })
+  const claim = await call('POST', '/claims', {
+    portId: 'quill-late/pilot-bore/crank',
+    field: 'finished',
+    typed: 'yes',
+    by: 'Bram',
+    build: 'lantern',
+    thisVeryPart: true,
+  })
   expect(claim.status).toBe(200)
-  await call('POST', '/claims', { portId: 'quill-late/pilot-bore/crank', field: 'bottomMm', typed: '-35/64 in', method: 'bar-caliper', build: 'lantern', thisVeryPart: true })
+  await call('POST', '/claims', {
+    portId: 'quill-late/pilot-bore/crank',
+    field: 'bottomMm',
+    typed: '-35/64 in',
+    method: 'bar-caliper',
+    build: 'lantern',
+    thisVeryPart: true,
+  })
   const after = await call('GET', '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5')
-  expect(after.body.joints.slice(0, 6).map((one: any) => one.bare.code)).toEqual(Array(6).fill('fits'))
-  const wrong = await call('POST', '/claims', { portId: 'quill-late/pilot-bore/crank', field: 'bottomMm', typed: 'deep' })
+  expect(after.body.joints.slice(0, 6).map((one: any) => one.bare.code)).toEqual(
+    Array(6).fill('fits'),
+  )
+  const wrong = await call('POST', '/claims', {
+    portId: 'quill-late/pilot-bore/crank',
+    field: 'bottomMm',
+    typed: 'deep',
+  })
   expect([wrong.status, wrong.body.errors[0].path]).toEqual([422, 'typed'])
 })
 
 test('a stale write answers 409 with the stored value, and every write is in the history', async () => {
-  const { body: supplier } = await call('POST', '/suppliers', { name: 'Test pier', currency: 'EUR' })
+  const { body: supplier } = await call('POST', '/suppliers', {
+    name: 'Test pier',
+    currency: 'EUR',
+  })
   const patch = { version: supplier.version, name: 'Test pier two' }
   expect((await call('PATCH', `/suppliers/${supplier.id}`, patch)).body.version).toBe(2)
   const stale = await call('PATCH', `/suppliers/${supplier.id}`, { ...patch, name: 'Other' })
-  expect([stale.status, stale.body.theirs.name, stale.body.yours.name]).toEqual([409, 'Test pier two', 'Other'])
-  const history = await knex('history').where({ entity: 'supplier', entityId: supplier.id }).orderBy('id')
+  expect([stale.status, stale.body.theirs.name, stale.body.yours.name]).toEqual([
+    409,
+    'Test pier two',
+    'Other',
+  ])
+  const history = await knex('history')
+    .where({ entity: 'supplier', entityId: supplier.id })
+    .orderBy('id')
   expect(history.map((row) => [row.act, row.who])).toEqual([
     ['insert', 'test'],
     ['update', 'test'],
@@ -145,15 +244,22 @@ test('a stale write answers 409 with the stored value, and every write is in the
 
 test('a patch changes what it names and nothing else', async () => {
   const { body: before } = await call('GET', '/builds/lantern')
-  const { body: after } = await call('PATCH', '/builds/lantern', { version: before.build.version, use: 'towing' })
+  const { body: after } = await call('PATCH', '/builds/lantern', {
+    version: before.build.version,
+    use: 'towing',
+  })
   expect({ ...after, version: 0, use: '' }).toEqual({ ...before.build, version: 0, use: '' })
   await call('PATCH', '/builds/lantern', { version: after.version, use: 'delivery' })
 })
 
 test('dropping a line is a decision that survives, and undo puts it back', async () => {
-  const count = async (): Promise<number> => (await call('GET', '/builds/lantern/parts')).body.lines.length
+  const count = async (): Promise<number> =>
+    (await call('GET', '/builds/lantern/parts')).body.lines.length
   const before = await count()
-  const { body: decision } = await call('POST', '/builds/lantern/decisions', { needId: 'exhaust/bay/main', act: 'drop' })
+  const { body: decision } = await call('POST', '/builds/lantern/decisions', {
+    needId: 'exhaust/bay/main',
+    act: 'drop',
+  })
   expect(await count()).toBe(before - 1)
   const { body: removed } = await call('DELETE', `/builds/lantern/decisions/${decision.id}`)
   expect(await count()).toBe(before)
@@ -180,14 +286,26 @@ test('solving: a job on a worker, a plan proven, its total the sum of its lines;
   const sum =
     view.lines.reduce((total: number, line: any) => total + line.costMinor, 0) +
     view.baskets.reduce((total: number, basket: any) => total + basket.shippingMinor, 0) +
-    view.bundles.reduce((total: number, bundle: any) => total + bundle.priceMinor - bundle.resaleMinor - bundle.scrapMinor, 0)
+    view.bundles.reduce(
+      (total: number, bundle: any) =>
+        total + bundle.priceMinor - bundle.resaleMinor - bundle.scrapMinor,
+      0,
+    )
   expect(view.totalMinor).toBe(sum)
   const { body: budget } = await call('GET', '/builds/lantern/budget')
-  expect(budget.lines.reduce((total: number, line: any) => total + line.minor, 0)).toBe(budget.totals.likelyMinor)
+  expect(budget.lines.reduce((total: number, line: any) => total + line.minor, 0)).toBe(
+    budget.totals.likelyMinor,
+  )
 
   const line = view.lines.find((one: any) => one.source?.supplierId === 'oldquay')
-  const { body: keep } = await call('POST', '/builds/lantern/locks', { way: 'in', candidate: line.candidate })
-  const { body: ban } = await call('POST', '/builds/lantern/locks', { way: 'out', supplierId: line.source.supplierId })
+  const { body: keep } = await call('POST', '/builds/lantern/locks', {
+    way: 'in',
+    candidate: line.candidate,
+  })
+  const { body: ban } = await call('POST', '/builds/lantern/locks', {
+    way: 'out',
+    supplierId: line.source.supplierId,
+  })
   const stuck = await solve()
   expect(stuck.status).toBe('infeasible')
   expect(stuck.because).toHaveLength(2)
@@ -202,56 +320,85 @@ test('the build read into an empty copy exports byte for byte the same, and comp
   await importDocument(copy, JSON.parse(first))
   expect(JSON.stringify(await exportBuild(copy, 'lantern'))).toBe(first)
   const pairing = '/api/builds/lantern/pairing?engine=wick-2&transmission=marlund-4'
-  const joints = async (one: ReturnType<typeof createApp>): Promise<unknown> => (await (await one.request(pairing)).json()).joints
+  const joints = async (one: ReturnType<typeof createApp>): Promise<unknown> =>
+    (await (await one.request(pairing)).json()).joints
   expect(await joints(createApp({ store: copy, jobs }))).toEqual(await joints(app))
   await other.destroy()
 })
 
 test('a document that differs in one row is refused whole, the row named', async () => {
   const document = await exportBuild(store, 'lantern')
-  const parts = document.tables.part!.map((part) => (part.id === 'wick-2' ? { ...part, name: 'Another' } : part))
+  const parts = document.tables.part!.map((part) =>
+    part.id === 'wick-2' ? { ...part, name: 'Another' } : part,
+  )
   const answer = await call('POST', '/builds/import', {
     ...document,
-    tables: { ...document.tables, part: [...parts, { id: 'new-part', kind: 'disc', name: 'New', isDefault: true }] },
+    tables: {
+      ...document.tables,
+      part: [...parts, { id: 'new-part', kind: 'disc', name: 'New', isDefault: true }],
+    },
   })
   expect([answer.status, answer.body.errors[0].path]).toEqual([409, 'part/wick-2'])
   expect((await call('GET', '/parts/new-part')).status).toBe(404)
 })
 
 test('the parts list as CSV is quoted, and no cell runs as a formula', async () => {
-  await call('POST', '/builds/lantern/decisions', { needId: 'papers/papers/main', act: 'price', priceMinor: 9000, source: '=HYPERLINK("x")' })
+  await call('POST', '/builds/lantern/decisions', {
+    needId: 'papers/papers/main',
+    act: 'price',
+    priceMinor: 9000,
+    source: '=HYPERLINK("x")',
+  })
   const { body: job } = await call('POST', '/builds/lantern/sourcing', {})
   await jobs.wait(job.id)
   const text = await (await app.request('/api/builds/lantern/parts.csv')).text()
-  expect(text.split('\r\n')[0]).toBe('place,line,quantity,level,state,waitsFor,source,from,number,numberSays,evidence,cost,currency,why')
+  expect(text.split('\r\n')[0]).toBe(
+    'place,line,quantity,level,state,waitsFor,source,from,number,numberSays,evidence,cost,currency,why',
+  )
   expect(text).toContain(`"'=HYPERLINK(""x"")"`)
 })
 
-test.each(JOINTS.map((joint) => [joint.id, joint] as const))('POST /check/joint takes every port kind and judges %s as the core does', async (id, joint) => {
-  const base = id === 'drive-shafts' ? { ...AGREEING, ratios: { ...AGREEING.ratios, finalDrive: 3.9 } } : AGREEING
-  const automatic = id === 'converter' || id === 'load-signal'
-  const kinds = Object.entries(automatic ? { ...base, ratios: { ...base.ratios, type: 'automatic', stall: 2.1 } } : base)
-  const faces = ['rearward', 'forward'].map((looks) => ({
-    kind: 'face',
-    slot: looks,
-    looks,
-    fields: { family: { value: 'sixth', grade: 'maker' }, dowels: { value: [{ x: 90, y: 0, d: 12, process: 'reamed' }], grade: 'maker' } },
-  }))
-  const ports = [
-    ...kinds.map(([kind, values]) => ({
-      kind,
-      slot: kind === 'pilot-bore' ? 'crank' : 'main',
-      fields: Object.fromEntries(Object.entries(values).map(([field, value]) => [field, { value, plusMinus: 0.02, grade: 'measured' }])),
-    })),
-    ...faces,
-  ]
-  const [a, b] = [ports.filter((_, i) => i % 2 === 0), ports.filter((_, i) => i % 2 === 1)]
-  const { status, body } = await call('POST', '/check/joint', { joint: id, a, b })
-  expect([status, body.applies]).toEqual([200, true])
-  const again = await call('POST', '/check/joint', { joint: joint.number, a: b, b: a })
-  expect(again.body.verdict.code).toBe(body.verdict.code)
-  expect([id, body.verdict.code]).toEqual([id, 'fits'])
-})
+test.each(JOINTS.map((joint) => [joint.id, joint] as const))(
+  'POST /check/joint takes every port kind and judges %s as the core does',
+  async (id, joint) => {
+    const base =
+      id === 'drive-shafts'
+        ? { ...AGREEING, ratios: { ...AGREEING.ratios, finalDrive: 3.9 } }
+        : AGREEING
+    const automatic = id === 'converter' || id === 'load-signal'
+    const kinds = Object.entries(
+      automatic ? { ...base, ratios: { ...base.ratios, type: 'automatic', stall: 2.1 } } : base,
+    )
+    const faces = ['rearward', 'forward'].map((looks) => ({
+      kind: 'face',
+      slot: looks,
+      looks,
+      fields: {
+        family: { value: 'sixth', grade: 'maker' },
+        dowels: { value: [{ x: 90, y: 0, d: 12, process: 'reamed' }], grade: 'maker' },
+      },
+    }))
+    const ports = [
+      ...kinds.map(([kind, values]) => ({
+        kind,
+        slot: kind === 'pilot-bore' ? 'crank' : 'main',
+        fields: Object.fromEntries(
+          Object.entries(values).map(([field, value]) => [
+            field,
+            { value, plusMinus: 0.02, grade: 'measured' },
+          ]),
+        ),
+      })),
+      ...faces,
+    ]
+    const [a, b] = [ports.filter((_, i) => i % 2 === 0), ports.filter((_, i) => i % 2 === 1)]
+    const { status, body } = await call('POST', '/check/joint', { joint: id, a, b })
+    expect([status, body.applies]).toEqual([200, true])
+    const again = await call('POST', '/check/joint', { joint: joint.number, a: b, b: a })
+    expect(again.body.verdict.code).toBe(body.verdict.code)
+    expect([id, body.verdict.code]).toEqual([id, 'fits'])
+  },
+)
 
 test('a file of the interface that is not there is a 404, not the page; a page of it is the page', async () => {
   const web = mkdtempSync(join(tmpdir(), 'junket-web-'))
@@ -264,14 +411,24 @@ test('a file of the interface that is not there is a 404, not the page; a page o
     return [answer.status, answer.headers.get('cache-control'), (await answer.text()).slice(0, 22)]
   }
   expect(await get('/assets/main.js')).toEqual([200, 'public, max-age=31536000, immutable', '1'])
-  for (const path of ['/assets/missing.js', '/missing.js', '/assets/deep/missing']) expect([path, (await get(path)).slice(0, 2)]).toEqual([path, [404, null]])
-  for (const path of ['/', '/builds/lantern/parts']) expect([path, await get(path)]).toEqual([path, [200, null, '<title>Junket</title>']])
+  for (const path of ['/assets/missing.js', '/missing.js', '/assets/deep/missing'])
+    expect([path, (await get(path)).slice(0, 2)]).toEqual([path, [404, null]])
+  for (const path of ['/', '/builds/lantern/parts'])
+    expect([path, await get(path)]).toEqual([path, [200, null, '<title>Junket</title>']])
 })
 
 test('more than a body or a file may hold is refused before it is read', async () => {
-  const answer = await app.request('/api/suppliers', { method: 'POST', headers: { 'content-type': 'application/json' }, body: `{"name":"${'x'.repeat(9 * 1024 * 1024)}"}` })
+  const answer = await app.request('/api/suppliers', {
+    method: 'POST',
+    headers: { 'content-type': 'application/json' },
+    body: `{"name":"${'x'.repeat(9 * 1024 * 1024)}"}`,
+  })
   expect(answer.status).toBe(413)
-  const file = await app.request('/api/offers/preview', { method: 'POST', headers: { 'content-type': 'text/csv' }, body: 'x'.repeat(51 * 1024 * 1024) })
+  const file = await app.request('/api/offers/preview', {
+    method: 'POST',
+    headers: { 'content-type': 'text/csv' },
+    body: 'x'.repeat(51 * 1024 * 1024),
+  })
   expect([file.status, (await file.json()).detail]).toEqual([413, expect.stringContaining('50 MB')])
 })
 
@@ -279,14 +436,29 @@ test('every string of every body that is written has a greatest length', async (
   const { body } = await call('GET', '/openapi.json')
   const endless = (schema: any, at: string, seen: readonly string[] = []): string[] => {
     if (typeof schema !== 'object' || schema === null) return []
-    if (typeof schema.$ref === 'string') return seen.includes(schema.$ref) ? [] : endless(body.components.schemas[schema.$ref.split('/').at(-1)], at, [...seen, schema.$ref])
-    if ((schema.type === 'string' || schema.type?.includes?.('string')) && !('maxLength' in schema || 'enum' in schema || 'const' in schema || 'format' in schema)) return [at]
+    if (typeof schema.$ref === 'string')
+      return seen.includes(schema.$ref)
+        ? []
+        : endless(body.components.schemas[schema.$ref.split('/').at(-1)], at, [
+            ...seen,
+            schema.$ref,
+          ])
+    if (
+      (schema.type === 'string' || schema.type?.includes?.('string')) &&
+      !('maxLength' in schema || 'enum' in schema || 'const' in schema || 'format' in schema)
+    )
+      return [at]
     return Object.entries(schema).flatMap(([key, value]) => endless(value, `${at}/${key}`, seen))
   }
   const files = FILE_PATHS.map((path) => `/api${path}`)
-  const written = Object.entries<any>(body.paths).filter(([path]) => !/^\/api\/(check|plan|patterns)\//.test(path) && !(files as string[]).includes(path))
+  const written = Object.entries<any>(body.paths).filter(
+    ([path]) =>
+      !/^\/api\/(check|plan|patterns)\//.test(path) && !(files as string[]).includes(path),
+  )
   const faults = written.flatMap(([path, methods]) =>
-    Object.entries<any>(methods).flatMap(([method, { requestBody }]) => endless(requestBody?.content?.['application/json']?.schema, `${method} ${path}`)),
+    Object.entries<any>(methods).flatMap(([method, { requestBody }]) =>
+      endless(requestBody?.content?.['application/json']?.schema, `${method} ${path}`),
+    ),
   )
   expect([faults, written.length > 30]).toEqual([[], true])
 })

@@ -37,7 +37,12 @@ export function createApp(services: Services): App {
   app.use(
     secureHeaders({
       strictTransportSecurity: false,
-      contentSecurityPolicy: { defaultSrc: ["'self'"], styleSrc: ["'self'", "'unsafe-inline'"], imgSrc: ["'self'", 'data:', 'blob:'], frameAncestors: ["'none'"] },
+      contentSecurityPolicy: {
+        defaultSrc: ["'self'"],
+        styleSrc: ["'self'", "'unsafe-inline'"],
+        imgSrc: ["'self'", 'data:', 'blob:'],
+        frameAncestors: ["'none'"],
+      },
     }),
   )
   app.use(async (c, next) => {
@@ -74,7 +79,12 @@ export function createApp(services: Services): App {
     app.route('/api', routes(services))
   app.doc31('/api/openapi.json', {
     openapi: '3.1.0',
-    info: { title: 'Junket', version: '0.1.0', description: 'Checks joints and pairings, plans needs and sourcing. A computed verdict is not an engineering approval.' },
+    info: {
+      title: 'Junket',
+      version: '0.1.0',
+      description:
+        'Checks joints and pairings, plans needs and sourcing. A computed verdict is not an engineering approval.',
+    },
   })
   if (services.web && existsSync(`${services.web}/index.html`)) {
     const root = services.web
@@ -85,12 +95,21 @@ export function createApp(services: Services): App {
     app.use('/*', serveStatic({ root: '/', rewriteRequestPath: (path) => `${root}${path}` }))
     const page = serveStatic({ root: '/', path: `${root}/index.html` })
     // A page of the interface has no ending; a file that is not there is not there.
-    app.get('/*', (c, next) => (/^\/(api|assets)\/|\/[^/]*\.\w+$/.test(c.req.path) ? next() : page(c, next)))
+    app.get('/*', (c, next) =>
+      /^\/(api|assets)\/|\/[^/]*\.\w+$/.test(c.req.path) ? next() : page(c, next),
+    )
   }
-  app.notFound((c) => problem({ status: 404, title: 'Not found', detail: `There is nothing at ${c.req.method} ${c.req.path}. The routes are listed at /api/openapi.json.` }))
+  app.notFound((c) =>
+    problem({
+      status: 404,
+      title: 'Not found',
+      detail: `There is nothing at ${c.req.method} ${c.req.path}. The routes are listed at /api/openapi.json.`,
+    }),
+  )
   app.onError((error) => {
     const answer = problem(toProblem(error, services))
-    if (error instanceof TooManyTriesError) answer.headers.set('retry-after', String(Math.ceil(error.retryAfterS)))
+    if (error instanceof TooManyTriesError)
+      answer.headers.set('retry-after', String(Math.ceil(error.retryAfterS)))
     return answer
   })
   return app
@@ -119,7 +138,11 @@ const onlyErrors: MiddlewareHandler = async (_, next) => {
 }
 
 const tooLarge = (bytes: number) => () =>
-  problem({ status: 413, title: 'Too large', detail: `More than ${Math.round(bytes / 1024 / 1024)} MB was sent. Split the file and send the parts one by one.` })
+  problem({
+    status: 413,
+    title: 'Too large',
+    detail: `More than ${Math.round(bytes / 1024 / 1024)} MB was sent. Split the file and send the parts one by one.`,
+  })
 const fileBody = bodyLimit({ maxSize: FILE_LIMITS.bytes, onError: tooLarge(FILE_LIMITS.bytes) })
 const plainBody = bodyLimit({ maxSize: BODY_BYTES, onError: tooLarge(BODY_BYTES) })
 const FILES = new Set<string>(FILE_PATHS.map((path) => `/api${path}`))
@@ -147,7 +170,11 @@ const admit =
       })
     }
     if (guard.asks && !OPEN_PATHS.has(c.req.path) && !guard.isSignedIn(getCookie(c, COOKIE)))
-      return problem({ status: 401, title: 'Sign in first', detail: 'Give the passcode of this shop first.' })
+      return problem({
+        status: 401,
+        title: 'Sign in first',
+        detail: 'Give the passcode of this shop first.',
+      })
     await next()
   }
 
@@ -157,7 +184,11 @@ const OPEN_PATHS = new Set(['/api/health', '/api/session'])
 const ownPagesOnly: MiddlewareHandler = async (c, next) => {
   const origin = c.req.header('origin')
   if (c.req.method !== 'GET' && origin && hostOf(origin) !== c.req.header('host'))
-    return problem({ status: 403, title: 'Other origin', detail: "Writes are taken from this Junket's own pages only." })
+    return problem({
+      status: 403,
+      title: 'Other origin',
+      detail: "Writes are taken from this Junket's own pages only.",
+    })
   if (['POST', 'PUT', 'PATCH'].includes(c.req.method) && c.req.header('content-length') !== '0') {
     const type = c.req.header('content-type') ?? ''
     const isFile = FILES.has(c.req.path)
@@ -167,13 +198,15 @@ const ownPagesOnly: MiddlewareHandler = async (c, next) => {
         title: 'Wrong content type',
         detail: `"${type}" is not read here. Send application/json${isFile ? ', or the file as it is as text/csv, image/vnd.dxf or application/octet-stream' : ''}.`,
       })
-    if (type === '' && c.req.header('content-length')) return problem({ status: 415, title: 'No content type', detail: 'Send application/json.' })
+    if (type === '' && c.req.header('content-length'))
+      return problem({ status: 415, title: 'No content type', detail: 'Send application/json.' })
   }
   await next()
 }
 
 const READ_BODIES = /^(application\/json|text\/plain)\b/
-const READ_FILES = /^(application\/json|text\/csv|text\/plain|image\/vnd\.dxf|application\/dxf|application\/octet-stream)\b/
+const READ_FILES =
+  /^(application\/json|text\/csv|text\/plain|image\/vnd\.dxf|application\/dxf|application\/octet-stream)\b/
 
 const hostOf = (origin: string): string | null => {
   try {
@@ -194,11 +227,31 @@ async function actAsPerson({ store }: Services, c: Context, next: Next): Promise
 }
 
 /** The one gate from errors to answers. */
-function toProblem(error: Error & { code?: string }, { log, folder = 'the data folder' }: Services): Problem {
-  if (error instanceof ProblemError) return { status: error.status, title: TITLES[error.status] ?? 'Not done', detail: error.message, ...error.extra }
-  if (error instanceof FileFault) return { status: error.status, title: TITLES[error.status]!, detail: error.message, ...(error.faults.length > 0 ? { errors: error.faults } : {}) }
+function toProblem(
+  error: Error & { code?: string },
+  { log, folder = 'the data folder' }: Services,
+): Problem {
+  if (error instanceof ProblemError)
+    return {
+      status: error.status,
+      title: TITLES[error.status] ?? 'Not done',
+      detail: error.message,
+      ...error.extra,
+    }
+  if (error instanceof FileFault)
+    return {
+      status: error.status,
+      title: TITLES[error.status]!,
+      detail: error.message,
+      ...(error.faults.length > 0 ? { errors: error.faults } : {}),
+    }
   if (error instanceof HTTPException)
-    return { status: error.status, title: TITLES[error.status] ?? 'Not done', detail: error.status === 400 ? 'The body is not JSON. Check brackets and quotes.' : error.message }
+    return {
+      status: error.status,
+      title: TITLES[error.status] ?? 'Not done',
+      detail:
+        error.status === 400 ? 'The body is not JSON. Check brackets and quotes.' : error.message,
+    }
   const broken = brokenRule(error)
   if (broken)
     return {
@@ -213,7 +266,12 @@ function toProblem(error: Error & { code?: string }, { log, folder = 'the data f
     return { status: 507, title: TITLES[507]!, detail: storage }
   }
   log?.error({ err: error }, 'request failed')
-  return { status: 500, title: 'Something broke here', detail: 'Junket could not finish this. Nothing was half-written; try again, and note what you did if it happens twice.' }
+  return {
+    status: 500,
+    title: 'Something broke here',
+    detail:
+      'Junket could not finish this. Nothing was half-written; try again, and note what you did if it happens twice.',
+  }
 }
 
 const TITLES: Record<number, string> = {

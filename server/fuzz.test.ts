@@ -90,10 +90,30 @@ const RIGHT: Readonly<Record<string, object>> = {
     stoppers: { papers: 'no', 'pilot-bore': 'yes' },
   },
   '/builds/lantern/stoppers': { question: 'papers', says: 'no' },
-  '/joint-claims': { subject: 'joint', joint: 'depth', engineId: 'wick-2', transmissionId: 'marlund-4', says: 'yes', grade: 'heard' },
-  '/builds/lantern/donors/donor-1/sheet': { answers: { 'gear-1': { value: 'yes', at: '2026-01-01T00:00:00Z', by: null } } },
-  '/builds/lantern/sheets/brief': { answers: { 'bolt-in': { value: 'yes', at: '2026-01-01T00:00:00Z', by: null } } },
-  '/builds/lantern/recipient': { answers: { 'bay/main.widthMm@2026-01-01T00:00:00Z': { value: '640 mm', at: '2026-01-01T00:00:00Z', by: null, method: 'rule' } } },
+  '/joint-claims': {
+    subject: 'joint',
+    joint: 'depth',
+    engineId: 'wick-2',
+    transmissionId: 'marlund-4',
+    says: 'yes',
+    grade: 'heard',
+  },
+  '/builds/lantern/donors/donor-1/sheet': {
+    answers: { 'gear-1': { value: 'yes', at: '2026-01-01T00:00:00Z', by: null } },
+  },
+  '/builds/lantern/sheets/brief': {
+    answers: { 'bolt-in': { value: 'yes', at: '2026-01-01T00:00:00Z', by: null } },
+  },
+  '/builds/lantern/recipient': {
+    answers: {
+      'bay/main.widthMm@2026-01-01T00:00:00Z': {
+        value: '640 mm',
+        at: '2026-01-01T00:00:00Z',
+        by: null,
+        method: 'rule',
+      },
+    },
+  },
   '/patterns/trace': {
     axis: { x: 400, y: 300 },
     holes: [{ centre: { x: 700, y: 300 }, edge: { x: 716, y: 300 } }],
@@ -102,7 +122,9 @@ const RIGHT: Readonly<Record<string, object>> = {
     view: 'mirrored',
     looks: 'rearward',
   },
-  '/builds/lantern/mating': { answers: { 'bore:0': { value: '0.1', at: '2026-01-01T00:00:00Z', by: null } } },
+  '/builds/lantern/mating': {
+    answers: { 'bore:0': { value: '0.1', at: '2026-01-01T00:00:00Z', by: null } },
+  },
   '/patterns/chords': {
     count: 3,
     sense: 'clockwise',
@@ -118,7 +140,11 @@ const RIGHT: Readonly<Record<string, object>> = {
   '/people': { name: 'P', decimal: 'ask' },
   '/claims': { portId: 'wick-2/pilot-bore/crank', field: 'boreMm', typed: '25', grade: 'heard' },
   '/builds': { name: 'B', currency: 'EUR' },
-  '/parts': { kind: 'plate', name: 'P', ports: [{ kind: 'plate', fields: { thicknessMm: { value: 3 } } }] },
+  '/parts': {
+    kind: 'plate',
+    name: 'P',
+    ports: [{ kind: 'plate', fields: { thicknessMm: { value: 3 } } }],
+  },
   '/donors': { name: 'D', currency: 'EUR', items: [{ partId: 'wick-2' }] },
   '/kits': { name: 'K', currency: 'EUR', priceMinor: 1, items: [{ partId: 'wick-2' }] },
 }
@@ -160,12 +186,34 @@ const KEYS = [
   'ownerId',
 ]
 const leaf = fc.oneof(
-  fc.constantFrom<unknown>(null, '', 'EUR', 'wick-2', 'marlund-4', 'disc', 'drop', 'in', 'junket-build', 'wick-2/pilot-bore/crank', -1, 0, 1, 1.5, 1e300, true),
+  fc.constantFrom<unknown>(
+    null,
+    '',
+    'EUR',
+    'wick-2',
+    'marlund-4',
+    'disc',
+    'drop',
+    'in',
+    'junket-build',
+    'wick-2/pilot-bore/crank',
+    -1,
+    0,
+    1,
+    1.5,
+    1e300,
+    true,
+  ),
   fc.string(),
   fc.double(),
 )
 const anything = fc.letrec((tie) => ({
-  node: fc.oneof({ maxDepth: 4 }, leaf, fc.array(tie('node'), { maxLength: 4 }), fc.dictionary(fc.constantFrom(...KEYS), tie('node'), { maxKeys: 6 })),
+  node: fc.oneof(
+    { maxDepth: 4 },
+    leaf,
+    fc.array(tie('node'), { maxLength: 4 }),
+    fc.dictionary(fc.constantFrom(...KEYS), tie('node'), { maxKeys: 6 }),
+  ),
 })).node
 
 /** A right body with one value, at any depth, put out of place. */
@@ -188,24 +236,41 @@ const spoilt = (path: string) =>
 /** 60 in every run of the checks; `npm run faults` sends more. */
 const RUNS = Number(process.env.JUNKET_FUZZ ?? 60)
 
-test.each(ROUTES)('%s %s answers any body with 2xx or problem details, and half-writes nothing', async (method, path) => {
-  await fc.assert(
-    fc.asyncProperty(path in RIGHT ? fc.oneof(anything, spoilt(path)) : anything, async (sent) => {
-      const before = await store.revision()
-      const answer = await app.request(`/api${path}`, { method, headers: { 'content-type': 'application/json' }, body: JSON.stringify(sent ?? null) })
-      const text = await answer.text()
-      expect([sent, answer.status < 500]).toEqual([sent, true])
-      if (answer.status < 400) return
-      expect(answer.headers.get('content-type')).toBe('application/problem+json')
-      expect(JSON.parse(text).detail.length).toBeGreaterThan(10)
-      expect(await store.revision()).toBe(before)
-    }),
-    { numRuns: RUNS, seed: 23 },
-  )
-})
+test.each(ROUTES)(
+  '%s %s answers any body with 2xx or problem details, and half-writes nothing',
+  async (method, path) => {
+    await fc.assert(
+      fc.asyncProperty(
+        path in RIGHT ? fc.oneof(anything, spoilt(path)) : anything,
+        async (sent) => {
+          const before = await store.revision()
+          const answer = await app.request(`/api${path}`, {
+            method,
+            headers: { 'content-type': 'application/json' },
+            body: JSON.stringify(sent ?? null),
+          })
+          const text = await answer.text()
+          expect([sent, answer.status < 500]).toEqual([sent, true])
+          if (answer.status < 400) return
+          expect(answer.headers.get('content-type')).toBe('application/problem+json')
+          expect(JSON.parse(text).detail.length).toBeGreaterThan(10)
+          expect(await store.revision()).toBe(before)
+        },
+      ),
+      { numRuns: RUNS, seed: 23 },
+    )
+  },
+)
 
-test.each(['', '{', '[1,', 'null', '"x"', '{"a":1}{'])('a body that is "%s" is refused, not crashed on', async (text) => {
-  const answer = await app.request('/api/suppliers', { method: 'POST', headers: { 'content-type': 'application/json' }, body: text })
-  expect([400, 415, 422]).toContain(answer.status)
-  expect(answer.headers.get('content-type')).toBe('application/problem+json')
-})
+test.each(['', '{', '[1,', 'null', '"x"', '{"a":1}{'])(
+  'a body that is "%s" is refused, not crashed on',
+  async (text) => {
+    const answer = await app.request('/api/suppliers', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: text,
+    })
+    expect([400, 415, 422]).toContain(answer.status)
+    expect(answer.headers.get('content-type')).toBe('application/problem+json')
+  },
+)

@@ -29,7 +29,12 @@ async function main(): Promise<void> {
     .map((name) => name.trim())
     .filter(Boolean)
   const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
-  const file = await openData({ data, command: isDemo ? 'npm run demo' : 'npm start', isEmptyWanted, ...(restore === undefined ? {} : { restore }) })
+  const file = await openData({
+    data,
+    command: isDemo ? 'npm run demo' : 'npm start',
+    isEmptyWanted,
+    ...(restore === undefined ? {} : { restore }),
+  })
   const guard = await guardOf(data, host)
   const backups = new Backups(file)
   // Before anything touches the file, a migration included.
@@ -43,12 +48,22 @@ async function main(): Promise<void> {
   }
   const jobs = new JobRunner()
   const web = fileURLToPath(new URL('../web', import.meta.url))
-  const server = serve({ fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch, hostname: host, port }, () =>
-    console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
+  const server = serve(
+    {
+      fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch,
+      hostname: host,
+      port,
+    },
+    () => console.log(`Junket is ready on http://${host === '::1' ? '[::1]' : host}:${port}`),
   )
   // The thread that plans reads the shop in before anybody asks.
-  setTimeout(() => void jobs.gate.enter(() => jobs.readings.warm(store)).catch(() => undefined), WARM_AFTER_MS).unref()
-  server.on('error', (error: NodeJS.ErrnoException) => fail(new StartFault(portFault(error, host, port), 1)))
+  setTimeout(
+    () => void jobs.gate.enter(() => jobs.readings.warm(store)).catch(() => undefined),
+    WARM_AFTER_MS,
+  ).unref()
+  server.on('error', (error: NodeJS.ErrnoException) =>
+    fail(new StartFault(portFault(error, host, port), 1)),
+  )
 
   let stopping = false
   const stop = (): void => {
@@ -66,7 +81,13 @@ async function main(): Promise<void> {
 
 function argumentsOf(): { demo: boolean; restore?: string | undefined; empty: boolean } {
   try {
-    const { values } = parseArgs({ options: { demo: { type: 'boolean', default: false }, restore: { type: 'string' }, empty: { type: 'boolean', default: false } } })
+    const { values } = parseArgs({
+      options: {
+        demo: { type: 'boolean', default: false },
+        restore: { type: 'string' },
+        empty: { type: 'boolean', default: false },
+      },
+    })
     return values
   } catch (error) {
     throw new StartFault(`${(error as Error).message} Known are --restore NAME and --empty.`, 2)
@@ -80,7 +101,8 @@ async function guardOf(data: string, host: string): Promise<Guard> {
     try {
       await guard.setPasscode(process.env.JUNKET_PASSCODE)
     } catch (error) {
-      if (error instanceof ProblemError) throw new StartFault(`JUNKET_PASSCODE is refused: ${error.message}`, 2)
+      if (error instanceof ProblemError)
+        throw new StartFault(`JUNKET_PASSCODE is refused: ${error.message}`, 2)
       throw error
     }
   }
@@ -94,15 +116,21 @@ async function guardOf(data: string, host: string): Promise<Guard> {
 }
 
 function portFault({ code, message }: NodeJS.ErrnoException, host: string, port: number): string {
-  if (code === 'EADDRINUSE') return `Port ${port} is taken. Stop what uses it, or set JUNKET_PORT to another.`
-  if (code === 'EACCES') return `Port ${port} is not for everybody on this machine. Set JUNKET_PORT to one above 1023.`
-  if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND') return `This machine has no address ${host}. Set JUNKET_HOST to one of its own.`
+  if (code === 'EADDRINUSE')
+    return `Port ${port} is taken. Stop what uses it, or set JUNKET_PORT to another.`
+  if (code === 'EACCES')
+    return `Port ${port} is not for everybody on this machine. Set JUNKET_PORT to one above 1023.`
+  if (code === 'EADDRNOTAVAIL' || code === 'ENOTFOUND')
+    return `This machine has no address ${host}. Set JUNKET_HOST to one of its own.`
   return message
 }
 
 function fail(error: Error & { code?: string }): never {
   const folder = resolve(process.env.JUNKET_DATA ?? 'data')
-  const words = error instanceof StartFault || error instanceof ProblemError ? error.message : (storageFault(error, folder) ?? `Junket could not start: ${error.stack}`)
+  const words =
+    error instanceof StartFault || error instanceof ProblemError
+      ? error.message
+      : (storageFault(error, folder) ?? `Junket could not start: ${error.stack}`)
   console.error(words)
   process.exit(error instanceof StartFault ? error.exitCode : 3)
 }

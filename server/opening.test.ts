@@ -1,4 +1,12 @@
-import { appendFileSync, copyFileSync, mkdirSync, mkdtempSync, readFileSync, truncateSync, writeFileSync } from 'node:fs'
+import {
+  appendFileSync,
+  copyFileSync,
+  mkdirSync,
+  mkdtempSync,
+  readFileSync,
+  truncateSync,
+  writeFileSync,
+} from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
@@ -15,7 +23,8 @@ beforeAll(async () => {
   sound = join(data, 'junket.sqlite')
   const knex = await openDatabase(sound)
   const store = new Store(knex)
-  for (let i = 0; i < 400; i++) await store.insert('supplier', { name: `Quay ${i} ${'x'.repeat(90)}`, currency: 'EUR' })
+  for (let i = 0; i < 400; i++)
+    await store.insert('supplier', { name: `Quay ${i} ${'x'.repeat(90)}`, currency: 'EUR' })
   const backups = new Backups(sound)
   await backups.make('asked', new Date('2026-02-03T04:05:06Z'))
   await backups.close()
@@ -42,7 +51,12 @@ const within = (file: string, statement: string): void => {
 }
 
 test.each<[string, (file: string) => void, RegExp]>([
-  ['garbage', (file) => writeFileSync(file, 'nothing like it at all, but long enough to have a header '.repeat(20)), /begins with something else/],
+  [
+    'garbage',
+    (file) =>
+      writeFileSync(file, 'nothing like it at all, but long enough to have a header '.repeat(20)),
+    /begins with something else/,
+  ],
   ['a file cut short', (file) => truncateSync(file, 20_000), /is cut short/],
   [
     'damaged pages',
@@ -55,7 +69,11 @@ test.each<[string, (file: string) => void, RegExp]>([
   ],
   [
     'a newer version',
-    (file) => within(file, "INSERT INTO knex_migrations (name, batch, migration_time) VALUES ('20991231_0001_from_tomorrow', 9, 0)"),
+    (file) =>
+      within(
+        file,
+        "INSERT INTO knex_migrations (name, batch, migration_time) VALUES ('20991231_0001_from_tomorrow', 9, 0)",
+      ),
     /newer Junket.*20991231_0001_from_tomorrow/,
   ],
   [
@@ -66,25 +84,33 @@ test.each<[string, (file: string) => void, RegExp]>([
     },
     /another program/,
   ],
-  ['an empty file beside backups', (file) => writeFileSync(file, ''), /is empty, but there are backups/],
+  [
+    'an empty file beside backups',
+    (file) => writeFileSync(file, ''),
+    /is empty, but there are backups/,
+  ],
   ['a missing file beside backups', (file) => writeFileSync(`${file}-gone`, ''), /./],
-])('%s is told with the file, what is wrong, and the command that restores a sound backup', async (name, spoil, words) => {
-  const data = folder(spoil)
-  if (name === 'a missing file beside backups') (await import('node:fs')).rmSync(join(data, 'junket.sqlite'))
-  const fault = await openData({ data, command: 'npm start' }).catch((error: unknown) => error)
-  expect(fault).toBeInstanceOf(StartFault)
-  const { message } = fault as StartFault
-  expect(message).toContain(join(data, 'junket.sqlite'))
-  expect(message).toMatch(words)
-  expect(message).toContain(`npm start -- --restore ${BACKUP}`)
-  // The command does what it says, and what stood there is kept.
-  vi.spyOn(console, 'log').mockImplementation(() => undefined)
-  const file = await openData({ data, command: 'npm start', restore: BACKUP })
-  expect(inspectFile(file, true)).toEqual({ isSound: true })
-  const knex = await openDatabase(file)
-  expect((await new Store(knex).list('supplier')).length).toBe(400)
-  await knex.destroy()
-})
+])(
+  '%s is told with the file, what is wrong, and the command that restores a sound backup',
+  async (name, spoil, words) => {
+    const data = folder(spoil)
+    if (name === 'a missing file beside backups')
+      (await import('node:fs')).rmSync(join(data, 'junket.sqlite'))
+    const fault = await openData({ data, command: 'npm start' }).catch((error: unknown) => error)
+    expect(fault).toBeInstanceOf(StartFault)
+    const { message } = fault as StartFault
+    expect(message).toContain(join(data, 'junket.sqlite'))
+    expect(message).toMatch(words)
+    expect(message).toContain(`npm start -- --restore ${BACKUP}`)
+    // The command does what it says, and what stood there is kept.
+    vi.spyOn(console, 'log').mockImplementation(() => undefined)
+    const file = await openData({ data, command: 'npm start', restore: BACKUP })
+    expect(inspectFile(file, true)).toEqual({ isSound: true })
+    const knex = await openDatabase(file)
+    expect((await new Store(knex).list('supplier')).length).toBe(400)
+    await knex.destroy()
+  },
+)
 
 test.each<[string, () => string, RegExp]>([
   [
@@ -115,16 +141,24 @@ test('backups that are not sound are not offered; where none is, it says so', as
     writeFileSync(file, 'x'.repeat(500))
     writeFileSync(join(into, 'backups', BACKUP), 'y'.repeat(500))
   })
-  await expect(openData({ data, command: 'npm start' })).rejects.toThrow(/None of the 1 newest backups .* is sound/)
-  await expect(openData({ data, command: 'npm start', restore: BACKUP })).rejects.toThrow(/begins with something else\. Nothing was changed/)
-  await expect(openData({ data, command: 'npm start', restore: 'none' })).rejects.toThrow(/There is no backup none/)
+  await expect(openData({ data, command: 'npm start' })).rejects.toThrow(
+    /None of the 1 newest backups .* is sound/,
+  )
+  await expect(openData({ data, command: 'npm start', restore: BACKUP })).rejects.toThrow(
+    /begins with something else\. Nothing was changed/,
+  )
+  await expect(openData({ data, command: 'npm start', restore: 'none' })).rejects.toThrow(
+    /There is no backup none/,
+  )
 })
 
 test('an empty folder is a new shop; so is an empty file when that is what is wanted', async () => {
   const data = mkdtempSync(join(tmpdir(), 'junket-open-'))
   expect(await openData({ data, command: 'npm start' })).toBe(join(data, 'junket.sqlite'))
   const emptied = folder((file) => writeFileSync(file, ''))
-  expect(await openData({ data: emptied, command: 'npm start', isEmptyWanted: true })).toBe(join(emptied, 'junket.sqlite'))
+  expect(await openData({ data: emptied, command: 'npm start', isEmptyWanted: true })).toBe(
+    join(emptied, 'junket.sqlite'),
+  )
 })
 
 test('a passcode file that holds none is told at the start', () => {

@@ -8,11 +8,20 @@ export interface Problem {
 
 /** RFC 9457 problem details as a response. */
 export const problem = (body: Problem): Response =>
-  new Response(JSON.stringify({ type: 'about:blank', ...body }), { status: body.status, headers: { 'content-type': 'application/problem+json' } })
+  new Response(JSON.stringify({ type: 'about:blank', ...body }), {
+    status: body.status,
+    headers: { 'content-type': 'application/problem+json' },
+  })
 
 /** Zod issues as one problem: where each fault is and what to do. */
-export function validationProblem(issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[], target: string): Problem {
-  const errors = issues.map((issue) => ({ path: issue.path.map(String).join('.'), message: issue.message }))
+export function validationProblem(
+  issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[],
+  target: string,
+): Problem {
+  const errors = issues.map((issue) => ({
+    path: issue.path.map(String).join('.'),
+    message: issue.message,
+  }))
   const first = errors[0]
   return {
     status: 422,

@@ -2,7 +2,8 @@ import type { Context, Next } from 'hono'
 import { ProblemError } from './errors.ts'
 
 /** Streams stay open for hours and read nothing while they wait; checks and plans of what was sent read no data. */
-const READS_NOTHING = /\/events$|^\/api\/(check|plan|patterns\/(dxf|chords|trace)|session|passcode|backups)(\/|$)/
+const READS_NOTHING =
+  /\/events$|^\/api\/(check|plan|patterns\/(dxf|chords|trace)|session|passcode|backups)(\/|$)/
 
 /** Longest that a restore waits for those under way, and that others wait for a restore, ms. */
 const PATIENCE_MS = 4000
@@ -31,7 +32,11 @@ export class RestoreGate {
   async enter<T>(work: () => Promise<T>): Promise<T> {
     const until = Date.now() + this.#patienceMs
     while (this.#shut) {
-      if (!(await within(this.#shut, until - Date.now()))) throw new ProblemError(503, 'A backup is being put back just now. Try again in some seconds; nothing was changed.')
+      if (!(await within(this.#shut, until - Date.now())))
+        throw new ProblemError(
+          503,
+          'A backup is being put back just now. Try again in some seconds; nothing was changed.',
+        )
     }
     this.#active++
     try {
@@ -44,7 +49,8 @@ export class RestoreGate {
 
   /** Work that wants the data for itself. @throws ProblemError 503 when others do not get done; nothing was begun */
   async alone<T>(work: () => Promise<T>): Promise<T> {
-    if (this.#shut) throw new ProblemError(503, 'Another backup is being put back. Try again when it is done.')
+    if (this.#shut)
+      throw new ProblemError(503, 'Another backup is being put back. Try again when it is done.')
     let open = (): void => {}
     this.#shut = new Promise((done) => {
       open = done
@@ -55,7 +61,10 @@ export class RestoreGate {
           this.#idle = done
         })
         if (!(await within(idle, this.#patienceMs)))
-          throw new ProblemError(503, 'Others are in the middle of something long, an import perhaps. Nothing was changed; try again in a minute.')
+          throw new ProblemError(
+            503,
+            'Others are in the middle of something long, an import perhaps. Nothing was changed; try again in a minute.',
+          )
       }
       await this.#letGo()
       return await work()

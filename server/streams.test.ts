@@ -49,7 +49,14 @@ test('a reader that does not read is dropped, and nobody else is held up', async
   socket.on('error', () => undefined)
   const touched = Array.from({ length: 50 }, (_, i) => `claim:${'x'.repeat(400)}${i}`)
   for (let i = 0; i < 3000; i++) {
-    announce(knex, { revision: i, who: 'bench', command: null, tables: ['claim'], touched: packIds(touched), parts: '' })
+    announce(knex, {
+      revision: i,
+      who: 'bench',
+      command: null,
+      tables: ['claim'],
+      touched: packIds(touched),
+      parts: '',
+    })
     if (i % 100 === 0) await new Promise((turn) => setImmediate(turn))
   }
   expect((await fetch(`http://127.0.0.1:${port}/api/health`)).status).toBe(200)
@@ -60,10 +67,14 @@ test('a reader that does not read is dropped, and nobody else is held up', async
 test('a restore does not wait for an upload that does not end, and that upload is still taken afterwards', async () => {
   const socket = connect(port, '127.0.0.1')
   const body = JSON.stringify({ name: 'Slow quay', currency: 'EUR' })
-  socket.write(`POST /api/suppliers HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body.slice(0, 9)}`)
+  socket.write(
+    `POST /api/suppliers HTTP/1.1\r\nHost: localhost\r\nContent-Type: application/json\r\nContent-Length: ${body.length}\r\n\r\n${body.slice(0, 9)}`,
+  )
   await new Promise((sent) => setTimeout(sent, 100))
   expect(await jobs.gate.alone(async () => 'restored')).toBe('restored')
-  const answer = new Promise<string>((said) => socket.once('data', (bytes: Buffer) => said(bytes.toString())))
+  const answer = new Promise<string>((said) =>
+    socket.once('data', (bytes: Buffer) => said(bytes.toString())),
+  )
   socket.write(body.slice(9))
   expect(await answer).toMatch(/^HTTP\/1\.1 200/)
   socket.destroy()

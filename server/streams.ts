@@ -18,7 +18,11 @@ export class Streams {
   /** Takes a place for a client; the function given back frees it. @throws ProblemError 429 */
   enter(client: string): () => void {
     const own = this.#open.get(client) ?? 0
-    if (own >= PER_CLIENT || this.#all >= IN_ALL) throw new ProblemError(429, 'Too many pages of Junket are open from here. Close some; the others go on.')
+    if (own >= PER_CLIENT || this.#all >= IN_ALL)
+      throw new ProblemError(
+        429,
+        'Too many pages of Junket are open from here. Close some; the others go on.',
+      )
     this.#open.set(client, own + 1)
     this.#all++
     let isFree = false
@@ -56,7 +60,12 @@ export class Outbox {
   /** Writes until the reader is gone; `still` goes out where nothing was said for a while. */
   async run(stillMs: number): Promise<void> {
     while (!this.#stream.aborted) {
-      for (let next = this.#waiting.shift(); next && !this.#stream.aborted; next = this.#waiting.shift()) await this.#write(next)
+      for (
+        let next = this.#waiting.shift();
+        next && !this.#stream.aborted;
+        next = this.#waiting.shift()
+      )
+        await this.#write(next)
       if (this.#stream.aborted) return
       const isQuiet = await new Promise<boolean>((done) => {
         const timer = setTimeout(() => done(true), stillMs)

@@ -17,7 +17,14 @@ createRoot(document.getElementById('root')!).render(
       <Toaster
         position="bottom-right"
         toastOptions={{
-          style: { borderRadius: 3, fontFamily: 'inherit', color: 'var(--color-ink)', background: 'var(--color-ground)', border: '1px solid var(--color-ink)', boxShadow: 'none' },
+          style: {
+            borderRadius: 3,
+            fontFamily: 'inherit',
+            color: 'var(--color-ink)',
+            background: 'var(--color-ground)',
+            border: '1px solid var(--color-ink)',
+            boxShadow: 'none',
+          },
         }}
       />
     </SWRConfig>

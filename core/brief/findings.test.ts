@@ -4,12 +4,39 @@ import type { SheetAnswers } from '../sheets/sheet.ts'
 import { type BuildFigures, briefFindings, targetTorque, uncutSheet } from './findings.ts'
 
 const said = (answers: Record<string, string>): SheetAnswers =>
-  Object.fromEntries(Object.entries(answers).map(([id, value]) => [id, { value, at: '2026-01-01T00:00:00Z', by: null }]))
-const cut: Task = { id: 'cut', words: 'Cut the tunnel', hours: 5, skills: ['weld'], reversible: false }
-const shim: Task = { id: 'shim', words: 'Shim the starter', hours: 1, skills: ['mechanic'], reversible: true }
-const figures: BuildFigures = { currency: 'EUR', tasks: [shim], hours: 1, likelyMinor: 250_000, safeMinor: 300_000, marginNm: 38, marginAtTargetNm: null }
+  Object.fromEntries(
+    Object.entries(answers).map(([id, value]) => [
+      id,
+      { value, at: '2026-01-01T00:00:00Z', by: null },
+    ]),
+  )
+const cut: Task = {
+  id: 'cut',
+  words: 'Cut the tunnel',
+  hours: 5,
+  skills: ['weld'],
+  reversible: false,
+}
+const shim: Task = {
+  id: 'shim',
+  words: 'Shim the starter',
+  hours: 1,
+  skills: ['mechanic'],
+  reversible: true,
+}
+const figures: BuildFigures = {
+  currency: 'EUR',
+  tasks: [shim],
+  hours: 1,
+  likelyMinor: 250_000,
+  safeMinor: 300_000,
+  marginNm: 38,
+  marginAtTargetNm: null,
+}
 const holds = (answers: Record<string, string>, rest: Partial<BuildFigures> = {}) =>
-  Object.fromEntries(briefFindings(said(answers), { ...figures, ...rest }).map((one) => [one.id, one.holds]))
+  Object.fromEntries(
+    briefFindings(said(answers), { ...figures, ...rest }).map((one) => [one.id, one.holds]),
+  )
 
 test('a limit nobody set finds nothing but the torque that is known', () => {
   expect(holds({})).toEqual({ today: true })
@@ -32,7 +59,15 @@ describe.each([
 })
 
 test('each holds where the build keeps within it', () => {
-  expect(holds({ 'bolt-in': 'yes', uncut: 'yes', 'tool:weld': 'no', 'most-money': '3 200', 'most-hours': '6' })).toEqual({
+  expect(
+    holds({
+      'bolt-in': 'yes',
+      uncut: 'yes',
+      'tool:weld': 'no',
+      'most-money': '3 200',
+      'most-hours': '6',
+    }),
+  ).toEqual({
     'bolt-in': true,
     uncut: true,
     'tool:weld': true,
@@ -40,22 +75,33 @@ test('each holds where the build keeps within it', () => {
     hours: true,
     today: true,
   })
-  expect(holds({ reason: 'The old engine failed', cause: 'Blocked radiator', 'cause-gone': 'yes' })).toEqual({ today: true })
+  expect(
+    holds({ reason: 'The old engine failed', cause: 'Blocked radiator', 'cause-gone': 'yes' }),
+  ).toEqual({ today: true })
 })
 
 test('limits are read in the unit they are typed in, and what cannot be read is said', () => {
   expect(targetTorque('300 lbf·ft')).toBeCloseTo(406.75, 1)
   expect(holds({ 'most-hours': '90 min' }, { hours: 2 }).hours).toBe(false)
   expect(holds({ 'most-money': '2,800.50' })['most-money']).toBe(false)
-  const [said1] = briefFindings(said({ 'target-nm': 'plenty' }), figures).filter((one) => one.id === 'target-nm')
+  const [said1] = briefFindings(said({ 'target-nm': 'plenty' }), figures).filter(
+    (one) => one.id === 'target-nm',
+  )
   expect(said1).toMatchObject({ holds: false, words: expect.stringContaining('plenty') })
 })
 
 test('uncut: three ways compared, and rarity said where the sums do not show it', () => {
-  const sheet = uncutSheet(said({ 'value-now': '2000', 'value-repaired': '6000', 'value-after': '5500', rarity: 'Rare' }), 'EUR', 300_000, 400_000)
+  const sheet = uncutSheet(
+    said({ 'value-now': '2000', 'value-repaired': '6000', 'value-after': '5500', rarity: 'Rare' }),
+    'EUR',
+    300_000,
+    400_000,
+  )
   expect([sheet.asItStands, sheet.repaired, sheet.swapped]).toEqual([200_000, 300_000, 150_000])
   expect(sheet.words).toMatch(/worth more without the swap.*does not come back/)
-  expect(uncutSheet(said({ 'value-now': '2000', 'value-after': '9000' }), 'EUR', null, 400_000).words).toMatch(/no worse/)
+  expect(
+    uncutSheet(said({ 'value-now': '2000', 'value-after': '9000' }), 'EUR', null, 400_000).words,
+  ).toMatch(/no worse/)
   expect(uncutSheet({}, 'EUR', null, null).swapped).toBeNull()
   expect(uncutSheet(said({ 'value-now': 'a lot' }), 'EUR', null, null).words).toContain('a lot')
 })

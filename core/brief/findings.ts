@@ -23,10 +23,12 @@ export interface BuildFigures {
   readonly marginAtTargetNm: number | null
 }
 
-const list = (tasks: readonly Task[]): string => tasks.map((task) => task.words.toLowerCase()).join('; ')
+const list = (tasks: readonly Task[]): string =>
+  tasks.map((task) => task.words.toLowerCase()).join('; ')
 
 /** The torque wanted in the end, N·m, in whatever unit it was typed. @throws QuantityError */
-export const targetTorque = (typed: string): number => parseQuantity(typed, 'N·m', { decimal: 'point' })
+export const targetTorque = (typed: string): number =>
+  parseQuantity(typed, 'N·m', { decimal: 'point' })
 
 /**
  * The limits of the brief against the build as computed: bolt-in only against tasks that weld or machine, nothing cut
@@ -36,21 +38,45 @@ export const targetTorque = (typed: string): number => parseQuantity(typed, 'N·
 export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Finding[] {
   const says = (id: string): string | undefined => answers[id]?.value
   const found: Finding[] = []
-  const find = (id: string, holds: boolean, good: string, bad: string): void => void found.push({ id, holds, words: holds ? good : bad })
+  const find = (id: string, holds: boolean, good: string, bad: string): void =>
+    void found.push({ id, holds, words: holds ? good : bad })
   if (says('bolt-in') === 'yes') {
-    const made = figures.tasks.filter((task) => task.skills.some((skill) => skill === 'weld' || skill === 'machine'))
-    find('bolt-in', made.length === 0, 'Bolt-in only: nothing on the list is welded or machined.', `Bolt-in only, yet: ${list(made)}.`)
+    const made = figures.tasks.filter((task) =>
+      task.skills.some((skill) => skill === 'weld' || skill === 'machine'),
+    )
+    find(
+      'bolt-in',
+      made.length === 0,
+      'Bolt-in only: nothing on the list is welded or machined.',
+      `Bolt-in only, yet: ${list(made)}.`,
+    )
   }
   if (says('uncut') === 'yes') {
     const cut = figures.tasks.filter((task) => !task.reversible)
-    find('uncut', cut.length === 0, 'Nothing cut: every task can be undone.', `Nothing cut, yet these cannot be undone: ${list(cut)}.`)
+    find(
+      'uncut',
+      cut.length === 0,
+      'Nothing cut: every task can be undone.',
+      `Nothing cut, yet these cannot be undone: ${list(cut)}.`,
+    )
   }
   for (const tool of ['weld', 'machine'] as const satisfies readonly Tool[])
     if (says(`tool:${tool}`) === 'no') {
       const wants = figures.tasks.filter((task) => task.skills.includes(tool))
-      find(`tool:${tool}`, wants.length === 0, `Nothing on the list asks to ${tool}.`, `We cannot ${tool}: a service for ${list(wants)}.`)
+      find(
+        `tool:${tool}`,
+        wants.length === 0,
+        `Nothing on the list asks to ${tool}.`,
+        `We cannot ${tool}: a service for ${list(wants)}.`,
+      )
     }
-  if (says('tool:hoist') === 'no') find('tool:hoist', false, '', 'No hoist or crane: engine and gearbox weigh more than two people may lift. Hire one, for out and for in.')
+  if (says('tool:hoist') === 'no')
+    find(
+      'tool:hoist',
+      false,
+      '',
+      'No hoist or crane: engine and gearbox weigh more than two people may lift. Hire one, for out and for in.',
+    )
   /** A limit as typed; what cannot be read is said as it is, and limits nothing. */
   const read = (id: string, parse: (typed: string) => number): number | null => {
     const typed = says(id)
@@ -69,12 +95,19 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
       'money',
       safe <= most,
       'Within the money, safe figure included.',
-      figures.likelyMinor <= most ? 'Within the money if nothing goes wrong; the safe figure is over it.' : 'Over the money, even if nothing goes wrong.',
+      figures.likelyMinor <= most
+        ? 'Within the money if nothing goes wrong; the safe figure is over it.'
+        : 'Over the money, even if nothing goes wrong.',
     )
   }
   const hours = read('most-hours', (typed) => parseQuantity(typed, 'h'))
   if (hours !== null)
-    find('hours', figures.hours <= hours, `${figures.hours.toFixed(1)} h of named work, within the hours.`, `${figures.hours.toFixed(1)} h of named work alone, over the hours.`)
+    find(
+      'hours',
+      figures.hours <= hours,
+      `${figures.hours.toFixed(1)} h of named work, within the hours.`,
+      `${figures.hours.toFixed(1)} h of named work alone, over the hours.`,
+    )
   if (figures.marginNm !== null)
     find(
       'today',
@@ -91,7 +124,12 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
       `At the torque wanted ${Math.round(-figures.marginAtTargetNm)} N·m too much: a stronger gearbox, or less engine.`,
     )
   if (says('reason') === 'The old engine failed' && says('cause') && says('cause-gone') !== 'yes')
-    find('cause', false, '', `What killed the old engine is still there: ${says('cause')}. It would kill the next one.`)
+    find(
+      'cause',
+      false,
+      '',
+      `What killed the old engine is still there: ${says('cause')}. It would kill the next one.`,
+    )
   return found
 }
 
@@ -107,7 +145,12 @@ export interface UncutSheet {
  * The small honest worksheet: value less what it takes to get there, for selling as it stands, repairing like for like and
  * swapping. It compares three sums, and says when rarity speaks against a cut that the sums do not show.
  */
-export function uncutSheet(answers: SheetAnswers, currency: Currency, repairMinor: number | null, swapMinor: number | null): UncutSheet {
+export function uncutSheet(
+  answers: SheetAnswers,
+  currency: Currency,
+  repairMinor: number | null,
+  swapMinor: number | null,
+): UncutSheet {
   let unread: string | null = null
   const value = (id: string): number | null => {
     const typed = answers[id]?.value ?? ''
@@ -119,7 +162,8 @@ export function uncutSheet(answers: SheetAnswers, currency: Currency, repairMino
       return null
     }
   }
-  const less = (worth: number | null, cost: number | null): number | null => (worth === null || cost === null ? null : worth - cost)
+  const less = (worth: number | null, cost: number | null): number | null =>
+    worth === null || cost === null ? null : worth - cost
   const asItStands = value('value-now')
   const repaired = less(value('value-repaired'), repairMinor)
   const swapped = less(value('value-after'), swapMinor)

@@ -1,7 +1,12 @@
 import { BENCH_STEPS } from '../mating/bench-check.ts'
 import { figure, free, type SheetQuestion, type SheetStep } from '../sheets/sheet.ts'
 
-const choice = (id: string, words: string, choices: readonly string[]): SheetQuestion => ({ id, words, type: 'choice', choices })
+const choice = (id: string, words: string, choices: readonly string[]): SheetQuestion => ({
+  id,
+  words,
+  type: 'choice',
+  choices,
+})
 const date = (id: string, words: string): SheetQuestion => ({ id, words, type: 'date' })
 const plain = (id: string, words: string): SheetQuestion => ({ id, words, type: 'yes-no' })
 
@@ -16,8 +21,16 @@ export const BRIEF_STEPS: readonly SheetStep[] = [
     title: 'Why, and what of it stays',
     cautions: [],
     questions: [
-      choice('reason', 'Reason for it', ['The old engine failed', 'Too weak', 'Too thirsty', 'Not to be had']),
-      free('cause', 'What of the old failure’s cause stays in the vehicle: radiator, tank, hoses, wiring'),
+      choice('reason', 'Reason for it', [
+        'The old engine failed',
+        'Too weak',
+        'Too thirsty',
+        'Not to be had',
+      ]),
+      free(
+        'cause',
+        'What of the old failure’s cause stays in the vehicle: radiator, tank, hoses, wiring',
+      ),
       plain('cause-gone', 'Is that cause dealt with on the list?'),
     ],
   },
@@ -35,7 +48,11 @@ export const BRIEF_STEPS: readonly SheetStep[] = [
       plain('tool:hoist', 'Is there a hoist or crane?'),
       plain('bolt-in', 'Bolt-in only: nothing welded or machined?'),
       plain('uncut', 'Nothing of the vehicle cut?'),
-      choice('looks', 'How close to factory it must look', ['As from the factory', 'Tidy', 'It must work']),
+      choice('looks', 'How close to factory it must look', [
+        'As from the factory',
+        'Tidy',
+        'It must work',
+      ]),
     ],
   },
   {
@@ -91,5 +108,10 @@ export const UNCUT_STEPS: readonly SheetStep[] = [
   },
 ]
 
-export const SHEET_KINDS = { brief: BRIEF_STEPS, law: LAW_STEPS, uncut: UNCUT_STEPS, bench: BENCH_STEPS } as const
+export const SHEET_KINDS = {
+  brief: BRIEF_STEPS,
+  law: LAW_STEPS,
+  uncut: UNCUT_STEPS,
+  bench: BENCH_STEPS,
+} as const
 export type SheetKind = keyof typeof SHEET_KINDS

@@ -12,10 +12,42 @@ const donor: DonorMoney = {
   scrapMinor: 15000,
   saleFee: 1 / 6,
   pieces: [
-    { id: 'engine', words: 'Engine', stripHours: 10, saleMinor: 60000, chance: 0.5, sellingHours: 2, held: false },
-    { id: 'doors', words: 'Doors', stripHours: 1, saleMinor: 30000, chance: 0.8, sellingHours: 1, held: false },
-    { id: 'seats', words: 'Seats', stripHours: 1, saleMinor: 3000, chance: 0.2, sellingHours: 1, held: false },
-    { id: 'axle', words: 'Axle', stripHours: 3, saleMinor: 40000, chance: 0.9, sellingHours: 1, held: true },
+    {
+      id: 'engine',
+      words: 'Engine',
+      stripHours: 10,
+      saleMinor: 60000,
+      chance: 0.5,
+      sellingHours: 2,
+      held: false,
+    },
+    {
+      id: 'doors',
+      words: 'Doors',
+      stripHours: 1,
+      saleMinor: 30000,
+      chance: 0.8,
+      sellingHours: 1,
+      held: false,
+    },
+    {
+      id: 'seats',
+      words: 'Seats',
+      stripHours: 1,
+      saleMinor: 3000,
+      chance: 0.2,
+      sellingHours: 1,
+      held: false,
+    },
+    {
+      id: 'axle',
+      words: 'Axle',
+      stripHours: 3,
+      saleMinor: 40000,
+      chance: 0.9,
+      sellingHours: 1,
+      held: true,
+    },
   ],
 }
 
@@ -69,8 +101,12 @@ test('the terms sum to the net; a dearer price raises it by as much; selling is 
     fc.property(anyDonor, minor, minor, (one, rate, more) => {
       const net = netCost(one, new Set(), rate)
       expect(net.terms.reduce((sum, term) => sum + term.minor, 0)).toBe(net.netMinor)
-      expect(netCost({ ...one, priceMinor: one.priceMinor + more }, new Set(), rate).netMinor).toBe(net.netMinor + more)
-      expect(net.netMinor).toBeLessThanOrEqual(netCost({ ...one, pieces: [] }, new Set(), rate).netMinor)
+      expect(netCost({ ...one, priceMinor: one.priceMinor + more }, new Set(), rate).netMinor).toBe(
+        net.netMinor + more,
+      )
+      expect(net.netMinor).toBeLessThanOrEqual(
+        netCost({ ...one, pieces: [] }, new Set(), rate).netMinor,
+      )
     }),
   )
 })

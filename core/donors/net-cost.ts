@@ -26,7 +26,17 @@ export interface DonorMoney {
 }
 
 export interface NetTerm {
-  readonly id: 'price' | 'fetch' | 'strip' | 'repair' | 'missing' | 'selling' | 'disposal' | 'storage' | 'sale' | 'scrap'
+  readonly id:
+    | 'price'
+    | 'fetch'
+    | 'strip'
+    | 'repair'
+    | 'missing'
+    | 'selling'
+    | 'disposal'
+    | 'storage'
+    | 'sale'
+    | 'scrap'
   readonly words: string
   /** What it is made of, in words. */
   readonly how: string
@@ -51,22 +61,40 @@ export interface NetCost {
  * @param used ids of the pieces the build takes
  * @param labourRateMinor an hour of the shop
  */
-export function netCost(donor: DonorMoney, used: ReadonlySet<string>, labourRateMinor: number): NetCost {
+export function netCost(
+  donor: DonorMoney,
+  used: ReadonlySet<string>,
+  labourRateMinor: number,
+): NetCost {
   const takes = donor.pieces.filter((piece) => used.has(piece.id))
   const isSold = (piece: DonorPiece): boolean =>
-    !used.has(piece.id) && !piece.held && expected(piece, donor.saleFee) > timesRate(labourRateMinor, piece.sellingHours + piece.stripHours)
+    !used.has(piece.id) &&
+    !piece.held &&
+    expected(piece, donor.saleFee) >
+      timesRate(labourRateMinor, piece.sellingHours + piece.stripHours)
   const sold = donor.pieces.filter(isSold)
-  const hours = (pieces: readonly DonorPiece[], of: 'stripHours' | 'sellingHours'): number => pieces.reduce((sum, piece) => sum + piece[of], 0)
+  const hours = (pieces: readonly DonorPiece[], of: 'stripHours' | 'sellingHours'): number =>
+    pieces.reduce((sum, piece) => sum + piece[of], 0)
   const strip = hours([...takes, ...sold], 'stripHours')
   const selling = hours(sold, 'sellingHours')
   const feeWords = `${Number((donor.saleFee * 100).toFixed(1))} % fee off`
   const terms: NetTerm[] = [
     { id: 'price', words: 'Price', how: 'as asked', minor: donor.priceMinor },
     { id: 'fetch', words: 'Fetching it', how: 'there and back', minor: donor.fetchMinor },
-    { id: 'strip', words: 'Stripping', how: `${round(strip)} h at the labour rate`, minor: timesRate(labourRateMinor, strip) },
+    {
+      id: 'strip',
+      words: 'Stripping',
+      how: `${round(strip)} h at the labour rate`,
+      minor: timesRate(labourRateMinor, strip),
+    },
     { id: 'repair', words: 'Repair', how: 'of what is used', minor: donor.repairMinor },
     { id: 'missing', words: 'What is missing', how: 'bought singly', minor: donor.missingMinor },
-    { id: 'selling', words: 'Selling', how: `${round(selling)} h to photograph, answer, pack and post`, minor: timesRate(labourRateMinor, selling) },
+    {
+      id: 'selling',
+      words: 'Selling',
+      how: `${round(selling)} h to photograph, answer, pack and post`,
+      minor: timesRate(labourRateMinor, selling),
+    },
     { id: 'disposal', words: 'Disposal', how: 'of the hulk', minor: donor.disposalMinor },
     { id: 'storage', words: 'Storage', how: 'and keeper fees', minor: donor.storageMinor },
     {
@@ -82,9 +110,12 @@ export function netCost(donor: DonorMoney, used: ReadonlySet<string>, labourRate
     netMinor: terms.reduce((sum, term) => sum + term.minor, 0),
     uses: takes.map((piece) => piece.words),
     sells: sold.map((piece) => piece.words),
-    scraps: donor.pieces.filter((piece) => !used.has(piece.id) && !piece.held && !isSold(piece)).map((piece) => piece.words),
+    scraps: donor.pieces
+      .filter((piece) => !used.has(piece.id) && !piece.held && !isSold(piece))
+      .map((piece) => piece.words),
   }
 }
 
-const expected = (piece: DonorPiece, fee: number): number => timesRate(piece.saleMinor, piece.chance * (1 - fee))
+const expected = (piece: DonorPiece, fee: number): number =>
+  timesRate(piece.saleMinor, piece.chance * (1 - fee))
 const round = (hours: number): number => Number(hours.toFixed(2))

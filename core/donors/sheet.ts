@@ -1,4 +1,13 @@
-import { figure, free, hit, risksIn, type SheetAnswers, type SheetQuestion, type SheetStep, yesNo } from '../sheets/sheet.ts'
+import {
+  figure,
+  free,
+  hit,
+  risksIn,
+  type SheetAnswers,
+  type SheetQuestion,
+  type SheetStep,
+  yesNo,
+} from '../sheets/sheet.ts'
 
 /** What is looked at beside any donor, in the order one walks round it. Common practice, no published source. */
 export const SHEET_STEPS: readonly SheetStep[] = [
@@ -7,7 +16,11 @@ export const SHEET_STEPS: readonly SheetStep[] = [
     title: 'Papers and engine number',
     cautions: [],
     questions: [
-      yesNo('papers-in-hand', 'Papers are here, in the name of who sells', 'No certificate without papers; perhaps stolen'),
+      yesNo(
+        'papers-in-hand',
+        'Papers are here, in the name of who sells',
+        'No certificate without papers; perhaps stolen',
+      ),
       free('engine-number', 'Engine number, as stamped'),
       yesNo('number-agrees', 'It agrees with the papers', 'Another engine than the one paid for'),
       free('gearbox-number', 'Gearbox number or tag'),
@@ -22,9 +35,17 @@ export const SHEET_STEPS: readonly SheetStep[] = [
       'Fuel smell or a leak: do not start it. Fuel under pressure is released by the maker’s procedure first, with an extinguisher at hand.',
     ],
     questions: [
-      yesNo('starts-cold', 'It starts from cold, before their eyes', 'Warmed up for you: it hides how it starts'),
+      yesNo(
+        'starts-cold',
+        'It starts from cold, before their eyes',
+        'Warmed up for you: it hides how it starts',
+      ),
       yesNo('runs-even', 'It idles evenly and pulls up clean', 'Ignition, injection or a cylinder'),
-      yesNo('quiet-below', 'No knock from below, no rattle in front', 'Bearings or timing chain: an engine for parts'),
+      yesNo(
+        'quiet-below',
+        'No knock from below, no rattle in front',
+        'Bearings or timing chain: an engine for parts',
+      ),
       yesNo('clear-smoke', 'No blue or white smoke when warm', 'Rings, guides or head gasket'),
       figure('oil-pressure', 'Oil pressure, warm, at idle', 'kPa'),
       figure('coolant-temperature', 'Coolant, after ten minutes', '°C'),
@@ -36,7 +57,9 @@ export const SHEET_STEPS: readonly SheetStep[] = [
   {
     id: 'gears',
     title: 'Each gear and reverse',
-    cautions: ['Driven only where it may be, by who may; else on stands, wheels clear, nobody beside them.'],
+    cautions: [
+      'Driven only where it may be, by who may; else on stands, wheels clear, nobody beside them.',
+    ],
     questions: [
       yesNo('gear-1', 'First takes and holds', 'Synchroniser or dog'),
       yesNo('gear-2', 'Second, up and down, without a crunch', 'The synchroniser that goes first'),
@@ -44,7 +67,11 @@ export const SHEET_STEPS: readonly SheetStep[] = [
       yesNo('gear-4', 'Fourth', 'Gearbox for parts'),
       yesNo('gear-5', 'Fifth and above (none: yes)', 'The weak gear of light gearboxes'),
       yesNo('reverse', 'Reverse', 'Idler or its fork'),
-      yesNo('clutch', 'Clutch takes in the middle and does not slip in top', 'Clutch, or oil on it: the rear seal'),
+      yesNo(
+        'clutch',
+        'Clutch takes in the middle and does not slip in top',
+        'Clutch, or oil on it: the rear seal',
+      ),
       yesNo('range', 'Transfer case and front drive engage (none: yes)', 'Fork, chain or hubs'),
     ],
   },
@@ -56,8 +83,16 @@ export const SHEET_STEPS: readonly SheetStep[] = [
       'Refrigerant is recovered by a licensed technician before any line is opened.',
     ],
     questions: [
-      hit('hit-front', 'Hit in front', 'Radiator, fan, pulleys, crank nose and front of the sump; mounts cracked out of sight'),
-      hit('hit-front-corner', 'Hit at a front corner', 'Alternator, pump, steering box; block ears'),
+      hit(
+        'hit-front',
+        'Hit in front',
+        'Radiator, fan, pulleys, crank nose and front of the sump; mounts cracked out of sight',
+      ),
+      hit(
+        'hit-front-corner',
+        'Hit at a front corner',
+        'Alternator, pump, steering box; block ears',
+      ),
       yesNo('coolant-clean', 'Coolant is clean, no oil in it', 'Head gasket or a cracked head'),
       yesNo('oil-clean', 'Oil is oil: no milk, no glitter', 'Water in it, or bearings'),
     ],
@@ -65,9 +100,15 @@ export const SHEET_STEPS: readonly SheetStep[] = [
   {
     id: 'under',
     title: 'Under',
-    cautions: ['On stands on firm ground, never on a jack alone; shaken before anybody goes under.'],
+    cautions: [
+      'On stands on firm ground, never on a jack alone; shaken before anybody goes under.',
+    ],
     questions: [
-      hit('hit-under', 'Sump, bell or gearbox struck', 'Pickup, bell ear, case cracked: the face may no longer be true'),
+      hit(
+        'hit-under',
+        'Sump, bell or gearbox struck',
+        'Pickup, bell ear, case cracked: the face may no longer be true',
+      ),
       yesNo('dry-under', 'Dry between engine and gearbox', 'Rear main seal or input seal'),
       yesNo('mounts-whole', 'Mounts and crossmember whole', 'Broken mounts let the train strike'),
       yesNo('shafts-tight', 'Propshaft and drive shafts without play', 'Joints and splines'),
@@ -78,7 +119,11 @@ export const SHEET_STEPS: readonly SheetStep[] = [
     title: 'Rear',
     cautions: ['Fuel tank: no flame, no lamp that sparks; it is drained by the maker’s procedure.'],
     questions: [
-      hit('hit-rear', 'Hit behind', 'Axle pushed, propshaft driven into the gearbox: output bearing and case'),
+      hit(
+        'hit-rear',
+        'Hit behind',
+        'Axle pushed, propshaft driven into the gearbox: output bearing and case',
+      ),
       hit('hit-tank', 'Tank or its lines struck', 'Fuel, pump and its ring'),
     ],
   },
@@ -86,7 +131,10 @@ export const SHEET_STEPS: readonly SheetStep[] = [
     id: 'sides',
     title: 'Sides',
     cautions: ['Side airbags and belt tensioners as in front.'],
-    questions: [hit('hit-left', 'Hit on the left', 'Drive shaft, gearbox end cover, loom in the sill'), hit('hit-right', 'Hit on the right', 'Drive shaft, timing side, exhaust')],
+    questions: [
+      hit('hit-left', 'Hit on the left', 'Drive shaft, gearbox end cover, loom in the sill'),
+      hit('hit-right', 'Hit on the right', 'Drive shaft, timing side, exhaust'),
+    ],
   },
 ]
 
@@ -94,8 +142,11 @@ export const SHEET_STEPS: readonly SheetStep[] = [
 export const pieceQuestion = (partId: string): string => `has:${partId}`
 export const isPieceQuestion = (id: string): boolean => id.startsWith('has:')
 
-const QUESTIONS = new Map(SHEET_STEPS.flatMap((step) => step.questions.map((question) => [question.id, question] as const)))
+const QUESTIONS = new Map(
+  SHEET_STEPS.flatMap((step) => step.questions.map((question) => [question.id, question] as const)),
+)
 export const questionOf = (id: string): SheetQuestion | undefined => QUESTIONS.get(id)
 
 /** What the answers put at risk, in the order of the sheet. */
-export const risksOf = (answers: SheetAnswers): ReturnType<typeof risksIn> => risksIn(SHEET_STEPS, answers)
+export const risksOf = (answers: SheetAnswers): ReturnType<typeof risksIn> =>
+  risksIn(SHEET_STEPS, answers)

@@ -3,7 +3,12 @@ import { expect, test } from 'vitest'
 import { type ShaftHalf, searchShafts } from './shaft-search.ts'
 
 const wanted = { inner: 'tripod 30', outer: '25 splines', lengthMm: 560, withinMm: 8 }
-const half = (id: string, end: 'inner' | 'outer', lengthMm: number, rest: Partial<ShaftHalf> = {}): ShaftHalf => ({
+const half = (
+  id: string,
+  end: 'inner' | 'outer',
+  lengthMm: number,
+  rest: Partial<ShaftHalf> = {},
+): ShaftHalf => ({
   id,
   end,
   fits: end === 'inner' ? wanted.inner : wanted.outer,
@@ -16,7 +21,11 @@ const half = (id: string, end: 'inner' | 'outer', lengthMm: number, rest: Partia
 const custom = { priceMinor: 42_000, words: 'Made to length' }
 
 test('two halves off the shelf beat the custom shaft, put together to the length wanted', () => {
-  const { options, tried } = searchShafts(wanted, [half('i', 'inner', 300), half('o', 'outer', 300)], custom)
+  const { options, tried } = searchShafts(
+    wanted,
+    [half('i', 'inner', 300), half('o', 'outer', 300)],
+    custom,
+  )
   expect(tried).toBe(1)
   expect(options.map((one) => [one.kind, one.priceMinor, one.lengthMm])).toEqual([
     ['off the shelf', 20_000, 560],
@@ -37,7 +46,15 @@ test.each([
 })
 
 test('a half without a price is kept, after those that have one', () => {
-  const { options } = searchShafts(wanted, [half('i', 'inner', 300, { priceMinor: null }), half('j', 'inner', 302), half('o', 'outer', 300)], custom)
+  const { options } = searchShafts(
+    wanted,
+    [
+      half('i', 'inner', 300, { priceMinor: null }),
+      half('j', 'inner', 302),
+      half('o', 'outer', 300),
+    ],
+    custom,
+  )
   expect(options.map((one) => one.priceMinor)).toEqual([20_000, 42_000, null])
 })
 
@@ -56,8 +73,12 @@ test('every pair is an option or refused once; every option holds the length, an
       const { options, tried, refused } = searchShafts(wanted, halves, null)
       expect(options.length + Object.values(refused).reduce((sum, one) => sum + one, 0)).toBe(tried)
       for (const option of options) {
-        expect(Math.abs(option.lengthMm - wanted.lengthMm)).toBeLessThanOrEqual(wanted.withinMm + 1e-6)
-        expect(option.priceMinor ?? Infinity).toBeGreaterThanOrEqual(options[0]!.priceMinor ?? Infinity)
+        expect(Math.abs(option.lengthMm - wanted.lengthMm)).toBeLessThanOrEqual(
+          wanted.withinMm + 1e-6,
+        )
+        expect(option.priceMinor ?? Infinity).toBeGreaterThanOrEqual(
+          options[0]!.priceMinor ?? Infinity,
+        )
       }
     }),
   )

@@ -48,14 +48,21 @@ export interface ShaftSearch {
  * prices last. Two halves do where both ends fit, both join by one bar, and some overlap both allow gives a length within
  * what the joints take up.
  */
-export function searchShafts(wanted: ShaftWanted, halves: readonly ShaftHalf[], custom: CustomShaft | null): ShaftSearch {
+export function searchShafts(
+  wanted: ShaftWanted,
+  halves: readonly ShaftHalf[],
+  custom: CustomShaft | null,
+): ShaftSearch {
   const inner = halves.filter((half) => half.end === 'inner')
   const outer = halves.filter((half) => half.end === 'outer')
   const refused = { 'inner end': 0, 'outer end': 0, bar: 0, length: 0 }
   const options: ShaftOption[] = []
   for (const one of inner)
     for (const other of outer) {
-      const overlapMm = one.fits === wanted.inner && other.fits === wanted.outer && one.bar === other.bar ? overlapFor(wanted, one, other) : null
+      const overlapMm =
+        one.fits === wanted.inner && other.fits === wanted.outer && one.bar === other.bar
+          ? overlapFor(wanted, one, other)
+          : null
       if (one.fits !== wanted.inner) refused['inner end']++
       else if (other.fits !== wanted.outer) refused['outer end']++
       else if (one.bar !== other.bar) refused.bar++
@@ -66,12 +73,27 @@ export function searchShafts(wanted: ShaftWanted, halves: readonly ShaftHalf[], 
           halves: [one.id, other.id],
           lengthMm: one.lengthMm + other.lengthMm - overlapMm,
           overlapMm,
-          priceMinor: one.priceMinor === null || other.priceMinor === null ? null : one.priceMinor + other.priceMinor,
+          priceMinor:
+            one.priceMinor === null || other.priceMinor === null
+              ? null
+              : one.priceMinor + other.priceMinor,
           words: `Two halves, ${Math.round(overlapMm)} mm into each other`,
         })
     }
-  if (custom) options.push({ kind: 'custom', halves: [], lengthMm: wanted.lengthMm, overlapMm: null, priceMinor: custom.priceMinor, words: custom.words })
-  options.sort((p, q) => (p.priceMinor ?? Infinity) - (q.priceMinor ?? Infinity) || Math.abs(p.lengthMm - wanted.lengthMm) - Math.abs(q.lengthMm - wanted.lengthMm))
+  if (custom)
+    options.push({
+      kind: 'custom',
+      halves: [],
+      lengthMm: wanted.lengthMm,
+      overlapMm: null,
+      priceMinor: custom.priceMinor,
+      words: custom.words,
+    })
+  options.sort(
+    (p, q) =>
+      (p.priceMinor ?? Infinity) - (q.priceMinor ?? Infinity) ||
+      Math.abs(p.lengthMm - wanted.lengthMm) - Math.abs(q.lengthMm - wanted.lengthMm),
+  )
   return { options, tried: inner.length * outer.length, refused }
 }
 
@@ -82,5 +104,8 @@ function overlapFor(wanted: ShaftWanted, one: ShaftHalf, other: ShaftHalf): numb
   if (least > most) return null
   const ideal = one.lengthMm + other.lengthMm - wanted.lengthMm
   const overlap = Math.min(most, Math.max(least, ideal))
-  return Math.abs(one.lengthMm + other.lengthMm - overlap - wanted.lengthMm) <= wanted.withinMm + 1e-6 ? overlap : null
+  return Math.abs(one.lengthMm + other.lengthMm - overlap - wanted.lengthMm) <=
+    wanted.withinMm + 1e-6
+    ? overlap
+    : null
 }

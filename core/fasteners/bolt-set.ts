@@ -1,4 +1,14 @@
-import { type BoltClass, boltLengthMm, edgeDistanceMm, engagementMm, leastWallMm, type Metal, pitchOf, tapDrillMm, tightening } from '../mechanics/fasteners.ts'
+import {
+  type BoltClass,
+  boltLengthMm,
+  edgeDistanceMm,
+  engagementMm,
+  leastWallMm,
+  type Metal,
+  pitchOf,
+  tapDrillMm,
+  tightening,
+} from '../mechanics/fasteners.ts'
 import { nominalFit } from '../mechanics/fits.ts'
 import { threadDiameter } from '../mechanics/thread.ts'
 import type { Field } from '../ports/field.ts'
@@ -55,7 +65,16 @@ interface SetOf {
 }
 
 /** A set of bolts from what is known; none where not even the thread is. The maker's torque or angle goes before any reckoning. */
-export function boltSet({ words, thread, count, grip = Number.NaN, length = Number.NaN, into, usual, claimed = {} }: SetOf): BoltSet[] {
+export function boltSet({
+  words,
+  thread,
+  count,
+  grip = Number.NaN,
+  length = Number.NaN,
+  into,
+  usual,
+  claimed = {},
+}: SetOf): BoltSet[] {
   if (thread === null || Number.isNaN(threadDiameter(thread))) return []
   const boltClass = (claimed.boltClass?.v as BoltClass | null | undefined) ?? usual
   const engaged = engagementMm(thread, into)
@@ -78,7 +97,11 @@ export function boltSet({ words, thread, count, grip = Number.NaN, length = Numb
       pitchMm: pitchOf(thread)?.pitchMm ?? null,
       boltClass,
       gripMm: Number.isFinite(grip) ? grip : null,
-      lengthMm: Number.isFinite(length) ? length : Number.isFinite(grip) ? boltLengthMm(grip, 0, engaged) : null,
+      lengthMm: Number.isFinite(length)
+        ? length
+        : Number.isFinite(grip)
+          ? boltLengthMm(grip, 0, engaged)
+          : null,
       engagedMm: engaged,
       tightness,
       drillMm: tapDrillMm(thread),
@@ -89,7 +112,12 @@ export function boltSet({ words, thread, count, grip = Number.NaN, length = Numb
 }
 
 /** A located place from two diameters; none where one is not known. */
-export function locatedFit(words: string, bore: Field<number>, piece: Field<number>, isPressed = false): LocatedFit[] {
+export function locatedFit(
+  words: string,
+  bore: Field<number>,
+  piece: Field<number>,
+  isPressed = false,
+): LocatedFit[] {
   if (bore.claim === null || piece.claim === null) return []
   const pm = Number.isFinite(bore.pm + piece.pm) ? bore.pm + piece.pm : 0
   const nominal = isPressed ? nominalFit('H7', 'p6', Math.round(bore.v)) : null
@@ -98,7 +126,9 @@ export function locatedFit(words: string, bore: Field<number>, piece: Field<numb
       words,
       leastMm: bore.v - piece.v - pm,
       greatestMm: bore.v - piece.v + pm,
-      nominal: nominal ? `H7/p6 at ${Math.round(bore.v)}: ${(-nominal.greatestMm).toFixed(3)} to ${(-nominal.leastMm).toFixed(3)} mm of interference` : null,
+      nominal: nominal
+        ? `H7/p6 at ${Math.round(bore.v)}: ${(-nominal.greatestMm).toFixed(3)} to ${(-nominal.leastMm).toFixed(3)} mm of interference`
+        : null,
     },
   ]
 }

@@ -11,12 +11,21 @@ const hardware = (joint: string, changes: Changes = {}, plateMm = 0) => {
 
 test('the crank flange yields its bolts whole: size, pitch, class, length, depth, drill', () => {
   const [set] = hardware('crank-flange').bolts
-  expect(set).toMatchObject({ count: 6, thread: 'M10x1.25', pitchMm: 1.25, boltClass: '10.9', gripMm: 12, lengthMm: 25, engagedMm: 10 })
+  expect(set).toMatchObject({
+    count: 6,
+    thread: 'M10x1.25',
+    pitchMm: 1.25,
+    boltClass: '10.9',
+    gripMm: 12,
+    lengthMm: 25,
+    engagedMm: 10,
+  })
   expect(set!.tightness).toMatch(/cross pattern.*K 0\.2.*unless the maker states/)
 })
 
 test('a torque the maker states goes before any reckoning, and an angle asks for new bolts', () => {
-  const tight = (values: object) => hardware('crank-flange', { 'flange-bolts': values as never }).bolts[0]!.tightness
+  const tight = (values: object) =>
+    hardware('crank-flange', { 'flange-bolts': values as never }).bolts[0]!.tightness
   expect(tight({ torqueNm: 78 })).toMatch(/78 N·m by the maker/)
   expect(tight({ torqueNm: 30, angleDeg: 90 })).toMatch(/30 N·m, then 90°.*renewed/)
   expect(tight({ boltClass: '12.9' })).toMatch(/12\.9/)
@@ -31,8 +40,19 @@ test('where nobody states a torque it is reckoned by a stated method', () => {
 
 test('a length follows from grip and engagement where none is claimed', () => {
   const faces = compilePorts(
-    port('face', { holes: [{ x: 100, y: 0, d: 10, thread: 'M10x1.5' }], dowels: [{ x: 0, y: 90, d: 12, pin: true }] }, { looks: 'rearward' }),
-    port('face', { holes: [{ x: 100, y: 0, d: 10.6 }], dowels: [{ x: 0, y: 90, d: 12.03 }] }, { looks: 'forward' }),
+    port(
+      'face',
+      {
+        holes: [{ x: 100, y: 0, d: 10, thread: 'M10x1.5' }],
+        dowels: [{ x: 0, y: 90, d: 12, pin: true }],
+      },
+      { looks: 'rearward' },
+    ),
+    port(
+      'face',
+      { holes: [{ x: 100, y: 0, d: 10.6 }], dowels: [{ x: 0, y: 90, d: 12.03 }] },
+      { looks: 'forward' },
+    ),
   )
   const { a, b } = arrange(faces, [])
   const { bolts, fits } = hardwareOf('block-face', a, b, 16)

@@ -35,10 +35,19 @@ const STEPS: readonly (readonly [port: PortKindName, from: string, to: string, l
  * bounds, different where they do not, unproved where one is not known or nobody said how closely. Nothing is taken
  * on anybody's word: what is below measured, maker or fitted proves nothing.
  */
-export function sameInside(one: CompiledPart, other: CompiledPart): { readonly fields: readonly InsideField[]; readonly verdict: 'same' | 'different' | 'unproved' } {
+export function sameInside(
+  one: CompiledPart,
+  other: CompiledPart,
+): {
+  readonly fields: readonly InsideField[]
+  readonly verdict: 'same' | 'different' | 'unproved'
+} {
   const fields: InsideField[] = []
   for (const [kind, names] of Object.entries(INSIDE) as [PortKindName, readonly string[]][]) {
-    const [a, b] = [portOf(one, kind), portOf(other, kind)] as unknown as [Record<string, Field<unknown>>, Record<string, Field<unknown>>]
+    const [a, b] = [portOf(one, kind), portOf(other, kind)] as unknown as [
+      Record<string, Field<unknown>>,
+      Record<string, Field<unknown>>,
+    ]
     for (const name of names) {
       const [p, q] = [a[name]!, b[name]!]
       // What neither has does not tell them apart.
@@ -50,11 +59,25 @@ export function sameInside(one: CompiledPart, other: CompiledPart): { readonly f
     const step = (part: CompiledPart): { v: number; pm: number; known: boolean; grade: number } => {
       const port = portOf(part, kind) as unknown as Record<string, Field<number>>
       const [start, end] = [port[from]!, port[to]!]
-      return { v: end.v - start.v, pm: end.pm + start.pm, known: start.claim !== null && end.claim !== null, grade: Math.min(start.grade, end.grade) }
+      return {
+        v: end.v - start.v,
+        pm: end.pm + start.pm,
+        known: start.claim !== null && end.claim !== null,
+        grade: Math.min(start.grade, end.grade),
+      }
     }
     const [p, q] = [step(one), step(other)]
     if (!p.known && !q.known) continue
-    fields.push(compare(kind, `${from}-${to}`, label, 'mm', { ...p, claim: p.known ? 'step' : null }, { ...q, claim: q.known ? 'step' : null }))
+    fields.push(
+      compare(
+        kind,
+        `${from}-${to}`,
+        label,
+        'mm',
+        { ...p, claim: p.known ? 'step' : null },
+        { ...q, claim: q.known ? 'step' : null },
+      ),
+    )
   }
   const differs = fields.some((field) => field.verdict === 'differs')
   const proved = fields.length > 0 && fields.every((field) => field.verdict === 'equal')
@@ -66,16 +89,45 @@ const PROVES = 3
 
 type Comparable = Pick<Field<unknown>, 'v' | 'pm' | 'grade' | 'claim'>
 
-function compare(port: string, field: string, label: string, unit: string, one: Comparable, other: Comparable): InsideField {
-  const shared = { port, field, label, unit, one: one.claim === null ? null : one.v, other: other.claim === null ? null : other.v }
-  const isProved = one.claim !== null && other.claim !== null && one.grade >= PROVES && other.grade >= PROVES
+function compare(
+  port: string,
+  field: string,
+  label: string,
+  unit: string,
+  one: Comparable,
+  other: Comparable,
+): InsideField {
+  const shared = {
+    port,
+    field,
+    label,
+    unit,
+    one: one.claim === null ? null : one.v,
+    other: other.claim === null ? null : other.v,
+  }
+  const isProved =
+    one.claim !== null && other.claim !== null && one.grade >= PROVES && other.grade >= PROVES
   if (typeof one.v === 'number' && typeof other.v === 'number') {
     const apart = Math.abs(one.v - other.v)
     const within = one.pm + other.pm
     const known = isProved && Number.isFinite(apart)
-    const verdict = !known || (apart > 0 && !Number.isFinite(within)) ? 'unproved' : apart <= within + 1e-9 ? 'equal' : 'differs'
-    return { ...shared, apart: Number.isFinite(apart) ? apart : null, within: Number.isFinite(within) ? within : null, verdict }
+    const verdict =
+      !known || (apart > 0 && !Number.isFinite(within))
+        ? 'unproved'
+        : apart <= within + 1e-9
+          ? 'equal'
+          : 'differs'
+    return {
+      ...shared,
+      apart: Number.isFinite(apart) ? apart : null,
+      within: Number.isFinite(within) ? within : null,
+      verdict,
+    }
   }
-  const verdict = !isProved ? 'unproved' : JSON.stringify(one.v) === JSON.stringify(other.v) ? 'equal' : 'differs'
+  const verdict = !isProved
+    ? 'unproved'
+    : JSON.stringify(one.v) === JSON.stringify(other.v)
+      ? 'equal'
+      : 'differs'
   return { ...shared, apart: null, within: null, verdict }
 }

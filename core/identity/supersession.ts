@@ -18,7 +18,11 @@ export type NumberVerdict =
  *
  * @param wanted issuer-qualified numbers of the part that raised the need; none = no number wanted
  */
-export function numberVerdict(wanted: readonly string[], offered: readonly string[], rows: readonly Supersession[]): NumberVerdict {
+export function numberVerdict(
+  wanted: readonly string[],
+  offered: readonly string[],
+  rows: readonly Supersession[],
+): NumberVerdict {
   if (wanted.length === 0) return { says: 'no number wanted' }
   const has = new Set(offered)
   if (wanted.some((number) => has.has(number))) return { says: 'exact' }
@@ -31,13 +35,18 @@ export function numberVerdict(wanted: readonly string[], offered: readonly strin
   return { says: 'not listed' }
 }
 
-function pathTo(start: string, goals: ReadonlySet<string>, rows: readonly Supersession[]): string[] | null {
+function pathTo(
+  start: string,
+  goals: ReadonlySet<string>,
+  rows: readonly Supersession[],
+): string[] | null {
   const cameFrom = new Map<string, string | null>([[start, null]])
   const queue = [start]
   for (let at = queue.shift(); at !== undefined; at = queue.shift()) {
     if (goals.has(at)) {
       const path: string[] = []
-      for (let step: string | null | undefined = at; step != null; step = cameFrom.get(step)) path.unshift(step)
+      for (let step: string | null | undefined = at; step != null; step = cameFrom.get(step))
+        path.unshift(step)
       return path
     }
     for (const row of rows) {

@@ -14,8 +14,16 @@ const RING: [number, number][] = [
   [171, 214],
   [173, 322],
 ]
-const at = ([r, deg]: [number, number]) => ({ x: r * Math.cos((deg * Math.PI) / 180), y: r * Math.sin((deg * Math.PI) / 180) })
-const turned = <T extends { x: number; y: number }>(list: readonly T[], deg: number, dx = 0, dy = 0): T[] => {
+const at = ([r, deg]: [number, number]) => ({
+  x: r * Math.cos((deg * Math.PI) / 180),
+  y: r * Math.sin((deg * Math.PI) / 180),
+})
+const turned = <T extends { x: number; y: number }>(
+  list: readonly T[],
+  deg: number,
+  dx = 0,
+  dy = 0,
+): T[] => {
   const c = Math.cos((deg * Math.PI) / 180),
     s = Math.sin((deg * Math.PI) / 180)
   return list.map((p) => ({ ...p, x: c * p.x - s * p.y + dx, y: s * p.x + c * p.y + dy }))
@@ -32,19 +40,31 @@ type Face = { holes?: Hole[]; dowels?: Dowel[]; mayTurn?: boolean; family?: stri
 const check = (a: Face, b: Face, pm = 0.05) =>
   checkJoint(
     blockFace,
-    compilePorts(port('face', a as Record<string, unknown>, { slot: 'rear', looks: 'rearward', pm })),
-    compilePorts(port('face', b as Record<string, unknown>, { slot: 'front', looks: 'forward', pm })),
+    compilePorts(
+      port('face', a as Record<string, unknown>, { slot: 'rear', looks: 'rearward', pm }),
+    ),
+    compilePorts(
+      port('face', b as Record<string, unknown>, { slot: 'front', looks: 'forward', pm }),
+    ),
     context(),
   )!
-const limitOf = (verdict: ReturnType<typeof check>, id: string) => verdict.limits.find((one) => one.id === id)!
+const limitOf = (verdict: ReturnType<typeof check>, id: string) =>
+  verdict.limits.find((one) => one.id === id)!
 
 test('the same pattern with machined dowels fits', () => {
   expect(check({ holes: block, dowels: pins }, { holes: bell, dowels: bores }).code).toBe('fits')
 })
 
 test('one family on both faces agrees without coordinates', () => {
-  expect(check({ family: 'engine housing 3', dowels: pins }, { family: 'engine housing 3', dowels: bores }).code).toBe('fits')
-  expect(check({ family: 'engine housing 3' }, { family: 'engine housing 4' }).code).toBe('unmeasured')
+  expect(
+    check(
+      { family: 'engine housing 3', dowels: pins },
+      { family: 'engine housing 3', dowels: bores },
+    ).code,
+  ).toBe('fits')
+  expect(check({ family: 'engine housing 3' }, { family: 'engine housing 4' }).code).toBe(
+    'unmeasured',
+  )
 })
 
 test('a congruent pattern turned by any amount meets to 1e-9; shifted by 10 mm it is an axis offset of 10 mm, not a fit', () => {
@@ -52,15 +72,23 @@ test('a congruent pattern turned by any amount meets to 1e-9; shifted by 10 mm i
   expect(match.met).toHaveLength(6)
   expect(Math.max(...match.met.map((m) => m.residual))).toBeLessThan(1e-9)
   expect(match.turnDeg).toBeCloseTo(-23, 9)
-  const shifted = check({ holes: block, dowels: pins }, { holes: turned(bell, 0, 10), dowels: turned(bores, 0, 10) })
+  const shifted = check(
+    { holes: block, dowels: pins },
+    { holes: turned(bell, 0, 10), dowels: turned(bores, 0, 10) },
+  )
   expect(limitOf(shifted, 'axis-offset')).toMatchObject({ code: 'bridge', pieces: ['plate'] })
   expect(shifted.shown.find((one) => one.label === 'Crank to shaft axis')?.value).toBeCloseTo(10, 9)
 })
 
 test('dowels place first: bolts that would meet elsewhere do not move the case', () => {
-  const verdict = check({ holes: block, dowels: pins }, { holes: turned(bell, 0, 0.3), dowels: turned(bores, 0, 0.3) })
+  const verdict = check(
+    { holes: block, dowels: pins },
+    { holes: turned(bell, 0, 0.3), dowels: turned(bores, 0, 0.3) },
+  )
   expect(limitOf(verdict, 'axis-offset').code).toBe('work')
-  expect(check({ holes: block, dowels: pins }, { holes: turned(bell, 0, 1), dowels: bores }).code).toBe('bridge')
+  expect(
+    check({ holes: block, dowels: pins }, { holes: turned(bell, 0, 1), dowels: bores }).code,
+  ).toBe('bridge')
 })
 
 test.each([
@@ -74,11 +102,15 @@ test.each([
 })
 
 test('5 of 6 bolts in three quadrants with dowels is work naming the missing; half of them is a bridge', () => {
-  const spoilt = (count: number): Hole[] => bell.map((hole, i) => (i < count ? { ...hole, x: hole.x + 20 } : hole))
+  const spoilt = (count: number): Hole[] =>
+    bell.map((hole, i) => (i < count ? { ...hole, x: hole.x + 20 } : hole))
   const verdict = check({ holes: block, dowels: pins }, { holes: spoilt(1), dowels: bores })
   expect(limitOf(verdict, 'bolts')).toMatchObject({ code: 'work', task: { reversible: false } })
   expect(verdict.shown.find((one) => one.label === 'Bolts that meet')?.value).toBe('5 of 6')
-  expect(limitOf(check({ holes: block, dowels: pins }, { holes: spoilt(3), dowels: bores }), 'bolts').code).toBe('bridge')
+  expect(
+    limitOf(check({ holes: block, dowels: pins }, { holes: spoilt(3), dowels: bores }), 'bolts')
+      .code,
+  ).toBe('bridge')
 })
 
 test('a hole marked optional is not missed', () => {
@@ -88,18 +120,33 @@ test('a hole marked optional is not missed', () => {
 
 test('a turned case: work where the bell may turn, bridge where not, unmeasured where nobody said', () => {
   const b = { holes: turned(bell, 15), dowels: turned(bores, 15) }
-  expect(limitOf(check({ holes: block, dowels: pins }, { ...b, mayTurn: true }), 'turn').code).toBe('work')
-  expect(limitOf(check({ holes: block, dowels: pins }, { ...b, mayTurn: false }), 'turn').code).toBe('bridge')
+  expect(limitOf(check({ holes: block, dowels: pins }, { ...b, mayTurn: true }), 'turn').code).toBe(
+    'work',
+  )
+  expect(
+    limitOf(check({ holes: block, dowels: pins }, { ...b, mayTurn: false }), 'turn').code,
+  ).toBe('bridge')
   expect(limitOf(check({ holes: block, dowels: pins }, b), 'turn').code).toBe('unmeasured')
 })
 
 test('on the axis but known only loosely: indicate the bore at mating', () => {
-  expect(limitOf(check({ holes: block, dowels: pins }, { holes: bell, dowels: bores }, 0.4), 'axis-offset')).toMatchObject({ code: 'work', task: { id: 'indicate-bore' } })
+  expect(
+    limitOf(
+      check({ holes: block, dowels: pins }, { holes: bell, dowels: bores }, 0.4),
+      'axis-offset',
+    ),
+  ).toMatchObject({ code: 'work', task: { id: 'indicate-bore' } })
 })
 
 test('a mirrored pattern does not fit: reflection is forbidden', () => {
-  const mirror = <T extends { x: number }>(list: readonly T[]): T[] => list.map((p) => ({ ...p, x: -p.x }))
-  expect(check({ holes: block, dowels: pins }, { holes: mirror(bell), dowels: mirror(bores), mayTurn: true }).code).toBe('bridge')
+  const mirror = <T extends { x: number }>(list: readonly T[]): T[] =>
+    list.map((p) => ({ ...p, x: -p.x }))
+  expect(
+    check(
+      { holes: block, dowels: pins },
+      { holes: mirror(bell), dowels: mirror(bores), mayTurn: true },
+    ).code,
+  ).toBe('bridge')
 })
 
 test('overhang is how far either outline reaches past the other', () => {

@@ -9,8 +9,16 @@ import { SLACK } from './judging/judge.ts'
 import { a, b } from './judging/read.ts'
 import type { Outcome } from './verdict.ts'
 
-const another = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['cover', 'flywheel'] })
-const disc = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['disc', 'flywheel', 'cover'] })
+const another = (words: Outcome['words']): Outcome => ({
+  code: BRIDGE,
+  words,
+  pieces: ['cover', 'flywheel'],
+})
+const disc = (words: string): Outcome => ({
+  code: BRIDGE,
+  words,
+  pieces: ['disc', 'flywheel', 'cover'],
+})
 
 const seat = b.clutchSeat
 const cover = b.coverMount
@@ -19,8 +27,19 @@ const counts = { cover: cover.bolts, seat: seat.bolts }
 
 /** Torque the clutch holds. No force or size is below nothing. */
 const held = computed(
-  { clampN: cover.clampN, friction: lining.friction, outerMm: lining.outerMm, innerMm: lining.innerMm },
-  (x) => clutchCapacity(Math.max(0, x.clampN), Math.max(0, x.friction), Math.max(0, x.outerMm), Math.max(0, x.innerMm)),
+  {
+    clampN: cover.clampN,
+    friction: lining.friction,
+    outerMm: lining.outerMm,
+    innerMm: lining.innerMm,
+  },
+  (x) =>
+    clutchCapacity(
+      Math.max(0, x.clampN),
+      Math.max(0, x.friction),
+      Math.max(0, x.outerMm),
+      Math.max(0, x.innerMm),
+    ),
   { clampN: 1, friction: 1, outerMm: 1, innerMm: 1 },
 )
 
@@ -34,7 +53,8 @@ export const clutchCover: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Bolt circle, count and holes, dowels, depth of the seat, lining on its face, and the torque held by uniform wear against engine peak with a reserve.',
+  decides:
+    'Bolt circle, count and holes, dowels, depth of the seat, lining on its face, and the torque held by uniform wear against engine peak with a reserve.',
   applies: onManual,
   limits: [
     {
@@ -67,7 +87,11 @@ export const clutchCover: Joint = {
       id: 'cover-dowels',
       label: 'Dowels centre the cover',
       unit: '',
-      holds: formula({ cover: cover.dowelMm, seat: seat.dowelMm }, (x, { tolerances }) => x.seat > 0 && Math.abs(x.cover - x.seat) <= tolerances.circleMm + SLACK),
+      holds: formula(
+        { cover: cover.dowelMm, seat: seat.dowelMm },
+        (x, { tolerances }) =>
+          x.seat > 0 && Math.abs(x.cover - x.seat) <= tolerances.circleMm + SLACK,
+      ),
       otherwise: another('No dowel centres the cover: it runs out of balance'),
     },
     {
@@ -101,9 +125,17 @@ export const clutchCover: Joint = {
       unit: 'N·m',
       damage: true,
       terms: [plus(held)],
-      measure: measure({ peakNm: a.engineOutput.peakTorqueNm }, ({ peakNm }, { tolerances }) => -peakNm * tolerances.clutchReserve, { peakNm: -1 }),
+      measure: measure(
+        { peakNm: a.engineOutput.peakTorqueNm },
+        ({ peakNm }, { tolerances }) => -peakNm * tolerances.clutchReserve,
+        { peakNm: -1 },
+      ),
       window: [0, Infinity],
-      below: { code: BRIDGE, words: 'The clutch slips: a stronger cover, a grippier or larger disc', pieces: ['cover', 'disc'] },
+      below: {
+        code: BRIDGE,
+        words: 'The clutch slips: a stronger cover, a grippier or larger disc',
+        pieces: ['cover', 'disc'],
+      },
     },
   ],
   figures: [
@@ -113,10 +145,21 @@ export const clutchCover: Joint = {
       of: formula({ held }, (x) => x.held),
     },
   ],
-  cautions: [{ words: 'Only covers and wheels rated for the redline: a burst clutch kills. All cover bolts, of the right class.' }],
+  cautions: [
+    {
+      words:
+        'Only covers and wheels rated for the redline: a burst clutch kills. All cover bolts, of the right class.',
+    },
+  ],
   cures: { cover: 'instead', flywheel: 'flange', disc: 'instead' },
   hardware: (_a, b) => ({
-    bolts: boltSet({ words: 'Cover to wheel', thread: b.clutchSeat.thread.v, count: b.clutchSeat.bolts.v, into: 'steel', usual: '8.8' }),
+    bolts: boltSet({
+      words: 'Cover to wheel',
+      thread: b.clutchSeat.thread.v,
+      count: b.clutchSeat.bolts.v,
+      into: 'steel',
+      usual: '8.8',
+    }),
     fits: locatedFit('Cover on its dowels', b.coverMount.dowelMm, b.clutchSeat.dowelMm),
   }),
 }

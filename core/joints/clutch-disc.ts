@@ -34,7 +34,8 @@ export const clutchDisc: Joint = {
   meets: 'whole',
   strip: 'meeting',
   drawing: null,
-  decides: 'Count, form and Ø of the splines, hub length with its travel, and which way round: a reversed disc rubs its spring carrier on the flange bolts.',
+  decides:
+    'Count, form and Ø of the splines, hub length with its travel, and which way round: a reversed disc rubs its spring carrier on the flange bolts.',
   applies: onManual,
   limits: [
     {
@@ -64,18 +65,33 @@ export const clutchDisc: Joint = {
       id: 'hub-length',
       label: 'Splines longer than hub and its travel',
       unit: 'mm',
-      terms: [plus(shaft.splineEndMm), minus(shaft.splineStartMm), minus(hub.endMm), plus(hub.startMm)],
+      terms: [
+        plus(shaft.splineEndMm),
+        minus(shaft.splineStartMm),
+        minus(hub.endMm),
+        plus(hub.startMm),
+      ],
       window: [measure({}, (_, { tolerances }) => 2 * tolerances.hubTravelMm, {}), Infinity],
       below: another('Splines are too short for this hub and its travel'),
     },
-    { id: 'way-round', label: 'The disc says which way round', unit: '', holds: formula({ marked: hub.marked }, ({ marked }) => marked !== 'neither'), otherwise: trial },
+    {
+      id: 'way-round',
+      label: 'The disc says which way round',
+      unit: '',
+      holds: formula({ marked: hub.marked }, ({ marked }) => marked !== 'neither'),
+      otherwise: trial,
+    },
     {
       id: 'carrier',
       label: 'Spring carrier clear of the flange bolts',
       unit: 'mm',
       terms: [plus(b.flywheel.clutchFaceMm), minus(hub.carrierMm), minus(b.flangeBolts.headTallMm)],
       window: ['carrierClearMm', Infinity],
-      below: { code: BRIDGE, words: 'The spring carrier rubs on the flange bolts', pieces: ['disc', 'flywheel', 'spacer'] },
+      below: {
+        code: BRIDGE,
+        words: 'The spring carrier rubs on the flange bolts',
+        pieces: ['disc', 'flywheel', 'spacer'],
+      },
     },
   ],
   figures: [

@@ -7,11 +7,24 @@ import { context, port, trainPorts } from './samples.property.ts'
 
 type Changes = Parameters<typeof trainPorts>[0]
 const automatic = { ratios: { type: 'automatic', stall: 2.1 } }
-const plate = (mm: number) => compilePart({ id: `plate${mm}`, kind: 'x', name: 'Plate', ports: [port('plate', { thicknessMm: mm }, { pm: 0.02 })] })
-const spacer = (mm: number) => compilePart({ id: `spacer${mm}`, kind: 'x', name: 'Spacer', ports: [port('spacer', { thicknessMm: mm }, { pm: 0.02 })] })
+const plate = (mm: number) =>
+  compilePart({
+    id: `plate${mm}`,
+    kind: 'x',
+    name: 'Plate',
+    ports: [port('plate', { thicknessMm: mm }, { pm: 0.02 })],
+  })
+const spacer = (mm: number) =>
+  compilePart({
+    id: `spacer${mm}`,
+    kind: 'x',
+    name: 'Spacer',
+    ports: [port('spacer', { thicknessMm: mm }, { pm: 0.02 })],
+  })
 const check = (changes: Changes = {}, stack: ReturnType<typeof plate>[] = [], joint = converter) =>
   checkJoint(joint, trainPorts({ ...automatic, ...changes }), [], context({ stack }))!
-const limit = (id: string, ...rest: Parameters<typeof check>) => check(...rest).limits.find((one) => one.id === id)!
+const limit = (id: string, ...rest: Parameters<typeof check>) =>
+  check(...rest).limits.find((one) => one.id === id)!
 
 test('a converter seated in its own gearbox mates with its own flexplate', () => {
   expect(check().limits.filter((one) => one.code !== 'fits')).toEqual([])
@@ -35,7 +48,8 @@ test('a spacer 2.54 mm too long leaves no pull-up', () => {
 })
 
 test('depth states the same pull-up as the converter joint', () => {
-  for (const stack of [[], [plate(3)], [spacer(2)]]) expect(limit('pull-up', {}, stack, depth)).toEqual(limit('pull-up', {}, stack))
+  for (const stack of [[], [plate(3)], [spacer(2)]])
+    expect(limit('pull-up', {}, stack, depth)).toEqual(limit('pull-up', {}, stack))
 })
 
 test('lugs lose what the pull-up takes', () => {
@@ -46,12 +60,20 @@ test('lugs lose what the pull-up takes', () => {
 test('a nose longer than the crank bore is deep is caught before mating', () => {
   expect(limit('nose-in').value).toBeCloseTo(16 - 7.5)
   expect(limit('nose-clear').value).toBeCloseTo(20 - 16 + 7.5)
-  expect(limit('nose-clear', { 'converter-bore': { depthMm: 6.6 } })).toMatchObject({ code: 'bridge', damage: true })
+  expect(limit('nose-clear', { 'converter-bore': { depthMm: 6.6 } })).toMatchObject({
+    code: 'bridge',
+    damage: true,
+  })
 })
 
 test.each([
   ['pads on another circle', 'pad-circle', { 'flex-pads': { circleMm: 246 } }, 'bridge'],
-  ['four pads on three holes', 'pads-meet', { converter: { padAngles: [0, 90, 180, 270] } }, 'bridge'],
+  [
+    'four pads on three holes',
+    'pads-meet',
+    { converter: { padAngles: [0, 90, 180, 270] } },
+    'bridge',
+  ],
   ['bolts that dent the converter', 'pad-reach', { 'flex-pads': { boltMm: 18 } }, 'work'],
   ['bolts of another thread', 'pad-thread', { 'flex-pads': { boltThread: 'M10x1.25' } }, 'work'],
   ['pads that differ', 'pads-equal', { pump: { padSpreadMm: 1.4 } }, 'work'],
@@ -66,9 +88,12 @@ test.each([
 })
 
 test('margins of the pull-up grow toward the window and fall past either end', () => {
-  const margins = [9, 12, 13.3, 15, 16.6, 18, 22].map((padMm) => limit('pull-up', { pump: { padMm } }).margin!)
+  const margins = [9, 12, 13.3, 15, 16.6, 18, 22].map(
+    (padMm) => limit('pull-up', { pump: { padMm } }).margin!,
+  )
   const top = margins.indexOf(Math.max(...margins))
-  for (let i = 1; i < margins.length; i++) expect(i <= top ? margins[i]! > margins[i - 1]! : margins[i]! < margins[i - 1]!).toBe(true)
+  for (let i = 1; i < margins.length; i++)
+    expect(i <= top ? margins[i]! > margins[i - 1]! : margins[i]! < margins[i - 1]!).toBe(true)
 })
 
 test('a manual has no converter', () => {

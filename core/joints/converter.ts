@@ -9,8 +9,16 @@ import { BY_HAND, PULL_UP, pullUpTerms } from './pull-up.ts'
 import { type FlangeMatch, matchFlange } from './search/flange-holes.ts'
 import type { Outcome } from './verdict.ts'
 
-const plateOr = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['flexplate', 'converter'] })
-const another = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['converter'] })
+const plateOr = (words: string): Outcome => ({
+  code: BRIDGE,
+  words,
+  pieces: ['flexplate', 'converter'],
+})
+const another = (words: Outcome['words']): Outcome => ({
+  code: BRIDGE,
+  words,
+  pieces: ['converter'],
+})
 const wrongBolt: Outcome = {
   code: WORK,
   words: 'Converter bolts are the wrong length',
@@ -26,12 +34,24 @@ const wrongBolt: Outcome = {
 const seatIt: Outcome = {
   code: WORK,
   words: 'Pads differ: the converter is not home, or a plate is bent',
-  task: { id: 'seat-converter', words: 'Turn and press the converter until it drops home, measure all pads again', hours: 0.5, skills: ['mechanic'], reversible: true },
+  task: {
+    id: 'seat-converter',
+    words: 'Turn and press the converter until it drops home, measure all pads again',
+    hours: 0.5,
+    skills: ['mechanic'],
+    reversible: true,
+  },
 }
 
 const plate = b.flexPads
 const { converter: own, pump } = b
-const pattern = { padAngles: own.padAngles, angles: plate.angles, padCircleMm: own.padCircleMm, holeMm: plate.holeMm, thread: own.padThread }
+const pattern = {
+  padAngles: own.padAngles,
+  angles: plate.angles,
+  padCircleMm: own.padCircleMm,
+  holeMm: plate.holeMm,
+  thread: own.padThread,
+}
 interface Pads {
   readonly padAngles: readonly number[] | null
   readonly angles: readonly number[] | null
@@ -39,10 +59,18 @@ interface Pads {
   readonly holeMm: number
   readonly thread: string | null
 }
-const matchOf = (x: Pads): FlangeMatch => matchFlange(x.padAngles!, x.angles!, x.padCircleMm, (x.holeMm - threadDiameter(x.thread)) / 2)
+const matchOf = (x: Pads): FlangeMatch =>
+  matchFlange(x.padAngles!, x.angles!, x.padCircleMm, (x.holeMm - threadDiameter(x.thread)) / 2)
 
 const pads: readonly Limit[] = [
-  { id: 'pads-equal', label: 'Pads equal all round', unit: 'mm', terms: [plus(pump.padSpreadMm)], window: [0, 'padSpreadMm'], above: seatIt },
+  {
+    id: 'pads-equal',
+    label: 'Pads equal all round',
+    unit: 'mm',
+    terms: [plus(pump.padSpreadMm)],
+    window: [0, 'padSpreadMm'],
+    above: seatIt,
+  },
   {
     id: 'pads-meet',
     label: 'Pads meet the flexplate',
@@ -63,7 +91,10 @@ const pads: readonly Limit[] = [
     id: 'pad-thread',
     label: "Bolt thread is the pads'",
     unit: '',
-    holds: formula({ pad: own.padThread, bolt: plate.boltThread }, (x) => threadKey(x.pad!) === threadKey(x.bolt!)),
+    holds: formula(
+      { pad: own.padThread, bolt: plate.boltThread },
+      (x) => threadKey(x.pad!) === threadKey(x.bolt!),
+    ),
     otherwise: wrongBolt,
   },
   {
@@ -72,8 +103,16 @@ const pads: readonly Limit[] = [
     unit: 'mm',
     terms: [plus(plate.boltMm), minus(plate.thickMm)],
     window: [
-      measure({ thread: own.padThread }, ({ thread }, { tolerances }) => tolerances.padReach * threadDiameter(thread), {}),
-      measure({ depthMm: own.padDepthMm }, ({ depthMm }, { tolerances }) => depthMm - tolerances.boltEndMm, { depthMm: 1 }),
+      measure(
+        { thread: own.padThread },
+        ({ thread }, { tolerances }) => tolerances.padReach * threadDiameter(thread),
+        {},
+      ),
+      measure(
+        { depthMm: own.padDepthMm },
+        ({ depthMm }, { tolerances }) => depthMm - tolerances.boltEndMm,
+        { depthMm: 1 },
+      ),
     ],
     below: wrongBolt,
     above: wrongBolt,
@@ -88,7 +127,11 @@ const nose: readonly Limit[] = [
     terms: [plus(a.converterBore.boreMm), minus(own.noseMm)],
     window: [0, 'noseClearMm'],
     below: another('Nose does not enter the crank'),
-    above: { code: BRIDGE, words: 'Nose is loose in the crank: a sleeve centres it', pieces: ['pilot', 'converter'] },
+    above: {
+      code: BRIDGE,
+      words: 'Nose is loose in the crank: a sleeve centres it',
+      pieces: ['pilot', 'converter'],
+    },
   },
   {
     id: 'nose-in',
@@ -96,7 +139,11 @@ const nose: readonly Limit[] = [
     unit: 'mm',
     terms: [minus(own.noseTipMm), minus(plate.heightMm)],
     window: ['noseInMm', Infinity],
-    below: { code: BRIDGE, words: 'Nose does not reach the crank bore: a sleeve carries it', pieces: ['pilot', 'converter'] },
+    below: {
+      code: BRIDGE,
+      words: 'Nose does not reach the crank bore: a sleeve carries it',
+      pieces: ['pilot', 'converter'],
+    },
   },
   {
     id: 'nose-clear',
@@ -105,13 +152,26 @@ const nose: readonly Limit[] = [
     damage: true,
     terms: [plus(a.converterBore.depthMm), plus(own.noseTipMm), plus(plate.heightMm)],
     window: ['noseBottomMm', Infinity],
-    below: { code: BRIDGE, words: 'The nose is longer than the crank bore is deep: measure again, or use a spacer, and check the pull-up again', pieces: ['spacer', 'converter'] },
+    below: {
+      code: BRIDGE,
+      words:
+        'The nose is longer than the crank bore is deep: measure again, or use a spacer, and check the pull-up again',
+      pieces: ['spacer', 'converter'],
+    },
   },
 ]
 
 const splines = [
-  { id: 'turbine-splines', label: 'Turbine shaft splines', reads: { ours: own.turbineSplines, theirs: pump.turbineSplines } },
-  { id: 'stator-splines', label: 'Stator splines', reads: { ours: own.statorSplines, theirs: pump.statorSplines } },
+  {
+    id: 'turbine-splines',
+    label: 'Turbine shaft splines',
+    reads: { ours: own.turbineSplines, theirs: pump.turbineSplines },
+  },
+  {
+    id: 'stator-splines',
+    label: 'Stator splines',
+    reads: { ours: own.statorSplines, theirs: pump.statorSplines },
+  },
 ].map(
   ({ id, label, reads }): Limit => ({
     id,
@@ -130,7 +190,11 @@ const atPump: readonly Limit[] = [
     damage: true,
     terms: [plus(pump.lugsMm), ...less(pullUpTerms)],
     window: ['lugsMm', Infinity],
-    below: { code: BRIDGE, words: 'Pump lugs half engaged: they break and take the pump', pieces: ['spacer', 'converter'] },
+    below: {
+      code: BRIDGE,
+      words: 'Pump lugs half engaged: they break and take the pump',
+      pieces: ['spacer', 'converter'],
+    },
   },
   ...splines,
   {
@@ -157,7 +221,8 @@ export const converter: Joint = {
   meets: 'whole',
   strip: 'meeting',
   drawing: 'stacks',
-  decides: 'Pull-up both ways from two depths before mating; nose and lugs after it; pads, bolts, splines of turbine and stator, hub, stall.',
+  decides:
+    'Pull-up both ways from two depths before mating; nose and lugs after it; pads, bolts, splines of turbine and stator, hub, stall.',
   applies: onAutomatic,
   limits: [
     PULL_UP,
@@ -168,15 +233,31 @@ export const converter: Joint = {
       id: 'stall',
       label: 'Stall speed over torque peak',
       unit: '',
-      measure: measure({ stallRpm: own.stallRpm, peakRpm: a.engineOutput.peakTorqueRpm }, (x) => x.stallRpm / x.peakRpm, { stallRpm: 1, peakRpm: -1 }),
+      measure: measure(
+        { stallRpm: own.stallRpm, peakRpm: a.engineOutput.peakTorqueRpm },
+        (x) => x.stallRpm / x.peakRpm,
+        { stallRpm: 1, peakRpm: -1 },
+      ),
       window: ['stallLow', 'stallHigh'],
       below: another('Stalls far below the torque peak: sluggish away'),
       above: another('Stalls above the torque peak: it slips and overheats on the road'),
     },
   ],
-  figures: [{ label: 'Pads that meet', unit: formula(pattern, (x) => `of ${matchOf(x).crank}`), of: formula(pattern, (x) => matchOf(x).met) }],
+  figures: [
+    {
+      label: 'Pads that meet',
+      unit: formula(pattern, (x) => `of ${matchOf(x).crank}`),
+      of: formula(pattern, (x) => matchOf(x).met),
+    },
+  ],
   cautions: [BY_HAND],
-  cures: { plate: 'face', spacer: 'flange', flexplate: 'flange', converter: 'instead', pilot: 'pilot' },
+  cures: {
+    plate: 'face',
+    spacer: 'flange',
+    flexplate: 'flange',
+    converter: 'instead',
+    pilot: 'pilot',
+  },
   hardware: (a, b) => ({
     bolts: boltSet({
       words: 'Converter to plate',
@@ -187,6 +268,9 @@ export const converter: Joint = {
       into: 'steel',
       usual: '8.8',
     }),
-    fits: [...locatedFit('Converter nose in the crank', a.converterBore.boreMm, b.converter.noseMm), ...locatedFit('Hub in the pump bush', b.pump.bushMm, b.converter.hubMm)],
+    fits: [
+      ...locatedFit('Converter nose in the crank', a.converterBore.boreMm, b.converter.noseMm),
+      ...locatedFit('Hub in the pump bush', b.pump.bushMm, b.converter.hubMm),
+    ],
   }),
 }

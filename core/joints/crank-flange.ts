@@ -9,16 +9,27 @@ import { type FlangeMatch, matchFlange } from './search/flange-holes.ts'
 import type { Outcome } from './verdict.ts'
 
 const PIECES = ['flywheel', 'flexplate', 'spacer'] as const
-const BURST = "All maker's bolts, of the right class, with whole heads on metal: a flywheel that comes loose kills. Use the maker's torque."
+const BURST =
+  "All maker's bolts, of the right class, with whole heads on metal: a flywheel that comes loose kills. Use the maker's torque."
 
 const bridge = (words: string): Outcome => ({ code: BRIDGE, words, pieces: PIECES })
 const wrongLength: Outcome = {
   code: WORK,
   words: 'Bolts are the wrong length',
-  task: { id: 'flange-bolt-length', words: 'Get flange bolts of the right length and class', hours: 0.5, skills: ['mechanic'], reversible: true, caution: BURST },
+  task: {
+    id: 'flange-bolt-length',
+    words: 'Get flange bolts of the right length and class',
+    hours: 0.5,
+    skills: ['mechanic'],
+    reversible: true,
+    caution: BURST,
+  },
 }
 const offHead: Outcome = { code: CLASH, words: 'A bolt head stands over an edge' }
-const boltLost: Outcome = { code: CLASH, words: "The wheel has fewer holes than the crank: a maker's bolt would be lost" }
+const boltLost: Outcome = {
+  code: CLASH,
+  words: "The wheel has fewer holes than the crank: a maker's bolt would be lost",
+}
 const rebalance: Outcome = {
   code: WORK,
   words: 'Wheel and crank are balanced differently',
@@ -28,12 +39,16 @@ const rebalance: Outcome = {
     hours: 3,
     skills: ['machine'],
     reversible: false,
-    caution: 'Index-mark wheel and crank before they are parted; a machine shop balances rotating parts.',
+    caution:
+      'Index-mark wheel and crank before they are parted; a machine shop balances rotating parts.',
   },
 }
 
 type Angles = readonly number[]
-const memory = new WeakMap<Angles, WeakMap<Angles, { circle: number; play: number; match: FlangeMatch }>>()
+const memory = new WeakMap<
+  Angles,
+  WeakMap<Angles, { circle: number; play: number; match: FlangeMatch }>
+>()
 
 function remembered(crank: Angles, wheel: Angles, circle: number, play: number): FlangeMatch {
   let row = memory.get(crank)
@@ -54,7 +69,12 @@ const threadOfCrank = { thread: aside(crank.thread) }
 const isBolted: Formula<boolean> = formula(threadOfCrank, ({ thread }) => thread !== 'through')
 const isThrough: Formula<boolean> = formula(threadOfCrank, ({ thread }) => thread === 'through')
 
-const pattern = { crankAngles: crank.angles, wheelAngles: wheel.angles, circleMm: crank.circleMm, holeMm: wheel.holeMm }
+const pattern = {
+  crankAngles: crank.angles,
+  wheelAngles: wheel.angles,
+  circleMm: crank.circleMm,
+  holeMm: wheel.holeMm,
+}
 const tapped = { ...pattern, thread: crank.thread }
 const through = { ...pattern, thread: bolt.thread }
 interface Pattern {
@@ -64,7 +84,8 @@ interface Pattern {
   readonly holeMm: number
   readonly thread: string | null
 }
-const matchOf = (x: Pattern): FlangeMatch => remembered(x.crankAngles!, x.wheelAngles!, x.circleMm, (x.holeMm - threadDiameter(x.thread)) / 2)
+const matchOf = (x: Pattern): FlangeMatch =>
+  remembered(x.crankAngles!, x.wheelAngles!, x.circleMm, (x.holeMm - threadDiameter(x.thread)) / 2)
 const allMeet = (x: Pattern): boolean => matchOf(x).met === matchOf(x).crank
 const isLost = (x: Pattern): boolean => {
   const { met, crank: wanted, wheel: has } = matchOf(x)
@@ -76,21 +97,32 @@ const holes = (reads: typeof tapped, when: Formula<boolean>): Limit => ({
   unit: '',
   when,
   holds: formula(reads, allMeet),
-  otherwise: [{ when: formula(reads, isLost), becomes: boltLost }, { becomes: bridge('Holes do not meet at any turn') }],
+  otherwise: [
+    { when: formula(reads, isLost), becomes: boltLost },
+    { becomes: bridge('Holes do not meet at any turn') },
+  ],
 })
 
 /** Half of a circle less half of another and half a head: metal under the head. */
 const half = (value: number): number => value / 2
-const inner = measure({ circleMm: wheel.circleMm, registerMm: wheel.registerMm, headMm: bolt.headMm }, (x) => half(x.circleMm) - half(x.registerMm) - half(x.headMm), {
-  circleMm: 1,
-  registerMm: -1,
-  headMm: -1,
-})
-const outer = measure({ outerMm: wheel.outerMm, circleMm: wheel.circleMm, headMm: bolt.headMm }, (x) => half(x.outerMm) - half(x.circleMm) - half(x.headMm), {
-  outerMm: 1,
-  circleMm: -1,
-  headMm: -1,
-})
+const inner = measure(
+  { circleMm: wheel.circleMm, registerMm: wheel.registerMm, headMm: bolt.headMm },
+  (x) => half(x.circleMm) - half(x.registerMm) - half(x.headMm),
+  {
+    circleMm: 1,
+    registerMm: -1,
+    headMm: -1,
+  },
+)
+const outer = measure(
+  { outerMm: wheel.outerMm, circleMm: wheel.circleMm, headMm: bolt.headMm },
+  (x) => half(x.outerMm) - half(x.circleMm) - half(x.headMm),
+  {
+    outerMm: 1,
+    circleMm: -1,
+    headMm: -1,
+  },
+)
 
 const showMet = (reads: typeof tapped, when: Formula<boolean>) => ({
   label: 'Holes that meet',
@@ -109,7 +141,8 @@ export const crankFlange: Joint = {
   meets: 'flanges',
   strip: 'meeting',
   drawing: null,
-  decides: 'Angle of every hole at the best turn, circle, thread, register, bolt reach, balance, whole heads on metal.',
+  decides:
+    'Angle of every hole at the best turn, circle, thread, register, bolt reach, balance, whole heads on metal.',
   applies: always,
   limits: [
     holes(tapped, isBolted),
@@ -144,7 +177,10 @@ export const crankFlange: Joint = {
       label: "Bolt thread is the crank's",
       unit: '',
       when: isBolted,
-      holds: formula({ crank: crank.thread, bolt: bolt.thread }, (x) => threadKey(x.crank!) === threadKey(x.bolt!)),
+      holds: formula(
+        { crank: crank.thread, bolt: bolt.thread },
+        (x) => threadKey(x.crank!) === threadKey(x.bolt!),
+      ),
       otherwise: bridge('Bolt thread differs'),
     },
     {
@@ -155,13 +191,33 @@ export const crankFlange: Joint = {
       terms: [plus(bolt.lengthMm), minus(bolt.clampedMm), minus(spacers)],
       window: [
         measure({ thread: crank.thread }, ({ thread }) => threadDiameter(thread), {}),
-        measure({ depthMm: crank.holeDepthMm }, ({ depthMm }, { tolerances }) => depthMm - tolerances.boltEndMm, { depthMm: 1 }),
+        measure(
+          { depthMm: crank.holeDepthMm },
+          ({ depthMm }, { tolerances }) => depthMm - tolerances.boltEndMm,
+          { depthMm: 1 },
+        ),
       ],
       below: wrongLength,
       above: wrongLength,
     },
-    { id: 'head-inner', label: 'Head on metal, inner edge', unit: 'mm', when: isBolted, measure: inner, window: ['headEdgeMm', Infinity], below: offHead },
-    { id: 'head-outer', label: 'Head on metal, outer edge', unit: 'mm', when: isBolted, measure: outer, window: ['headEdgeMm', Infinity], below: offHead },
+    {
+      id: 'head-inner',
+      label: 'Head on metal, inner edge',
+      unit: 'mm',
+      when: isBolted,
+      measure: inner,
+      window: ['headEdgeMm', Infinity],
+      below: offHead,
+    },
+    {
+      id: 'head-outer',
+      label: 'Head on metal, outer edge',
+      unit: 'mm',
+      when: isBolted,
+      measure: outer,
+      window: ['headEdgeMm', Infinity],
+      below: offHead,
+    },
   ],
   figures: [showMet(tapped, isBolted), showMet(through, isThrough)],
   cautions: [{ words: BURST, when: isBolted }],
@@ -179,7 +235,11 @@ export const crankFlange: Joint = {
         usual: '10.9',
         claimed: { torqueNm, angleDeg, boltClass },
       }),
-      fits: locatedFit('Register of the wheel on the crank', b.flywheel.registerMm, a.crankFlange.registerMm),
+      fits: locatedFit(
+        'Register of the wheel on the crank',
+        b.flywheel.registerMm,
+        a.crankFlange.registerMm,
+      ),
     }
   },
 }

@@ -9,7 +9,11 @@ const isOnWheel = (at: string | null): boolean => at === 'wheel' || at === 'whee
 const onWheel: Formula<boolean> = formula(readsAt, (x) => isOnWheel(x.readsAt))
 const elsewhere: Formula<boolean> = formula(readsAt, (x) => !isOnWheel(x.readsAt))
 const teeth = { sensor: sensor.teeth, wheel: b.trigger.teeth }
-const TEETH = { id: 'trigger-teeth', label: 'Wheel has the teeth the sensor counts', unit: '' } as const
+const TEETH = {
+  id: 'trigger-teeth',
+  label: 'Wheel has the teeth the sensor counts',
+  unit: '',
+} as const
 
 /** Joint 11: where the crank sensor reads, and whether that survives this wheel and bell. No damage limits. */
 export const crankSensor: Joint = {
@@ -21,7 +25,8 @@ export const crankSensor: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Where it reads: at nose or block it stays; on the wheel the teeth must be there; in the bell its seat must be too.',
+  decides:
+    'Where it reads: at nose or block it stays; on the wheel the teeth must be there; in the bell its seat must be too.',
   applies: formula(readsAt, (x) => x.readsAt !== 'none'),
   limits: [
     { ...TEETH, when: elsewhere, names: [sensor.readsAt], holds: formula({}, () => true) },
@@ -32,7 +37,10 @@ export const crankSensor: Joint = {
       holds: formula(teeth, (x) => x.wheel === x.sensor),
       otherwise: {
         code: BRIDGE,
-        words: formula(teeth, (x) => `A wheel with ${x.sensor} trigger teeth, or a trigger ring at the crank nose`),
+        words: formula(
+          teeth,
+          (x) => `A wheel with ${x.sensor} trigger teeth, or a trigger ring at the crank nose`,
+        ),
         pieces: ['flywheel', 'flexplate', 'trigger-ring'],
       },
     },
@@ -52,7 +60,8 @@ export const crankSensor: Joint = {
           hours: 3,
           skills: ['machine'],
           reversible: false,
-          caution: 'Last check before the bell is drilled: sensor over the teeth, wheel turned by hand, plugs out.',
+          caution:
+            'Last check before the bell is drilled: sensor over the teeth, wheel turned by hand, plugs out.',
         },
       },
     },

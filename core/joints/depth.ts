@@ -1,30 +1,49 @@
 import { always, onAutomatic } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { type Formula, formula, type Limit, less, measure, minus, plus } from './judging/declaration.ts'
+import {
+  type Formula,
+  formula,
+  type Limit,
+  less,
+  measure,
+  minus,
+  plus,
+} from './judging/declaration.ts'
 import { SLACK } from './judging/judge.ts'
 import { a, aside, b, orElse, plates, spacers, type Term, total } from './judging/read.ts'
 import { BY_HAND, PULL_UP } from './pull-up.ts'
 import { boreDatum, flange } from './stack.ts'
 import type { Outcome } from './verdict.ts'
 
-const pilotPiece: Outcome = { code: BRIDGE, words: 'Shaft nose does not reach the pilot: an extension or sleeve, or a pilot further back', pieces: ['pilot', 'spacer'] }
+const pilotPiece: Outcome = {
+  code: BRIDGE,
+  words: 'Shaft nose does not reach the pilot: an extension or sleeve, or a pilot further back',
+  pieces: ['pilot', 'spacer'],
+}
 const plateBack: Outcome = {
   code: BRIDGE,
-  words: 'Shaft stands too far forward: a plate moves it back. Run so, it bottoms and the engine will hardly turn by hand',
+  words:
+    'Shaft stands too far forward: a plate moves it back. Run so, it bottoms and the engine will hardly turn by hand',
   pieces: ['plate', 'separator'],
 }
 const tooClose: Outcome = {
   code: BRIDGE,
-  words: 'Release bearing rides on the fingers: a plate gives room. Run so, the clutch slips and the bearing wears out',
+  words:
+    'Release bearing rides on the fingers: a plate gives room. Run so, the clutch slips and the bearing wears out',
   pieces: ['plate', 'separator', 'release-bearing'],
 }
 const tooFar: Outcome = {
   code: BRIDGE,
-  words: 'Release bearing is too far from the fingers: a spacer brings the clutch back. Run so, the clutch never clears',
+  words:
+    'Release bearing is too far from the fingers: a spacer brings the clutch back. Run so, the clutch never clears',
   pieces: ['spacer', 'release-bearing'],
 }
-const offSplines: Outcome = { code: BRIDGE, words: 'Disc hub leaves its splines: another disc, plate or spacer', pieces: ['disc', 'plate', 'spacer'] }
+const offSplines: Outcome = {
+  code: BRIDGE,
+  words: 'Disc hub leaves its splines: another disc, plate or spacer',
+  pieces: ['disc', 'plate', 'spacer'],
+}
 const shim: Outcome = {
   code: WORK,
   words: 'Starter needs shims',
@@ -37,8 +56,16 @@ const shim: Outcome = {
     caution: 'Battery off before the starter cable is touched.',
   },
 }
-const otherStarter: Outcome = { code: BRIDGE, words: 'Pinion stands wrong for the ring: another starter, plate or spacer', pieces: ['starter', 'plate', 'spacer', 'flywheel'] }
-const shortMesh: Outcome = { code: BRIDGE, words: 'Pinion covers too little of the ring: another starter', pieces: ['starter'] }
+const otherStarter: Outcome = {
+  code: BRIDGE,
+  words: 'Pinion stands wrong for the ring: another starter, plate or spacer',
+  pieces: ['starter', 'plate', 'spacer', 'flywheel'],
+}
+const shortMesh: Outcome = {
+  code: BRIDGE,
+  words: 'Pinion covers too little of the ring: another starter',
+  pieces: ['starter'],
+}
 
 const shaft = b.inputShaft
 const piece = b.pilotPiece
@@ -57,8 +84,19 @@ const manual: readonly Limit[] = [
     id: 'nose',
     label: 'Nose in the pilot',
     unit: 'mm',
-    terms: [plus(a.pilotBore.mouthMm), minus(piece.depthMm), ...less([plus(plates), plus(shaft.tipMm), ...less(boreDatum)])],
-    window: [measure({ widthMm: piece.widthMm }, ({ widthMm }, { tolerances }) => Math.min(widthMm, tolerances.noseEngageMm), { widthMm: 1 }), Infinity],
+    terms: [
+      plus(a.pilotBore.mouthMm),
+      minus(piece.depthMm),
+      ...less([plus(plates), plus(shaft.tipMm), ...less(boreDatum)]),
+    ],
+    window: [
+      measure(
+        { widthMm: piece.widthMm },
+        ({ widthMm }, { tolerances }) => Math.min(widthMm, tolerances.noseEngageMm),
+        { widthMm: 1 },
+      ),
+      Infinity,
+    ],
     below: pilotPiece,
   },
   {
@@ -77,7 +115,9 @@ const manual: readonly Limit[] = [
     damage: true,
     terms: [plus(plates), plus(shaft.noseEndMm), ...less(boreDatum), minus(a.pilotBore.mouthMm)],
     // A piece that stands proud of the bore meets the shoulder first.
-    measure: measure({ depthMm: orElse(piece.depthMm, 0) }, ({ depthMm }) => Math.min(0, depthMm), { depthMm: 1 }),
+    measure: measure({ depthMm: orElse(piece.depthMm, 0) }, ({ depthMm }) => Math.min(0, depthMm), {
+      depthMm: 1,
+    }),
     window: ['shoulderClearMm', Infinity],
     below: plateBack,
   },
@@ -102,8 +142,16 @@ const manual: readonly Limit[] = [
     label: 'Release bearing gap',
     unit: 'mm',
     damage: true,
-    terms: [plus(plates), plus(bearing.restMm), ...less(clutchFace), minus(b.coverFingers.heightMm)],
-    window: [measure({ low: bearing.gapLowMm }, ({ low }) => low, { low: 1 }), measure({ high: bearing.gapHighMm }, ({ high }) => high, { high: 1 })],
+    terms: [
+      plus(plates),
+      plus(bearing.restMm),
+      ...less(clutchFace),
+      minus(b.coverFingers.heightMm),
+    ],
+    window: [
+      measure({ low: bearing.gapLowMm }, ({ low }) => low, { low: 1 }),
+      measure({ high: bearing.gapHighMm }, ({ high }) => high, { high: 1 }),
+    ],
     below: tooClose,
     above: tooFar,
   },
@@ -111,18 +159,29 @@ const manual: readonly Limit[] = [
 
 /** The pinion's place at rest against the ring's near edge, by what the starter is mounted on and which way it works. */
 const starterGap = (isForward: boolean, isOnBlock: boolean): readonly Term[] => {
-  const rearward = [...flange, plus(b.ring.nearMm), ...(isOnBlock ? [] : [minus(plates)]), minus(motor.pinionMm)]
+  const rearward = [
+    ...flange,
+    plus(b.ring.nearMm),
+    ...(isOnBlock ? [] : [minus(plates)]),
+    minus(motor.pinionMm),
+  ]
   return isForward ? less(rearward) : rearward
 }
 
 const starter = [false, true].flatMap((isForward) =>
   [false, true].flatMap((isOnBlock): Limit[] => {
     const terms = starterGap(isForward, isOnBlock)
-    const isThis = formula({ way: aside(motor.way), mount: aside(motor.mount) }, ({ way, mount }) => (way === 'forward') === isForward && (mount === 'block') === isOnBlock)
+    const isThis = formula(
+      { way: aside(motor.way), mount: aside(motor.mount) },
+      ({ way, mount }) => (way === 'forward') === isForward && (mount === 'block') === isOnBlock,
+    )
     // Off its rest gap the mesh decides nothing: shims or another starter change both.
     const isAtRest = formula(
       { gap: aside(total(terms)), way: aside(motor.way), mount: aside(motor.mount) },
-      ({ gap, way, mount }, { tolerances }) => way === null || mount === null || !(gap < tolerances.starterGapLowMm - SLACK || gap > tolerances.starterGapHighMm + SLACK),
+      ({ gap, way, mount }, { tolerances }) =>
+        way === null ||
+        mount === null ||
+        !(gap < tolerances.starterGapLowMm - SLACK || gap > tolerances.starterGapHighMm + SLACK),
     )
     return [
       {
@@ -142,12 +201,23 @@ const starter = [false, true].flatMap((isForward) =>
         unit: 'mm',
         when: [isThis, isAtRest],
         names: [motor.mount, motor.way],
-        measure: measure({ gap: total(terms), throwMm: motor.throwMm, widthMm: b.ring.widthMm }, (x) => Math.min(x.throwMm - x.gap, x.widthMm), {
-          gap: -1,
-          throwMm: 1,
-          widthMm: 1,
-        }),
-        window: [measure({ widthMm: b.ring.widthMm }, ({ widthMm }, { tolerances }) => tolerances.starterOverlap * widthMm, { widthMm: 1 }), Infinity],
+        measure: measure(
+          { gap: total(terms), throwMm: motor.throwMm, widthMm: b.ring.widthMm },
+          (x) => Math.min(x.throwMm - x.gap, x.widthMm),
+          {
+            gap: -1,
+            throwMm: 1,
+            widthMm: 1,
+          },
+        ),
+        window: [
+          measure(
+            { widthMm: b.ring.widthMm },
+            ({ widthMm }, { tolerances }) => tolerances.starterOverlap * widthMm,
+            { widthMm: 1 },
+          ),
+          Infinity,
+        ],
         below: shortMesh,
       },
     ]
@@ -169,7 +239,8 @@ export const depth: Joint = {
   meets: 'whole',
   strip: 'meeting',
   drawing: 'stacks',
-  decides: 'Nose and tip in the pilot, hub on its splines, release gap, starter to ring; the converter pull-up on an automatic. Each from its own lengths.',
+  decides:
+    'Nose and tip in the pilot, hub on its splines, release gap, starter to ring; the converter pull-up on an automatic. Each from its own lengths.',
   applies: always,
   limits: [
     {
@@ -190,7 +261,14 @@ export const depth: Joint = {
       label: 'e, flywheel forward of where this gearbox had it',
       unit: 'mm',
       of: formula(
-        { plates, spacers, proudMm: a.crankFlange.proudMm, platesThen: original.platesMm, flangeThen: original.flangeMm, spacersThen: orElse(original.spacersMm, 0) },
+        {
+          plates,
+          spacers,
+          proudMm: a.crankFlange.proudMm,
+          platesThen: original.platesMm,
+          flangeThen: original.flangeMm,
+          spacersThen: orElse(original.spacersMm, 0),
+        },
         (x) => x.plates - x.proudMm - x.spacers - (x.platesThen - x.flangeThen - x.spacersThen),
       ),
     },

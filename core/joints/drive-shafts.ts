@@ -9,7 +9,13 @@ const shaft = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['driv
 const { sideOutputs: box, driveShafts: shafts } = b
 
 /** A shaft runs from the transaxle's joint to the hub's, across and down. */
-const length = (id: string, side: string, inner: Read<number>, outer: Read<number>, has: Read<number>): Limit => ({
+const length = (
+  id: string,
+  side: string,
+  inner: Read<number>,
+  outer: Read<number>,
+  has: Read<number>,
+): Limit => ({
   id,
   label: `${side} shaft over its length`,
   unit: 'mm',
@@ -18,15 +24,28 @@ const length = (id: string, side: string, inner: Read<number>, outer: Read<numbe
   measure: bounded(
     { inner, outer, dropMm: shafts.dropMm },
     (x) => Math.hypot(x.outer - x.inner, x.dropMm),
-    (x, pm) => hypot(subtract(about(x.outer, pm.outer), about(x.inner, pm.inner)), about(x.dropMm, pm.dropMm)),
+    (x, pm) =>
+      hypot(
+        subtract(about(x.outer, pm.outer), about(x.inner, pm.inner)),
+        about(x.dropMm, pm.dropMm),
+      ),
   ),
-  window: [measure({ plungeMm: shafts.plungeMm }, (x) => -x.plungeMm, { plungeMm: -1 }), measure({ plungeMm: shafts.plungeMm }, (x) => x.plungeMm, { plungeMm: 1 })],
+  window: [
+    measure({ plungeMm: shafts.plungeMm }, (x) => -x.plungeMm, { plungeMm: -1 }),
+    measure({ plungeMm: shafts.plungeMm }, (x) => x.plungeMm, { plungeMm: 1 }),
+  ],
   below: shaft(`${side} shaft too long: it bottoms in its joint`),
   above: shaft(`${side} shaft too short: it pulls out of its joint`),
 })
 
 const degrees = (rise: number, run: number): number => (Math.atan2(rise, run) * 180) / Math.PI
-const across = { leftMm: box.leftMm, rightMm: box.rightMm, hubLeftMm: shafts.hubLeftMm, hubRightMm: shafts.hubRightMm, dropMm: shafts.dropMm }
+const across = {
+  leftMm: box.leftMm,
+  rightMm: box.rightMm,
+  hubLeftMm: shafts.hubLeftMm,
+  hubRightMm: shafts.hubRightMm,
+  dropMm: shafts.dropMm,
+}
 
 /** Joint 17: transaxle to its drive shafts and hubs, by side, at ride height. Damage limits: length each side, angle. */
 export const driveShafts: Joint = {
@@ -38,15 +57,21 @@ export const driveShafts: Joint = {
   meets: 'whole',
   strip: null,
   drawing: 'shafts',
-  decides: 'Inner joint, hub splines, length on each side against its plunge, and joint angle at ride height.',
-  applies: formula({ isNamed: shafts.named, isTransaxle: known(b.ratios.finalDrive) }, (x) => x.isNamed && x.isTransaxle),
+  decides:
+    'Inner joint, hub splines, length on each side against its plunge, and joint angle at ride height.',
+  applies: formula(
+    { isNamed: shafts.named, isTransaxle: known(b.ratios.finalDrive) },
+    (x) => x.isNamed && x.isTransaxle,
+  ),
   limits: [
     {
       id: 'shaft-inner',
       label: 'Inner joint fits the transaxle',
       unit: '',
       holds: formula({ box: box.family, shafts: shafts.family }, (x) => x.box === x.shafts),
-      otherwise: shaft('Another inner joint: shafts made up of the gearbox’s inner and the hub’s outer halves'),
+      otherwise: shaft(
+        'Another inner joint: shafts made up of the gearbox’s inner and the hub’s outer halves',
+      ),
     },
     {
       id: 'shaft-outer',
@@ -66,18 +91,33 @@ export const driveShafts: Joint = {
       // The shorter side stands steeper.
       measure: bounded(
         across,
-        (x) => -degrees(Math.abs(x.dropMm), Math.min(x.hubLeftMm - x.leftMm, x.hubRightMm - x.rightMm)),
+        (x) =>
+          -degrees(Math.abs(x.dropMm), Math.min(x.hubLeftMm - x.leftMm, x.hubRightMm - x.rightMm)),
         (x, pm) => {
-          const [leftLeast, leftMost] = subtract(about(x.hubLeftMm, pm.hubLeftMm), about(x.leftMm, pm.leftMm))
-          const [rightLeast, rightMost] = subtract(about(x.hubRightMm, pm.hubRightMm), about(x.rightMm, pm.rightMm))
+          const [leftLeast, leftMost] = subtract(
+            about(x.hubLeftMm, pm.hubLeftMm),
+            about(x.leftMm, pm.leftMm),
+          )
+          const [rightLeast, rightMost] = subtract(
+            about(x.hubRightMm, pm.hubRightMm),
+            about(x.rightMm, pm.rightMm),
+          )
           const [dropLeast, dropMost]: Interval = hypot(about(x.dropMm, pm.dropMm))
-          return [-degrees(dropMost, Math.min(leftLeast, rightLeast)), -degrees(dropLeast, Math.min(leftMost, rightMost))]
+          return [
+            -degrees(dropMost, Math.min(leftLeast, rightLeast)),
+            -degrees(dropLeast, Math.min(leftMost, rightMost)),
+          ]
         },
       ),
       window: [0, Infinity],
       below: shaft('Joints stand past the angle they allow: lower the train, or joints for more'),
     },
   ],
-  cautions: [{ words: 'Wheels on their tyres or the axle on stands for every length: a hanging axle measures another shaft.' }],
+  cautions: [
+    {
+      words:
+        'Wheels on their tyres or the axle on stands for every length: a hanging axle measures another shaft.',
+    },
+  ],
   cures: { 'drive-shaft': 'elsewhere' },
 }

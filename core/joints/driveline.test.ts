@@ -7,11 +7,28 @@ import { compilePorts, context, port, trainPorts } from './samples.property.ts'
 type Changes = Parameters<typeof trainPorts>[0]
 const AUTOMATIC: Changes = { ratios: { type: 'automatic', stall: 2.1 } }
 const TRANSAXLE: Changes = { ratios: { finalDrive: 3.9 } }
-const check = (joint: string, changes: Changes = {}, rest: Partial<JointContext> = {}) => checkJoint(jointNamed(joint)!, trainPorts(changes), [], context(rest))
-const limit = (joint: string, id: string, changes: Changes = {}, rest: Partial<JointContext> = {}) => check(joint, changes, rest)?.limits.find((one) => one.id === id)
+const check = (joint: string, changes: Changes = {}, rest: Partial<JointContext> = {}) =>
+  checkJoint(jointNamed(joint)!, trainPorts(changes), [], context(rest))
+const limit = (
+  joint: string,
+  id: string,
+  changes: Changes = {},
+  rest: Partial<JointContext> = {},
+) => check(joint, changes, rest)?.limits.find((one) => one.id === id)
 
 test('the agreeing train fits at every joint behind the flywheel', () => {
-  for (const joint of ['clutch-cover', 'release', 'starter-ring', 'crank-sensor', 'rotation', 'take-off', 'propshaft', 'lever', 'speedometer', 'switches'])
+  for (const joint of [
+    'clutch-cover',
+    'release',
+    'starter-ring',
+    'crank-sensor',
+    'rotation',
+    'take-off',
+    'propshaft',
+    'lever',
+    'speedometer',
+    'switches',
+  ])
     expect([joint, check(joint)!.code]).toEqual([joint, 'fits'])
   expect(check('load-signal', AUTOMATIC)!.code).toBe('fits')
   expect(check('drive-shafts', TRANSAXLE)!.code).toBe('fits')
@@ -32,14 +49,39 @@ describe.each([
   ['starter-ring', 'starter-side', { 'starter-room': { side: 'right' } }, 'bridge'],
   ['starter-ring', 'starter-side', { 'starter-room': { side: 'neither' } }, 'clash'],
   ['crank-sensor', 'trigger-teeth', { trigger: { teeth: 0 } }, 'bridge'],
-  ['crank-sensor', 'trigger-teeth', { trigger: { teeth: 0 }, 'crank-sensor': { readsAt: 'crank nose' } }, 'fits'],
+  [
+    'crank-sensor',
+    'trigger-teeth',
+    { trigger: { teeth: 0 }, 'crank-sensor': { readsAt: 'crank nose' } },
+    'fits',
+  ],
   ['crank-sensor', 'sensor-seat', { 'sensor-seat': { drilled: false } }, 'work'],
   ['rotation', 'crank-turns', { 'engine-output': { turns: 'clockwise' } }, 'clash'],
-  ['rotation', 'crank-turns', { 'engine-output': { turns: 'clockwise' }, ratios: { turns: 'either' } }, 'fits'],
-  ['rotation', 'crank-turns', { 'engine-output': { turns: 'clockwise' }, ratios: { finalDrive: 4, mayTurnOver: true } }, 'work'],
-  ['rotation', 'crank-turns', { 'engine-output': { turns: 'clockwise' }, ratios: { finalDrive: 4 } }, 'unmeasured'],
+  [
+    'rotation',
+    'crank-turns',
+    { 'engine-output': { turns: 'clockwise' }, ratios: { turns: 'either' } },
+    'fits',
+  ],
+  [
+    'rotation',
+    'crank-turns',
+    { 'engine-output': { turns: 'clockwise' }, ratios: { finalDrive: 4, mayTurnOver: true } },
+    'work',
+  ],
+  [
+    'rotation',
+    'crank-turns',
+    { 'engine-output': { turns: 'clockwise' }, ratios: { finalDrive: 4 } },
+    'unmeasured',
+  ],
   ['rotation', 'pump-turns', { 'front-drive': { pumpBelt: 'back' } }, 'bridge'],
-  ['rotation', 'alternator-turns', { 'front-drive': { alternatorWants: 'with the crank' } }, 'bridge'],
+  [
+    'rotation',
+    'alternator-turns',
+    { 'front-drive': { alternatorWants: 'with the crank' } },
+    'bridge',
+  ],
   ['transfer-case', 'front-side', { 'front-axle': { side: 'right' } }, 'clash'],
   ['transfer-case', 'front-turns', { 'front-axle': { turns: 'against the rear' } }, 'clash'],
   ['transfer-case', 'front-ratio', { 'front-axle': { ratio: 3.9 } }, 'bridge'],
@@ -48,8 +90,18 @@ describe.each([
   ['transfer-case', 'case-end', { 'transfer-input': { mostMm: 30 } }, 'bridge'],
   ['transfer-case', 'case-shift', { 'front-axle': { shift: 'motor' } }, 'work'],
   ['load-signal', 'load-source', { ...AUTOMATIC, 'load-source': { cable: false } }, 'bridge'],
-  ['load-signal', 'load-source', { ...AUTOMATIC, 'load-source': { cable: false }, 'load-signal': { wants: 'vacuum' } }, 'fits'],
-  ['load-signal', 'load-source', { ...AUTOMATIC, 'load-signal': { wants: undefined } }, 'unmeasured'],
+  [
+    'load-signal',
+    'load-source',
+    { ...AUTOMATIC, 'load-source': { cable: false }, 'load-signal': { wants: 'vacuum' } },
+    'fits',
+  ],
+  [
+    'load-signal',
+    'load-source',
+    { ...AUTOMATIC, 'load-signal': { wants: undefined } },
+    'unmeasured',
+  ],
   ['load-signal', 'load-pull', { ...AUTOMATIC, 'load-source': { pullMm: 30 } }, 'work'],
   ['take-off', 'take-off-side', { 'take-off': { side: 'right' } }, 'clash'],
   ['take-off', 'take-off-turns', { 'take-off': { turns: 'against the engine' } }, 'bridge'],
@@ -61,18 +113,33 @@ describe.each([
   ['propshaft', 'prop-front-angle', { pinion: { belowMm: 160 } }, 'work'],
   ['propshaft', 'prop-residual', { pinion: { noseUpDeg: 9 } }, 'work'],
   ['propshaft', 'prop-critical', { propshaft: { tubeMm: 50 } }, 'bridge'],
-  ['drive-shafts', 'shaft-inner', { ...TRANSAXLE, 'side-outputs': { family: 'ball 94' } }, 'bridge'],
+  [
+    'drive-shafts',
+    'shaft-inner',
+    { ...TRANSAXLE, 'side-outputs': { family: 'ball 94' } },
+    'bridge',
+  ],
   ['drive-shafts', 'shaft-outer', { ...TRANSAXLE, 'drive-shafts': { hubSplines: 27 } }, 'bridge'],
   ['drive-shafts', 'shaft-left', { ...TRANSAXLE, 'side-outputs': { leftMm: 150 } }, 'bridge'],
   ['drive-shafts', 'shaft-angle', { ...TRANSAXLE, 'drive-shafts': { dropMm: 220 } }, 'bridge'],
   ['lever', 'lever-rear', { lever: { alongMm: 640 } }, 'work'],
-  ['lever', 'lever-rear', { lever: { alongMm: 640 }, 'lever-opening': { mayCut: false } }, 'bridge'],
+  [
+    'lever',
+    'lever-rear',
+    { lever: { alongMm: 640 }, 'lever-opening': { mayCut: false } },
+    'bridge',
+  ],
   ['lever', 'lever-work', { lever: { work: 'cables' } }, 'bridge'],
   ['lever', 'lever-gate', { lever: { gate: 'mirrored' } }, 'work'],
   ['speedometer', 'speed-kind', { 'speed-drive': { type: 'pulses' } }, 'bridge'],
   ['speedometer', 'speed-reads', { axle: { ratio: 3.5 } }, 'work'],
   ['switches', 'reverse-switch', { switches: { reverse: false } }, 'work'],
-  ['switches', 'start-interlock', { switches: { interlock: 'nothing' }, 'switch-wants': { interlock: 'nothing' } }, 'work'],
+  [
+    'switches',
+    'start-interlock',
+    { switches: { interlock: 'nothing' }, 'switch-wants': { interlock: 'nothing' } },
+    'work',
+  ],
   ['switches', 'start-interlock', { ...AUTOMATIC, switches: { interlock: 'nothing' } }, 'work'],
 ] as const)('%s %s with %o', (joint, id, changes, code) => {
   test(`is ${code}`, () => {
@@ -109,15 +176,26 @@ test('joints that another kind of train has do not apply', () => {
     ['release', 'clutch-pedal'],
     ['propshaft', 'pinion'],
   ] as const)
-    expect([joint, checkJoint(jointNamed(joint)!, without(kind), [], context())]).toEqual([joint, null])
+    expect([joint, checkJoint(jointNamed(joint)!, without(kind), [], context())]).toEqual([
+      joint,
+      null,
+    ])
 })
 
 // Design notes: 57 mm of setback moves a transfer case back by 57 mm: the rear shaft shortens by it.
 test('set back 57 mm, the rear propshaft wanted shortens by it', () => {
   const rest = { placement: 'set-back' as const }
-  const wanted = (alongMm: number) => check('propshaft', { 'engine-pads': { alongMm } }, rest)!.shown.find((one) => one.label.startsWith('Propshaft wanted'))!.value as number
+  const wanted = (alongMm: number) =>
+    check('propshaft', { 'engine-pads': { alongMm } }, rest)!.shown.find((one) =>
+      one.label.startsWith('Propshaft wanted'),
+    )!.value as number
   expect(wanted(-260) - wanted(-317)).toBeCloseTo(57, 0)
-  const plate = compilePart({ id: 'plate', kind: 'x', name: 'Plate', ports: [port('plate', { thicknessMm: 16 }, { pm: 0.02 })] })
+  const plate = compilePart({
+    id: 'plate',
+    kind: 'x',
+    name: 'Plate',
+    ports: [port('plate', { thicknessMm: 16 }, { pm: 0.02 })],
+  })
   const stacked = check('propshaft', {}, { ...rest, stack: [plate] })!.shown[0]!.value as number
   expect(wanted(-260) - stacked).toBeCloseTo(16, 0)
 })
@@ -126,16 +204,26 @@ test('a case with a face of another pattern needs an adapter; turned bolts ask w
   const circle = (turnDeg: number, radius = 80) =>
     Array.from({ length: 5 }, (_, i) => {
       const at = ((turnDeg + 72 * i + (i === 0 ? 9 : 0)) * Math.PI) / 180
-      return { x: Number((radius * Math.cos(at)).toFixed(4)), y: Number((radius * Math.sin(at)).toFixed(4)), d: 10.5 }
+      return {
+        x: Number((radius * Math.cos(at)).toFixed(4)),
+        y: Number((radius * Math.sin(at)).toFixed(4)),
+        d: 10.5,
+      }
     })
   const run = (front: ReturnType<typeof circle>, mayTurn?: boolean) => {
     const faces = compilePorts(
       port('face', { holes: circle(0), dowels: [] }, { slot: 'rear', looks: 'rearward', pm: 0.02 }),
-      port('face', { holes: front, dowels: [], ...(mayTurn === undefined ? {} : { mayTurn }) }, { slot: 'front', looks: 'forward', pm: 0.02 }),
+      port(
+        'face',
+        { holes: front, dowels: [], ...(mayTurn === undefined ? {} : { mayTurn }) },
+        { slot: 'front', looks: 'forward', pm: 0.02 },
+      ),
     )
-    return checkJoint(jointNamed('transfer-case')!, [...trainPorts(), ...faces], [], context())!.limits
+    return checkJoint(jointNamed('transfer-case')!, [...trainPorts(), ...faces], [], context())!
+      .limits
   }
-  const code = (limits: ReturnType<typeof run>, id: string) => limits.find((one) => one.id === id)?.code
+  const code = (limits: ReturnType<typeof run>, id: string) =>
+    limits.find((one) => one.id === id)?.code
   expect(code(run(circle(0)), 'case-face')).toBe('fits')
   expect(code(run(circle(0, 95)), 'case-face')).toBe('bridge')
   expect(code(run(circle(23)), 'case-clock')).toBe('unmeasured')

@@ -8,12 +8,20 @@ import { a, b } from './judging/read.ts'
 import { keptOrigin } from './stack.ts'
 import type { Outcome } from './verdict.ts'
 
-const LIFT = 'Engine carried at rated points before a mount is undone; never under a hanging engine.'
+const LIFT =
+  'Engine carried at rated points before a mount is undone; never under a hanging engine.'
 const bracket = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['engine-mount'] })
 const slotted = (words: string): Outcome => ({
   code: WORK,
   words,
-  task: { id: 'slot-engine-mounts', words: 'Slot or pack the engine brackets to suit', hours: 1.5, skills: ['mechanic'], reversible: false, caution: LIFT },
+  task: {
+    id: 'slot-engine-mounts',
+    words: 'Slot or pack the engine brackets to suit',
+    hours: 1.5,
+    skills: ['mechanic'],
+    reversible: false,
+    caution: LIFT,
+  },
 })
 /** A little off is slotted, more wants other brackets. */
 const steps = (words: string, within: number): Pick<Limit, 'below' | 'above'> => {
@@ -34,7 +42,8 @@ export const engineMounts: Joint = {
   meets: 'whole',
   strip: 'engine mounts',
   drawing: null,
-  decides: 'Pads against mounts along, across, in height and lean; studs; whether one is captive under torque.',
+  decides:
+    'Pads against mounts along, across, in height and lean; studs; whether one is captive under torque.',
   applies: whereNamed(mounts),
   limits: [
     {
@@ -74,11 +83,20 @@ export const engineMounts: Joint = {
       id: 'pads-thread',
       label: 'Studs are the same',
       unit: '',
-      holds: formula({ pads: pads.thread, mounts: mounts.thread }, (x) => threadKey(x.pads!) === threadKey(x.mounts!)),
+      holds: formula(
+        { pads: pads.thread, mounts: mounts.thread },
+        (x) => threadKey(x.pads!) === threadKey(x.mounts!),
+      ),
       otherwise: {
         code: WORK,
         words: 'Other studs',
-        task: { id: 'mount-studs', words: 'Fit studs or sleeves that suit both', hours: 0.5, skills: ['mechanic'], reversible: true },
+        task: {
+          id: 'mount-studs',
+          words: 'Fit studs or sleeves that suit both',
+          hours: 0.5,
+          skills: ['mechanic'],
+          reversible: true,
+        },
       },
     },
     {
@@ -95,11 +113,21 @@ export const engineMounts: Joint = {
           hours: 1.5,
           skills: ['mechanic'],
           reversible: true,
-          caution: 'An engine that lifts off a torn mount can hold the throttle open and foul the steering.',
+          caution:
+            'An engine that lifts off a torn mount can hold the throttle open and foul the steering.',
         },
       },
     },
   ],
   cures: { 'engine-mount': 'elsewhere' },
-  hardware: (a) => ({ bolts: boltSet({ words: 'Engine mounts', thread: a.enginePads.thread.v, count: 2, into: 'steel', usual: '8.8' }), fits: [] }),
+  hardware: (a) => ({
+    bolts: boltSet({
+      words: 'Engine mounts',
+      thread: a.enginePads.thread.v,
+      count: 2,
+      into: 'steel',
+      usual: '8.8',
+    }),
+    fits: [],
+  }),
 }

@@ -7,7 +7,8 @@ import { formula, measure, minus, plus, type Step } from './judging/declaration.
 import { a, b, plates } from './judging/read.ts'
 import type { Outcome } from './verdict.ts'
 
-const LIFT = 'Train held from above or on a stand before the mount is undone; never under a hanging train.'
+const LIFT =
+  'Train held from above or on a stand before the mount is undone; never under a hanging train.'
 const bracket = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['gearbox-mount'] })
 const move: Outcome = {
   code: WORK,
@@ -24,7 +25,14 @@ const move: Outcome = {
 const redrill: Outcome = {
   code: WORK,
   words: 'Bolt spacing differs a little',
-  task: { id: 'slot-mount', words: 'Slot the mount, or make a small plate with both spacings', hours: 1, skills: ['mechanic'], reversible: false, caution: LIFT },
+  task: {
+    id: 'slot-mount',
+    words: 'Slot the mount, or make a small plate with both spacings',
+    hours: 1,
+    skills: ['mechanic'],
+    reversible: false,
+    caution: LIFT,
+  },
 }
 const pack: Outcome = {
   code: WORK,
@@ -42,9 +50,20 @@ const pack: Outcome = {
 const pad = b.mountPad
 const cross = b.crossmember
 /** Whether it may be moved decides only where it must be. */
-const movedOr = (words: string): Step[] => [{ ask: cross.mayMove, becomes: move }, { becomes: bracket(words) }]
-const reach = (sign: 1 | -1) => measure({ slotMm: cross.slotMm }, ({ slotMm }, { tolerances }) => sign * (tolerances.mountMm + slotMm), { slotMm: sign })
-const spacing: Step[] = [{ within: 20, becomes: redrill }, { becomes: bracket('Bolt spacings differ') }]
+const movedOr = (words: string): Step[] => [
+  { ask: cross.mayMove, becomes: move },
+  { becomes: bracket(words) },
+]
+const reach = (sign: 1 | -1) =>
+  measure(
+    { slotMm: cross.slotMm },
+    ({ slotMm }, { tolerances }) => sign * (tolerances.mountMm + slotMm),
+    { slotMm: sign },
+  )
+const spacing: Step[] = [
+  { within: 20, becomes: redrill },
+  { becomes: bracket('Bolt spacings differ') },
+]
 
 /** Joint 18: the gearbox mount on its crossmember: place along the train, bolt spacing, height. Has no damage limits. */
 export const gearboxMount: Joint = {
@@ -56,7 +75,8 @@ export const gearboxMount: Joint = {
   meets: 'whole',
   strip: 'gearbox mount',
   drawing: null,
-  decides: 'Place along the train (kept driveline: the gearbox sits here and places the train), bolt spacing, thread, height.',
+  decides:
+    'Place along the train (kept driveline: the gearbox sits here and places the train), bolt spacing, thread, height.',
   applies: whereNamed(cross),
   limits: [
     {
@@ -82,11 +102,20 @@ export const gearboxMount: Joint = {
       id: 'mount-thread',
       label: 'Bolts are the same',
       unit: '',
-      holds: formula({ pad: pad.thread, cross: cross.thread }, (x) => threadKey(x.pad!) === threadKey(x.cross!)),
+      holds: formula(
+        { pad: pad.thread, cross: cross.thread },
+        (x) => threadKey(x.pad!) === threadKey(x.cross!),
+      ),
       otherwise: {
         code: WORK,
         words: 'Other bolts',
-        task: { id: 'mount-bolts', words: 'Get mount bolts that suit both, with sleeves', hours: 0.3, skills: ['mechanic'], reversible: true },
+        task: {
+          id: 'mount-bolts',
+          words: 'Get mount bolts that suit both, with sleeves',
+          hours: 0.3,
+          skills: ['mechanic'],
+          reversible: true,
+        },
       },
     },
     {
@@ -96,10 +125,27 @@ export const gearboxMount: Joint = {
       // A level train: its axis stands above the seat by the mounts' height and the seat's drop.
       terms: [plus(b.chassisPads.crankAboveMm), plus(cross.belowMm), minus(pad.belowMm)],
       window: ['-mountMm', 'mountMm'],
-      below: [{ within: 30, becomes: pack }, { becomes: bracket('The pad hangs below the seat: another mount, or the crossmember lower') }],
-      above: [{ within: 30, becomes: pack }, { becomes: bracket('The pad stands above the seat: a taller mount') }],
+      below: [
+        { within: 30, becomes: pack },
+        {
+          becomes: bracket('The pad hangs below the seat: another mount, or the crossmember lower'),
+        },
+      ],
+      above: [
+        { within: 30, becomes: pack },
+        { becomes: bracket('The pad stands above the seat: a taller mount') },
+      ],
     },
   ],
   cures: { 'gearbox-mount': 'elsewhere' },
-  hardware: (_a, b) => ({ bolts: boltSet({ words: 'Gearbox mount', thread: b.mountPad.thread.v, count: 2, into: 'steel', usual: '8.8' }), fits: [] }),
+  hardware: (_a, b) => ({
+    bolts: boltSet({
+      words: 'Gearbox mount',
+      thread: b.mountPad.thread.v,
+      count: 2,
+      into: 'steel',
+      usual: '8.8',
+    }),
+    fits: [],
+  }),
 }

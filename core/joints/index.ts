@@ -61,13 +61,22 @@ export function jointNamed(name: string | number): Joint | null {
 }
 
 /** One joint between two lists of ports, as a record; null where it does not apply. */
-export function checkJoint(joint: Joint, one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext): Verdict | null {
+export function checkJoint(
+  joint: Joint,
+  one: readonly AnyPort[],
+  other: readonly AnyPort[],
+  ctx: JointContext,
+): Verdict | null {
   const recorder = new Recorder()
   return recorder.add(joint, sceneOf(one, other, ctx)) ? recorder.verdict(joint.id) : null
 }
 
 /** Two lists of ports, arranged, with what stands between and what the build says. */
-export const sceneOf = (one: readonly AnyPort[], other: readonly AnyPort[], ctx: JointContext): Scene => ({
+export const sceneOf = (
+  one: readonly AnyPort[],
+  other: readonly AnyPort[],
+  ctx: JointContext,
+): Scene => ({
   ...arrange(one, other),
   stack: ctx.stack,
   shop: ctx,

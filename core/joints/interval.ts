@@ -4,7 +4,8 @@ export type Interval = readonly [number, number]
 export const about = (v: number, pm: number): Interval => [v - pm, v + pm]
 export const subtract = ([a, b]: Interval, [c, d]: Interval): Interval => [a - d, b - c]
 /** How far from 0 it may be. */
-export const absolute = ([a, b]: Interval): Interval => (a >= 0 ? [a, b] : b <= 0 ? [-b, -a] : [0, Math.max(-a, b)])
+export const absolute = ([a, b]: Interval): Interval =>
+  a >= 0 ? [a, b] : b <= 0 ? [-b, -a] : [0, Math.max(-a, b)]
 /** √(Σ squares) of what lies between. */
 export function hypot(...parts: readonly Interval[]): Interval {
   const ends = parts.map(absolute)

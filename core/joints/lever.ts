@@ -15,14 +15,25 @@ const cut: Outcome = {
     hours: 5,
     skills: ['weld'],
     reversible: false,
-    caution: 'Last check before the cut: train on its mounts, every gear selected. Battery, computers and alternator unplugged before welding; no fuel line near.',
+    caution:
+      'Last check before the cut: train on its mounts, every gear selected. Battery, computers and alternator unplugged before welding; no fuel line near.',
   },
 }
-const moved = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['lever-linkage'] })
+const moved = (words: Outcome['words']): Outcome => ({
+  code: BRIDGE,
+  words,
+  pieces: ['lever-linkage'],
+})
 const mirrored: Outcome = {
   code: WORK,
   words: 'The gate is mirrored',
-  task: { id: 'mirror-gate', words: 'Cross the rods or cables so that the gate is right, mark the knob, try every gear', hours: 3, skills: ['mechanic'], reversible: true },
+  task: {
+    id: 'mirror-gate',
+    words: 'Cross the rods or cables so that the gate is right, mark the knob, try every gear',
+    hours: 3,
+    skills: ['mechanic'],
+    reversible: true,
+  },
 }
 
 const stick = b.lever
@@ -52,7 +63,8 @@ export const lever: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Place along against both edges of the opening, how it is moved, and the sense of the gate.',
+  decides:
+    'Place along against both edges of the opening, how it is moved, and the sense of the gate.',
   applies: whereNamed(opening),
   limits: [
     {
@@ -60,11 +72,29 @@ export const lever: Joint = {
       label: 'Moved as the vehicle moves it',
       unit: '',
       holds: formula(works, (x) => x.ours === x.vehicles),
-      otherwise: moved(formula(works, (x) => `Moved by ${x.ours}, the vehicle by ${x.vehicles}: another linkage`)),
+      otherwise: moved(
+        formula(works, (x) => `Moved by ${x.ours}, the vehicle by ${x.vehicles}: another linkage`),
+      ),
     },
-    { id: 'lever-gate', label: 'Gate is as the driver expects', unit: '', holds: formula({ gate: stick.gate }, ({ gate }) => gate !== 'mirrored'), otherwise: mirrored },
-    edge('lever-front', 'Lever behind the front edge', [...place, minus(opening.fromMm)], 'The lever stands too far forward: a remote linkage, or a bent lever'),
-    edge('lever-rear', 'Lever ahead of the rear edge', [...less(place), plus(opening.toMm)], 'The lever stands too far back: a remote linkage, or a bent lever'),
+    {
+      id: 'lever-gate',
+      label: 'Gate is as the driver expects',
+      unit: '',
+      holds: formula({ gate: stick.gate }, ({ gate }) => gate !== 'mirrored'),
+      otherwise: mirrored,
+    },
+    edge(
+      'lever-front',
+      'Lever behind the front edge',
+      [...place, minus(opening.fromMm)],
+      'The lever stands too far forward: a remote linkage, or a bent lever',
+    ),
+    edge(
+      'lever-rear',
+      'Lever ahead of the rear edge',
+      [...less(place), plus(opening.toMm)],
+      'The lever stands too far back: a remote linkage, or a bent lever',
+    ),
   ],
   cures: { 'lever-linkage': 'elsewhere' },
 }

@@ -5,7 +5,8 @@ import { formula, minus, plus } from './judging/declaration.ts'
 import { a, aside, b } from './judging/read.ts'
 import type { Outcome } from './verdict.ts'
 
-const RUIN = 'Without its load signal an automatic shifts soft and burns its clutches in hours: never drive it, not even to try, before the signal is set and its pressure read.'
+const RUIN =
+  'Without its load signal an automatic shifts soft and burns its clutches in hours: never drive it, not even to try, before the signal is set and its pressure read.'
 const cam: Outcome = {
   code: WORK,
   words: 'The cable is pulled too little or too much',
@@ -27,7 +28,11 @@ const WAYS = [
   { way: 'vacuum', source: gives.vacuum },
   { way: 'controller', source: gives.bus },
 ] as const
-const SOURCE = { id: 'load-source', label: 'Engine tells its load as the automatic wants', unit: '' } as const
+const SOURCE = {
+  id: 'load-source',
+  label: 'Engine tells its load as the automatic wants',
+  unit: '',
+} as const
 const byWay = WAYS.map(({ way, source }) => ({
   ...SOURCE,
   when: formula({ wants: aside(wants) }, (x) => x.wants === way),
@@ -35,7 +40,8 @@ const byWay = WAYS.map(({ way, source }) => ({
   holds: formula({ source }, (x) => x.source === true),
   otherwise: {
     code: BRIDGE,
-    words: 'This engine does not tell its load that way: a stand-alone controller, a throttle bracket, or a sensor',
+    words:
+      'This engine does not tell its load that way: a stand-alone controller, a throttle bracket, or a sensor',
     pieces: ['load-controller'],
   } as const,
 }))
@@ -50,10 +56,16 @@ export const loadSignal: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Cable with its pull, vacuum, or a controller that reads throttle angle: what the automatic wants against what the engine gives.',
+  decides:
+    'Cable with its pull, vacuum, or a controller that reads throttle angle: what the automatic wants against what the engine gives.',
   applies: onAutomatic,
   limits: [
-    { ...SOURCE, when: formula({ wants: aside(wants) }, (x) => !WAYS.some(({ way }) => way === x.wants)), names: [wants], holds: formula({}, () => true) },
+    {
+      ...SOURCE,
+      when: formula({ wants: aside(wants) }, (x) => !WAYS.some(({ way }) => way === x.wants)),
+      names: [wants],
+      holds: formula({}, () => true),
+    },
     ...byWay,
     {
       id: 'load-pull',

@@ -11,15 +11,23 @@ export interface Mutant {
   readonly altered: Limit
 }
 
-const other = <T>(list: readonly T[], at: number, with_: T | null): T[] => list.flatMap((one, i) => (i === at ? (with_ === null ? [] : [with_]) : [one]))
+const other = <T>(list: readonly T[], at: number, with_: T | null): T[] =>
+  list.flatMap((one, i) => (i === at ? (with_ === null ? [] : [with_]) : [one]))
 
 /** Alters a measure: each input dropped to what it was at first, each sense turned and forgotten, its own ends forgotten. */
 function measuresOf(measure: Measure): { words: string; measure: Measure }[] {
   const names = Object.keys(measure.reads)
   const dropped = names.map((name) => {
     let first: unknown
-    const fixed = (x: object): never => ({ ...x, [name]: (first ??= (x as Record<string, unknown>)[name]) }) as never
-    return { words: `${name} dropped`, measure: { ...measure, of: (x: object, shop: never, pm: never) => measure.of(fixed(x), shop, pm) } as Measure }
+    const fixed = (x: object): never =>
+      ({ ...x, [name]: (first ??= (x as Record<string, unknown>)[name]) }) as never
+    return {
+      words: `${name} dropped`,
+      measure: {
+        ...measure,
+        of: (x: object, shop: never, pm: never) => measure.of(fixed(x), shop, pm),
+      } as Measure,
+    }
   })
   const senses = names.flatMap((name) => {
     const sense = measure.sense?.[name] ?? 0
@@ -33,7 +41,11 @@ function measuresOf(measure: Measure): { words: string; measure: Measure }[] {
   const ends = bound
     ? names.map((name) => ({
         words: `± of ${name} forgotten`,
-        measure: { ...measure, bound: (x: never, pm: object, shop: never) => bound(x, { ...pm, [name]: 0 } as never, shop) } as Measure,
+        measure: {
+          ...measure,
+          bound: (x: never, pm: object, shop: never) =>
+            bound(x, { ...pm, [name]: 0 } as never, shop),
+        } as Measure,
       }))
     : []
   return [...dropped, ...senses, ...ends]
@@ -46,14 +58,22 @@ function endsOf(end: End, isLow: boolean): { words: string; end: End }[] {
   return [
     ...moved,
     { words: 'left open', end: isLow ? -Infinity : Infinity },
-    ...(typeof end === 'object' ? measuresOf(end).map(({ words, measure }) => ({ words, end: measure })) : []),
+    ...(typeof end === 'object'
+      ? measuresOf(end).map(({ words, measure }) => ({ words, end: measure }))
+      : []),
   ]
 }
 function shift(end: End, by: number): End {
   if (typeof end === 'number') return end + by
-  if (typeof end === 'object') return { ...end, of: (x: never, shop: never, pm: never) => end.of(x, shop, pm) + by } as Measure
+  if (typeof end === 'object')
+    return { ...end, of: (x: never, shop: never, pm: never) => end.of(x, shop, pm) + by } as Measure
   const [sign, name] = end.startsWith('-') ? [-1, end.slice(1)] : [1, end]
-  return { reads: {}, of: (_x: unknown, { tolerances }: { tolerances: Record<string, number> }) => sign * tolerances[name]! + by, sense: {} } as unknown as Measure
+  return {
+    reads: {},
+    of: (_x: unknown, { tolerances }: { tolerances: Record<string, number> }) =>
+      sign * tolerances[name]! + by,
+    sense: {},
+  } as unknown as Measure
 }
 
 /** Every alteration of every limit with a window: each sign, each dropped input, each sense, each end. */
@@ -62,19 +82,40 @@ export function mutants(): Mutant[] {
     joint.limits.flatMap((limit): Mutant[] => {
       const { terms = [], measure, window } = limit
       if ((terms.length === 0 && !measure) || limit.id === 'axis-offset') return []
-      const mutant = (words: string, altered: Limit): Mutant => ({ joint: joint.id, limit: limit.id, words, original: limit, altered })
+      const mutant = (words: string, altered: Limit): Mutant => ({
+        joint: joint.id,
+        limit: limit.id,
+        words,
+        original: limit,
+        altered,
+      })
       return [
         ...terms.flatMap((term, i) => [
-          mutant(`term ${i + 1} turned`, { ...limit, terms: other(terms, i, { ...term, sign: term.sign === 1 ? -1 : 1 }) }),
+          mutant(`term ${i + 1} turned`, {
+            ...limit,
+            terms: other(terms, i, { ...term, sign: term.sign === 1 ? -1 : 1 }),
+          }),
           mutant(`term ${i + 1} dropped`, { ...limit, terms: other(terms, i, null) }),
         ]),
-        ...(measure ? measuresOf(measure).map(({ words, measure }) => mutant(`measure: ${words}`, { ...limit, measure })) : []),
-        ...(window
-          ? [0, 1].flatMap((i) =>
-              endsOf(window[i]!, i === 0).map(({ words, end }) => mutant(`${i === 0 ? 'low' : 'high'} end ${words}`, { ...limit, window: other(window, i, end) as never })),
+        ...(measure
+          ? measuresOf(measure).map(({ words, measure }) =>
+              mutant(`measure: ${words}`, { ...limit, measure }),
             )
           : []),
-        mutant(`damage ${limit.damage ? 'forgotten' : 'made up'}`, { ...limit, damage: limit.damage ? undefined : true } as Limit),
+        ...(window
+          ? [0, 1].flatMap((i) =>
+              endsOf(window[i]!, i === 0).map(({ words, end }) =>
+                mutant(`${i === 0 ? 'low' : 'high'} end ${words}`, {
+                  ...limit,
+                  window: other(window, i, end) as never,
+                }),
+              ),
+            )
+          : []),
+        mutant(`damage ${limit.damage ? 'forgotten' : 'made up'}`, {
+          ...limit,
+          damage: limit.damage ? undefined : true,
+        } as Limit),
       ]
     }),
   )
@@ -86,7 +127,10 @@ export function isCaught({ joint: id, limit, original, altered }: Mutant): boole
   const at = limits.indexOf(original)
   limits[at] = altered
   try {
-    return damageFault() !== null || DIRECTIONS.some((row) => row[0] === id && row[1] === limit && faultOf(row) !== null)
+    return (
+      damageFault() !== null ||
+      DIRECTIONS.some((row) => row[0] === id && row[1] === limit && faultOf(row) !== null)
+    )
   } catch {
     return true
   } finally {

@@ -10,7 +10,13 @@ const PIECE = ['pilot'] as const
 const open: Outcome = {
   code: WORK,
   words: 'Too tight: open it to size',
-  task: { id: 'open-pilot', words: 'Open the pilot piece to its running clearance; a bush closes up when pressed', hours: 1, skills: ['machine'], reversible: false },
+  task: {
+    id: 'open-pilot',
+    words: 'Open the pilot piece to its running clearance; a bush closes up when pressed',
+    hours: 1,
+    skills: ['machine'],
+    reversible: false,
+  },
 }
 const finish: Outcome = {
   code: WORK,
@@ -21,12 +27,25 @@ const finish: Outcome = {
     hours: 4,
     skills: ['machine'],
     reversible: false,
-    caution: 'Last check before a crank is cut: confirm the depth and that the shaft nose cannot be carried by a sleeve in the wheel.',
+    caution:
+      'Last check before a crank is cut: confirm the depth and that the shaft nose cannot be carried by a sleeve in the wheel.',
   },
 }
-const loose: Outcome = { code: BRIDGE, words: 'Nose is loose: a bearing, bush or sleeve of the right bore', pieces: PIECE }
-const falls: Outcome = { code: BRIDGE, words: 'Piece is loose in its bore: one of the right outer Ø', pieces: PIECE }
-const none: Outcome = { code: BRIDGE, words: 'There is no pilot piece: a bearing, bush or sleeve', pieces: PIECE }
+const loose: Outcome = {
+  code: BRIDGE,
+  words: 'Nose is loose: a bearing, bush or sleeve of the right bore',
+  pieces: PIECE,
+}
+const falls: Outcome = {
+  code: BRIDGE,
+  words: 'Piece is loose in its bore: one of the right outer Ø',
+  pieces: PIECE,
+}
+const none: Outcome = {
+  code: BRIDGE,
+  words: 'There is no pilot piece: a bearing, bush or sleeve',
+  pieces: PIECE,
+}
 
 const piece = b.pilotPiece
 const type = { type: aside(piece.type) }
@@ -55,10 +74,30 @@ export const pilot: Joint = {
   decides: 'Whether the bore is finished, the nose in its bearing or bush, the piece in its bore.',
   applies: onManual,
   limits: [
-    { id: 'bore-finished', label: 'Pilot bore finished', unit: '', holds: formula({ finished: a.pilotBore.finished }, ({ finished }) => finished === true), otherwise: finish },
-    { id: 'pilot-there', label: 'A pilot piece is fitted', unit: '', holds: formula({ type: piece.type }, ({ type }) => type !== 'none'), otherwise: none },
-    { ...nose, when: formula(type, ({ type }) => type === 'bearing'), window: [0, 'bearingClearMm'] },
-    { ...nose, when: formula(type, ({ type }) => type !== 'bearing' && type !== 'none'), window: ['bushClearLowMm', 'bushClearHighMm'] },
+    {
+      id: 'bore-finished',
+      label: 'Pilot bore finished',
+      unit: '',
+      holds: formula({ finished: a.pilotBore.finished }, ({ finished }) => finished === true),
+      otherwise: finish,
+    },
+    {
+      id: 'pilot-there',
+      label: 'A pilot piece is fitted',
+      unit: '',
+      holds: formula({ type: piece.type }, ({ type }) => type !== 'none'),
+      otherwise: none,
+    },
+    {
+      ...nose,
+      when: formula(type, ({ type }) => type === 'bearing'),
+      window: [0, 'bearingClearMm'],
+    },
+    {
+      ...nose,
+      when: formula(type, ({ type }) => type !== 'bearing' && type !== 'none'),
+      window: ['bushClearLowMm', 'bushClearHighMm'],
+    },
     {
       id: 'press',
       label: 'Piece in the bore, interference',
@@ -73,6 +112,9 @@ export const pilot: Joint = {
   cures: { pilot: 'pilot' },
   hardware: (a, b) => ({
     bolts: [],
-    fits: [...locatedFit('Pilot piece in its bore', a.pilotBore.boreMm, b.pilotPiece.outerMm, true), ...locatedFit('Nose in the pilot', b.pilotPiece.boreMm, b.inputShaft.noseMm)],
+    fits: [
+      ...locatedFit('Pilot piece in its bore', a.pilotBore.boreMm, b.pilotPiece.outerMm, true),
+      ...locatedFit('Nose in the pilot', b.pilotPiece.boreMm, b.inputShaft.noseMm),
+    ],
   }),
 }

@@ -6,10 +6,18 @@ import type { Joint } from './joint.ts'
 import { bounded, formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
 import { SLACK } from './judging/judge.ts'
 import { a, aside, b, known } from './judging/read.ts'
-import { LINE, type Line, lineAngle, lineAngleWithin, lineLength, lineLengthWithin } from './shaft-line.ts'
+import {
+  LINE,
+  type Line,
+  lineAngle,
+  lineAngleWithin,
+  lineLength,
+  lineLengthWithin,
+} from './shaft-line.ts'
 import type { Outcome } from './verdict.ts'
 
-const BALANCE = 'A propshaft that lets go beats through the floor: welded and balanced by a shaft shop, never at home; loops where the rules ask.'
+const BALANCE =
+  'A propshaft that lets go beats through the floor: welded and balanced by a shaft shop, never at home; loops where the rules ask.'
 const shaft = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['propshaft'] })
 const shorten: Outcome = {
   code: WORK,
@@ -26,7 +34,13 @@ const shorten: Outcome = {
 const mounts: Outcome = {
   code: WORK,
   words: 'Joints stand too steep for their speed',
-  task: { id: 'set-driveline-angles', words: 'Shim the gearbox mount or the axle until both joint angles are small and equal', hours: 3, skills: ['mechanic'], reversible: true },
+  task: {
+    id: 'set-driveline-angles',
+    words: 'Shim the gearbox mount or the axle until both joint angles are small and equal',
+    hours: 3,
+    skills: ['mechanic'],
+    reversible: true,
+  },
 }
 
 const { output, propshaft: prop, pinion } = b
@@ -44,10 +58,22 @@ const end: readonly Limit[] = [
     ...END,
     when: formula(type, (x) => x.type === 'slip'),
     holds: formula(
-      { output: output.type, prop: prop.type, outMajor: output.majorMm, propMajor: prop.majorMm, outSplines: output.splines, propSplines: prop.splines },
+      {
+        output: output.type,
+        prop: prop.type,
+        outMajor: output.majorMm,
+        propMajor: prop.majorMm,
+        outSplines: output.splines,
+        propSplines: prop.splines,
+      },
       (x, { tolerances }) => {
         const over = x.propMajor - x.outMajor
-        return x.output === x.prop && x.outSplines === x.propSplines && over >= -SLACK && over <= tolerances.splineMm + SLACK
+        return (
+          x.output === x.prop &&
+          x.outSplines === x.propSplines &&
+          over >= -SLACK &&
+          over <= tolerances.splineMm + SLACK
+        )
       },
     ),
   },
@@ -55,36 +81,64 @@ const end: readonly Limit[] = [
     ...END,
     when: formula(type, (x) => x.type !== 'slip'),
     holds: formula(
-      { output: output.type, prop: prop.type, outCircle: output.circleMm, propCircle: prop.circleMm },
-      (x, { tolerances }) => x.output === x.prop && Math.abs(x.propCircle - x.outCircle) <= tolerances.circleMm + SLACK,
+      {
+        output: output.type,
+        prop: prop.type,
+        outCircle: output.circleMm,
+        propCircle: prop.circleMm,
+      },
+      (x, { tolerances }) =>
+        x.output === x.prop && Math.abs(x.propCircle - x.outCircle) <= tolerances.circleMm + SLACK,
     ),
   },
 ]
 
 const spare = (sign: 1 | -1) =>
-  measure({ slipMm: prop.slipMm, travelMm: pinion.travelMm }, (x, { tolerances }) => sign * Math.max(0, (x.slipMm - x.travelMm) / 2 - tolerances.slipKeptMm), {
-    slipMm: sign,
-    travelMm: sign === 1 ? -1 : 1,
-  })
+  measure(
+    { slipMm: prop.slipMm, travelMm: pinion.travelMm },
+    (x, { tolerances }) => sign * Math.max(0, (x.slipMm - x.travelMm) / 2 - tolerances.slipKeptMm),
+    {
+      slipMm: sign,
+      travelMm: sign === 1 ? -1 : 1,
+    },
+  )
 
 /** Shaft speed at redline in the highest gear. In overdrive it exceeds engine speed. */
 const SPEED = { redlineRpm: a.engineOutput.redlineRpm, gears: b.ratios.gears }
-function topSpeed({ redlineRpm, gears }: { readonly redlineRpm: number; readonly gears: readonly number[] | null }, down = 0, faster = 0): number {
+function topSpeed(
+  { redlineRpm, gears }: { readonly redlineRpm: number; readonly gears: readonly number[] | null },
+  down = 0,
+  faster = 0,
+): number {
   let top = Infinity
   for (const gear of gears ?? []) if (gear > 0 && gear < top) top = gear
   return (redlineRpm + faster) / (top - down)
 }
-const topSpeedWithin = (x: Parameters<typeof topSpeed>[0], pm: { readonly redlineRpm: number; readonly gears: number }): readonly [number, number] => [
+const topSpeedWithin = (
+  x: Parameters<typeof topSpeed>[0],
+  pm: { readonly redlineRpm: number; readonly gears: number },
+): readonly [number, number] => [
   topSpeed(x, -pm.gears, -pm.redlineRpm),
   topSpeed(x, pm.gears, pm.redlineRpm),
 ]
 
 const ANGLE = { ...LINE, yokeDeg: prop.yokeDeg, ...SPEED }
-type Angle = Line & { readonly yokeDeg: number; readonly redlineRpm: number; readonly gears: readonly number[] | null }
+type Angle = Line & {
+  readonly yokeDeg: number
+  readonly redlineRpm: number
+  readonly gears: readonly number[] | null
+}
 const most = (x: Angle, angleSpeed: number): number => Math.min(x.yokeDeg, angleSpeed / topSpeed(x))
-const mostWithin = (x: Angle, pm: Readonly<Record<keyof Angle, number>>, angleSpeed: number): readonly [number, number] => {
+const mostWithin = (
+  x: Angle,
+  pm: Readonly<Record<keyof Angle, number>>,
+  angleSpeed: number,
+): readonly [number, number] => {
   const [slow, fast] = topSpeedWithin(x, pm)
-  return [Math.min(x.yokeDeg - pm.yokeDeg, angleSpeed / fast), Math.min(x.yokeDeg + pm.yokeDeg, angleSpeed / slow)]
+  return [
+    Math.min(x.yokeDeg - pm.yokeDeg, angleSpeed / fast),
+    Math.min(x.yokeDeg + pm.yokeDeg, angleSpeed / slow),
+  ]
 }
 const noseUp = { noseUpDeg: pinion.noseUpDeg }
 
@@ -134,8 +188,16 @@ const angles: readonly Limit[] = [
         const [rearLeast, rearMost] = lineAngleWithin(x, pm, about(x.noseUpDeg, pm.noseUpDeg))
         const apart = Math.max(0, frontLeast - rearMost, rearLeast - frontMost)
         return [
-          apart === 0 ? 0 : Math.min(residualAngle(frontLeast, rearMost, true), residualAngle(rearLeast, frontMost, true)),
-          Math.max(residualAngle(frontMost, rearLeast, true), residualAngle(rearMost, frontLeast, true)),
+          apart === 0
+            ? 0
+            : Math.min(
+                residualAngle(frontLeast, rearMost, true),
+                residualAngle(rearLeast, frontMost, true),
+              ),
+          Math.max(
+            residualAngle(frontMost, rearLeast, true),
+            residualAngle(rearMost, frontLeast, true),
+          ),
         ]
       },
     ),
@@ -153,11 +215,14 @@ const critical: Limit = {
   damage: true,
   measure: bounded(
     WHIRL,
-    (x, { tolerances }) => tolerances.criticalShare * criticalSpeed(x.tubeMm, x.wallMm, lineLength(x)) - topSpeed(x),
+    (x, { tolerances }) =>
+      tolerances.criticalShare * criticalSpeed(x.tubeMm, x.wallMm, lineLength(x)) - topSpeed(x),
     (x, pm, { tolerances }) => {
       const [short, long] = lineLengthWithin(x, pm)
       const [slow, fast] = topSpeedWithin(x, pm)
-      const speed = (sign: 1 | -1, lengthMm: number): number => tolerances.criticalShare * criticalSpeed(x.tubeMm + sign * pm.tubeMm, x.wallMm - sign * pm.wallMm, lengthMm)
+      const speed = (sign: 1 | -1, lengthMm: number): number =>
+        tolerances.criticalShare *
+        criticalSpeed(x.tubeMm + sign * pm.tubeMm, x.wallMm - sign * pm.wallMm, lengthMm)
       return [speed(-1, long) - fast, speed(1, short) - slow]
     },
   ),
@@ -180,7 +245,10 @@ export const propshaft: Joint = {
   drawing: 'shafts',
   decides:
     'Yoke or flange, length at ride height in either school of placement, slip over the axle’s travel, both compound joint angles and what they leave over, critical speed at redline in top gear.',
-  applies: formula({ isNamed: pinion.named, isTransaxle: known(b.ratios.finalDrive) }, (x) => x.isNamed && !x.isTransaxle),
+  applies: formula(
+    { isNamed: pinion.named, isTransaxle: known(b.ratios.finalDrive) },
+    (x) => x.isNamed && !x.isTransaxle,
+  ),
   limits: [
     ...end,
     {
@@ -200,7 +268,9 @@ export const propshaft: Joint = {
       damage: true,
       terms: [plus(prop.slipMm), minus(pinion.travelMm)],
       window: [measure({}, (_, { tolerances }) => 2 * tolerances.slipKeptMm, {}), Infinity],
-      below: shaft('The slip runs out over the travel: more slip. Run so, it bottoms into the gearbox or falls out'),
+      below: shaft(
+        'The slip runs out over the travel: more slip. Run so, it bottoms into the gearbox or falls out',
+      ),
     },
     ...angles,
     critical,
@@ -208,15 +278,34 @@ export const propshaft: Joint = {
   figures: [
     { label: 'Propshaft wanted, joint to joint', unit: 'mm', of: formula(LINE, lineLength) },
     { label: 'Front joint, compound angle', unit: '°', of: formula(LINE, (x) => lineAngle(x)) },
-    { label: 'Rear joint, compound angle', unit: '°', of: formula({ ...LINE, ...noseUp }, (x) => lineAngle(x, x.noseUpDeg)) },
+    {
+      label: 'Rear joint, compound angle',
+      unit: '°',
+      of: formula({ ...LINE, ...noseUp }, (x) => lineAngle(x, x.noseUpDeg)),
+    },
     {
       label: 'Critical speed at that length',
       unit: 'rpm',
-      of: formula({ ...LINE, tubeMm: prop.tubeMm, wallMm: prop.wallMm }, (x) => criticalSpeed(x.tubeMm, x.wallMm, lineLength(x))),
+      of: formula({ ...LINE, tubeMm: prop.tubeMm, wallMm: prop.wallMm }, (x) =>
+        criticalSpeed(x.tubeMm, x.wallMm, lineLength(x)),
+      ),
     },
-    { label: 'Shaft speed at redline in top gear', unit: 'rpm', of: formula(SPEED, (x) => topSpeed(x)) },
+    {
+      label: 'Shaft speed at redline in top gear',
+      unit: 'rpm',
+      of: formula(SPEED, (x) => topSpeed(x)),
+    },
   ],
   cautions: [{ words: BALANCE }],
   cures: { propshaft: 'elsewhere' },
-  hardware: (_a, b) => ({ bolts: boltSet({ words: 'Propshaft flange', thread: b.output.thread.v, count: 4, into: 'steel', usual: '10.9' }), fits: [] }),
+  hardware: (_a, b) => ({
+    bolts: boltSet({
+      words: 'Propshaft flange',
+      thread: b.output.thread.v,
+      count: 4,
+      into: 'steel',
+      usual: '10.9',
+    }),
+    fits: [],
+  }),
 }

@@ -34,16 +34,25 @@ test('whatever the lengths truly are within their ±, length and angle lie withi
   const x = line({ pinion: { rightMm: 40 } })
   const names = Object.keys(x) as (keyof typeof x)[]
   fc.assert(
-    fc.property(fc.array(fc.double({ min: -1, max: 1, noNaN: true }), { minLength: names.length, maxLength: names.length }), fc.constantFrom(0.1, 5, 60), (at, wide) => {
-      const pm = Object.fromEntries(names.map((name) => [name, wide])) as typeof x
-      const real = Object.fromEntries(names.map((name, i) => [name, x[name] + at[i]! * wide])) as typeof x
-      const [short, long] = lineLengthWithin(x, pm)
-      const [least, most] = lineAngleWithin(x, pm, [1, 3])
-      expect(lineLength(real)).toBeGreaterThanOrEqual(short - 1e-9)
-      expect(lineLength(real)).toBeLessThanOrEqual(long + 1e-9)
-      expect(lineAngle(real, 2 + at[0]!)).toBeGreaterThanOrEqual(least - 1e-9)
-      expect(lineAngle(real, 2 + at[0]!)).toBeLessThanOrEqual(most + 1e-9)
-    }),
+    fc.property(
+      fc.array(fc.double({ min: -1, max: 1, noNaN: true }), {
+        minLength: names.length,
+        maxLength: names.length,
+      }),
+      fc.constantFrom(0.1, 5, 60),
+      (at, wide) => {
+        const pm = Object.fromEntries(names.map((name) => [name, wide])) as typeof x
+        const real = Object.fromEntries(
+          names.map((name, i) => [name, x[name] + at[i]! * wide]),
+        ) as typeof x
+        const [short, long] = lineLengthWithin(x, pm)
+        const [least, most] = lineAngleWithin(x, pm, [1, 3])
+        expect(lineLength(real)).toBeGreaterThanOrEqual(short - 1e-9)
+        expect(lineLength(real)).toBeLessThanOrEqual(long + 1e-9)
+        expect(lineAngle(real, 2 + at[0]!)).toBeGreaterThanOrEqual(least - 1e-9)
+        expect(lineAngle(real, 2 + at[0]!)).toBeLessThanOrEqual(most + 1e-9)
+      },
+    ),
     { numRuns: 300 },
   )
 })

@@ -31,22 +31,34 @@ const DEG = 180 / Math.PI
 /** Length of the shaft, joint to joint, mm. */
 export const lineLength = ({ run, fall, across }: Line): number => Math.hypot(run, fall, across)
 /** The least and the greatest length within the ± of its inputs. */
-export const lineLengthWithin = (x: Line, pm: Line): Interval => hypot(about(x.run, pm.run), about(x.fall, pm.fall), about(x.across, pm.across))
+export const lineLengthWithin = (x: Line, pm: Line): Interval =>
+  hypot(about(x.run, pm.run), about(x.fall, pm.fall), about(x.across, pm.across))
 
 /** Compound angle of the joint at either end, °: the rear one against an axle that looks up by `noseUpDeg`. */
-export const lineAngle = ({ run, fall, across }: Line, noseUpDeg = 0): number => compoundAngle(Math.atan(fall / run) * DEG - noseUpDeg, Math.atan(across / run) * DEG)
+export const lineAngle = ({ run, fall, across }: Line, noseUpDeg = 0): number =>
+  compoundAngle(Math.atan(fall / run) * DEG - noseUpDeg, Math.atan(across / run) * DEG)
 
 /** The least and the greatest of that angle within the ± of its inputs. */
 export function lineAngleWithin(x: Line, pm: Line, noseUp: Interval = [0, 0]): Interval {
   const run = about(x.run, pm.run)
-  const degrees = ([least, most]: Interval): Interval => [Math.atan(least) * DEG, Math.atan(most) * DEG]
-  const [sideLeast, sideMost] = absolute(subtract(degrees(slope(about(x.fall, pm.fall), run)), noseUp))
+  const degrees = ([least, most]: Interval): Interval => [
+    Math.atan(least) * DEG,
+    Math.atan(most) * DEG,
+  ]
+  const [sideLeast, sideMost] = absolute(
+    subtract(degrees(slope(about(x.fall, pm.fall), run)), noseUp),
+  )
   const [planLeast, planMost] = absolute(degrees(slope(about(x.across, pm.across), run)))
-  return [compoundAngle(sideLeast, planLeast), sideMost >= 90 || planMost >= 90 ? 90 : compoundAngle(sideMost, planMost)]
+  return [
+    compoundAngle(sideLeast, planLeast),
+    sideMost >= 90 || planMost >= 90 ? 90 : compoundAngle(sideMost, planMost),
+  ]
 }
 
 /** The line of two sides in a build; NaN where something is not known. */
 export function lineOf(sideA: Side, sideB: Side, ctx: JointContext): Line {
   const scene = { a: sideA, b: sideB, stack: ctx.stack, shop: ctx, each: null, item: null }
-  return Object.fromEntries(Object.entries(LINE).map(([name, read]) => [name, lookUp(read, scene).v])) as unknown as Line
+  return Object.fromEntries(
+    Object.entries(LINE).map(([name, read]) => [name, lookUp(read, scene).v]),
+  ) as unknown as Line
 }

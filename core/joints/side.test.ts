@@ -16,13 +16,18 @@ test('what looks rearward is on the engine side, forward on the gearbox side, th
   )
   const { a, b } = arrange(ports.slice(0, 2), ports.slice(2))
   expect([a.face.slot, b.face.slot]).toEqual(['rear', 'front'])
-  expect([a.engineOutput.redlineRpm.v, b.ratios.type.v, a.plate.thicknessMm.v]).toEqual([6000, 'manual', 3])
+  expect([a.engineOutput.redlineRpm.v, b.ratios.type.v, a.plate.thicknessMm.v]).toEqual([
+    6000,
+    'manual',
+    3,
+  ])
   expect([b.engineOutput.present, a.ratios.present]).toEqual([false, false])
 })
 
 test('a side has a place for every kind a joint reads, each a stand-in until named', () => {
   const side = emptySide() as unknown as Record<string, { present: boolean }>
-  for (const slot of Object.values(SLOTS)) expect([slot, side[slot]!.present]).toEqual([slot, false])
+  for (const slot of Object.values(SLOTS))
+    expect([slot, side[slot]!.present]).toEqual([slot, false])
 })
 
 test('ratings gather, other kinds take the first that is there', () => {
@@ -40,13 +45,19 @@ test('ratings gather, other kinds take the first that is there', () => {
 
 test('joints are found by file name or number, and stand in order of power flow', () => {
   expect(JOINTS.map((joint) => joint.number)).toEqual(JOINTS.map((_, i) => i + 1))
-  for (const joint of JOINTS) expect([jointNamed(joint.id), jointNamed(joint.number), jointNamed(String(joint.number))]).toEqual([joint, joint, joint])
+  for (const joint of JOINTS)
+    expect([
+      jointNamed(joint.id),
+      jointNamed(joint.number),
+      jointNamed(String(joint.number)),
+    ]).toEqual([joint, joint, joint])
   expect(jointNamed('nose')).toBeNull()
 })
 
 test('every code has its word, and no word approves anything', () => {
   expect(Object.keys(VERDICT_WORDS).toSorted()).toEqual([...CODES].toSorted())
-  for (const { word, says } of Object.values(VERDICT_WORDS)) expect(`${word} ${says}`).not.toMatch(/safe|approved|certified|guarantee/i)
+  for (const { word, says } of Object.values(VERDICT_WORDS))
+    expect(`${word} ${says}`).not.toMatch(/safe|approved|certified|guarantee/i)
 })
 
 test("tolerances are the defaults with the shop's edits over them", () => {

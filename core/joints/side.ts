@@ -1,24 +1,33 @@
 import { type AnyPort, type Compiled, PORT_KINDS, type PortKindName } from '../ports/index.ts'
 
 /** A port kind's place on a side: its name in one word, `crank-flange` → `crankFlange`. */
-export type SlotOf<K extends string> = K extends `${infer Head}-${infer Rest}` ? `${Head}${Capitalize<SlotOf<Rest>>}` : K
+export type SlotOf<K extends string> = K extends `${infer Head}-${infer Rest}`
+  ? `${Head}${Capitalize<SlotOf<Rest>>}`
+  : K
 
 type Single = Exclude<PortKindName, 'ratings'>
 export type Slot = SlotOf<Single>
 
 /** All ports at one end of a joint, one slot per kind as they are registered; a kind nobody named is its stand-in with every field unknown. Ratings gather. */
-export type Side = { [K in Single as SlotOf<K>]: Compiled<K> } & { ratings: readonly Compiled<'ratings'>[] }
+export type Side = { [K in Single as SlotOf<K>]: Compiled<K> } & {
+  ratings: readonly Compiled<'ratings'>[]
+}
 
 /** The place a port kind takes on a side. */
-const slotOf = (kind: Single): Slot => kind.replace(/-./g, (dash) => dash.charAt(1).toUpperCase()) as Slot
+const slotOf = (kind: Single): Slot =>
+  kind.replace(/-./g, (dash) => dash.charAt(1).toUpperCase()) as Slot
 
 /** Every port kind with its slot. */
-export const SLOTS = Object.fromEntries((Object.keys(PORT_KINDS) as PortKindName[]).filter((kind) => kind !== 'ratings').map((kind) => [kind, slotOf(kind as Single)])) as Readonly<
-  Record<Single, Slot>
->
+export const SLOTS = Object.fromEntries(
+  (Object.keys(PORT_KINDS) as PortKindName[])
+    .filter((kind) => kind !== 'ratings')
+    .map((kind) => [kind, slotOf(kind as Single)]),
+) as Readonly<Record<Single, Slot>>
 
 const EMPTY = {
-  ...Object.fromEntries(Object.entries(SLOTS).map(([kind, slot]) => [slot, PORT_KINDS[kind as Single].missing])),
+  ...Object.fromEntries(
+    Object.entries(SLOTS).map(([kind, slot]) => [slot, PORT_KINDS[kind as Single].missing]),
+  ),
   ratings: [],
 } as unknown as Side
 
@@ -41,6 +50,10 @@ export function sideOf(ports: readonly AnyPort[]): Side {
  */
 export function arrange(one: readonly AnyPort[], other: readonly AnyPort[]): { a: Side; b: Side } {
   const all = [...one, ...other].sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0))
-  const isEngineSide = (port: AnyPort): boolean => (port.looks === null ? PORT_KINDS[port.kind].end === 'engine' : port.looks === 'rearward')
-  return { a: sideOf(all.filter(isEngineSide)), b: sideOf(all.filter((port) => !isEngineSide(port))) }
+  const isEngineSide = (port: AnyPort): boolean =>
+    port.looks === null ? PORT_KINDS[port.kind].end === 'engine' : port.looks === 'rearward'
+  return {
+    a: sideOf(all.filter(isEngineSide)),
+    b: sideOf(all.filter((port) => !isEngineSide(port))),
+  }
 }

@@ -9,14 +9,27 @@ import type { Outcome } from './verdict.ts'
 const gear: Outcome = {
   code: WORK,
   words: 'It reads wrong',
-  task: { id: 'speed-gear', words: 'Another driven gear or ratio box, or set the pulses; prove it over a measured kilometre', hours: 1.5, skills: ['mechanic'], reversible: true },
+  task: {
+    id: 'speed-gear',
+    words:
+      'Another driven gear or ratio box, or set the pulses; prove it over a measured kilometre',
+    hours: 1.5,
+    skills: ['mechanic'],
+    reversible: true,
+  },
 }
 const drive = b.speedDrive
 const reader = b.speedReader
 const kinds = { drive: aside(drive.type), reader: aside(reader.type) }
-const given = { perTurn: drive.perTurn, ratio: either(b.ratios.finalDrive, b.axle.ratio), marking: b.tyre.marking }
-const perKm = (x: { readonly perTurn: number; readonly ratio: number; readonly marking: string | null }, rollingFactor: number): number =>
-  revsPerKm(2 * loadedRadius(x.marking, rollingFactor)) * x.ratio * x.perTurn
+const given = {
+  perTurn: drive.perTurn,
+  ratio: either(b.ratios.finalDrive, b.axle.ratio),
+  marking: b.tyre.marking,
+}
+const perKm = (
+  x: { readonly perTurn: number; readonly ratio: number; readonly marking: string | null },
+  rollingFactor: number,
+): number => revsPerKm(2 * loadedRadius(x.marking, rollingFactor)) * x.ratio * x.perTurn
 
 /** Joint 21: speedometer. Turns of the output for a kilometre = tyre turns × axle ratio; times what the drive gives a turn. No damage limits. */
 export const speedometer: Joint = {
@@ -28,7 +41,8 @@ export const speedometer: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Cable or pulses, and turns or pulses for a kilometre by loaded tyre, axle ratio and drive gears against what the speedometer wants.',
+  decides:
+    'Cable or pulses, and turns or pulses for a kilometre by loaded tyre, axle ratio and drive gears against what the speedometer wants.',
   applies: whereNamed(reader),
   limits: [
     {
@@ -36,14 +50,22 @@ export const speedometer: Joint = {
       label: 'Speed is told the way it is read',
       unit: '',
       holds: formula({ drive: drive.type, reader: reader.type }, (x) => x.drive === x.reader),
-      otherwise: { code: BRIDGE, words: 'Told another way: a sender on the cable, a cable drive, or a converter', pieces: ['speed-converter'] },
+      otherwise: {
+        code: BRIDGE,
+        words: 'Told another way: a sender on the cable, a cable drive, or a converter',
+        pieces: ['speed-converter'],
+      },
     },
     {
       id: 'speed-reads',
       label: 'Speedometer errs by',
       unit: '',
       when: formula(kinds, (x) => x.drive === x.reader),
-      measure: measure({ ...given, wanted: reader.perKm }, (x, { tolerances }) => perKm(x, tolerances.rollingFactor) / x.wanted - 1, { perTurn: 1, ratio: 1, wanted: -1 }),
+      measure: measure(
+        { ...given, wanted: reader.perKm },
+        (x, { tolerances }) => perKm(x, tolerances.rollingFactor) / x.wanted - 1,
+        { perTurn: 1, ratio: 1, wanted: -1 },
+      ),
       window: ['-speedShare', 'speedShare'],
       below: gear,
       above: gear,

@@ -5,10 +5,17 @@ import { a, b, kept, plates, setBack, spacers, type Term, where } from './judgin
 export const flange: readonly Term[] = [plus(a.crankFlange.proudMm), plus(spacers)]
 
 /** Where the pilot bore's lengths start: the block face, or F where a spacer or wheel carries it. */
-export const boreDatum: readonly Term[] = flange.map(({ sign, of }) => ({ sign, of: where(a.pilotBore.slot, 'flange', of) }))
+export const boreDatum: readonly Term[] = flange.map(({ sign, of }) => ({
+  sign,
+  of: where(a.pilotBore.slot, 'flange', of),
+}))
 
 /** Where the driveline is kept, the vehicle's x = 0 along the train follows from the gearbox on its crossmember. */
-export const keptOrigin: readonly Term[] = [plus(kept(plates)), plus(kept(b.mountPad.alongMm)), minus(kept(b.crossmember.alongMm))]
+export const keptOrigin: readonly Term[] = [
+  plus(kept(plates)),
+  plus(kept(b.mountPad.alongMm)),
+  minus(kept(b.crossmember.alongMm)),
+]
 
 /**
  * The place of the vehicle's x = 0 (midway between its engine mounts) along the train, from the block face.

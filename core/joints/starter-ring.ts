@@ -7,13 +7,21 @@ import { a, aside, b } from './judging/read.ts'
 import type { Outcome } from './verdict.ts'
 
 const starter = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['starter'] })
-const noRoom: Outcome = { code: BRIDGE, words: 'Something stands where the starter sits: another bell, or a starter of the other side', pieces: ['starter', 'bellhousing'] }
-const nowhere: Outcome = { code: CLASH, words: 'The vehicle has room for a starter on neither side' }
+const noRoom: Outcome = {
+  code: BRIDGE,
+  words: 'Something stands where the starter sits: another bell, or a starter of the other side',
+  pieces: ['starter', 'bellhousing'],
+}
+const nowhere: Outcome = {
+  code: CLASH,
+  words: 'The vehicle has room for a starter on neither side',
+}
 
 const motor = b.starter
 const ring = b.ring
 const turns = { crank: a.engineOutput.turns, way: motor.way, turns: motor.turns }
-const wanted = (x: { readonly crank: string | null; readonly way: string | null }): string => starterTurns(x.crank as Turns, x.way as 'rearward' | 'forward')
+const wanted = (x: { readonly crank: string | null; readonly way: string | null }): string =>
+  starterTurns(x.crank as Turns, x.way as 'rearward' | 'forward')
 
 /** The starter's seat is the block's or the bell's, by what it is mounted on. */
 const seats = [
@@ -28,14 +36,26 @@ const mesh = seats.map(
     when: formula({ mount: aside(motor.mount) }, ({ mount }) => isOn(mount)),
     names: [motor.mount],
     terms: [plus(seat.axisMm)],
-    measure: measure({ moduleMm: motor.moduleMm, ringTeeth: ring.teeth, teeth: motor.teeth }, (x) => -pitchCentres(x.moduleMm, x.ringTeeth, x.teeth), {
-      moduleMm: -1,
-      ringTeeth: -1,
-      teeth: -1,
-    }),
+    measure: measure(
+      { moduleMm: motor.moduleMm, ringTeeth: ring.teeth, teeth: motor.teeth },
+      (x) => -pitchCentres(x.moduleMm, x.ringTeeth, x.teeth),
+      {
+        moduleMm: -1,
+        ringTeeth: -1,
+        teeth: -1,
+      },
+    ),
     window: ['meshLowMm', 'meshHighMm'],
-    below: { code: BRIDGE, words: 'Pinion and ring bind: another ring or starter', pieces: ['starter', 'flywheel'] },
-    above: { code: BRIDGE, words: 'Pinion hardly reaches the ring: another ring or starter', pieces: ['starter', 'flywheel'] },
+    below: {
+      code: BRIDGE,
+      words: 'Pinion and ring bind: another ring or starter',
+      pieces: ['starter', 'flywheel'],
+    },
+    above: {
+      code: BRIDGE,
+      words: 'Pinion hardly reaches the ring: another ring or starter',
+      pieces: ['starter', 'flywheel'],
+    },
   }),
 )
 const side = seats.map(
@@ -43,10 +63,22 @@ const side = seats.map(
     id: 'starter-side',
     label: 'Room on the side of the starter',
     unit: '',
-    when: formula({ mount: aside(motor.mount), isNamed: b.starterRoom.named }, ({ mount, isNamed }) => isNamed && isOn(mount)),
+    when: formula(
+      { mount: aside(motor.mount), isNamed: b.starterRoom.named },
+      ({ mount, isNamed }) => isNamed && isOn(mount),
+    ),
     names: [motor.mount],
-    holds: formula({ side: seat.side, free: b.starterRoom.side }, (x) => x.free === 'both' || x.free === x.side),
-    otherwise: [{ when: formula({ free: b.starterRoom.side }, ({ free }) => free === 'neither'), becomes: nowhere }, { becomes: noRoom }],
+    holds: formula(
+      { side: seat.side, free: b.starterRoom.side },
+      (x) => x.free === 'both' || x.free === x.side,
+    ),
+    otherwise: [
+      {
+        when: formula({ free: b.starterRoom.side }, ({ free }) => free === 'neither'),
+        becomes: nowhere,
+      },
+      { becomes: noRoom },
+    ],
   }),
 )
 
@@ -60,7 +92,8 @@ export const starterRing: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Module of both, axis distance against pitch contact, which way it turns, and whether its side is free.',
+  decides:
+    'Module of both, axis distance against pitch contact, which way it turns, and whether its side is free.',
   applies: always,
   limits: [
     {
@@ -68,7 +101,11 @@ export const starterRing: Joint = {
       label: 'Teeth are of one module',
       unit: 'mm',
       terms: [minus(motor.moduleMm)],
-      measure: measure({ teeth: ring.teeth, outerMm: ring.outerMm }, (x) => moduleOf(x.outerMm, x.teeth), { outerMm: 1, teeth: -1 }),
+      measure: measure(
+        { teeth: ring.teeth, outerMm: ring.outerMm },
+        (x) => moduleOf(x.outerMm, x.teeth),
+        { outerMm: 1, teeth: -1 },
+      ),
       window: ['-moduleMm', 'moduleMm'],
       below: starter('Finer teeth on the ring'),
       above: starter('Coarser teeth on the ring'),

@@ -5,9 +5,13 @@ import { context, trainPorts } from './samples.property.ts'
 import { sumpClearance } from './sump-clearance.ts'
 
 type Changes = Parameters<typeof trainPorts>[0]
-const check = (changes: Changes = {}, rest: Partial<JointContext> = {}, pm = 0.02) => checkJoint(sumpClearance, trainPorts(changes, pm), [], context(rest))!
-const limit = (id: string, ...rest: Parameters<typeof check>) => check(...rest).limits.find((one) => one.id === id)
-const under = (...zones: { fromMm: number; toMm: number; depthMm: number; moving?: boolean; name?: string }[]) => ({ 'under-engine': { zones } })
+const check = (changes: Changes = {}, rest: Partial<JointContext> = {}, pm = 0.02) =>
+  checkJoint(sumpClearance, trainPorts(changes, pm), [], context(rest))!
+const limit = (id: string, ...rest: Parameters<typeof check>) =>
+  check(...rest).limits.find((one) => one.id === id)
+const under = (
+  ...zones: { fromMm: number; toMm: number; depthMm: number; moving?: boolean; name?: string }[]
+) => ({ 'under-engine': { zones } })
 
 test('a front sump over a tie rod that sweeps behind it', () => {
   expect(check().code).toBe('fits')
@@ -23,8 +27,14 @@ test('the zone that stands over it decides: further back it meets the deep part'
 })
 
 test('still things want 20 mm, moving ones 25', () => {
-  const at = (depthMm: number, moving: boolean) => limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm, moving }))!.code
-  expect([at(92, false), at(92, true), at(96, true), at(89, false)]).toEqual(['fits', 'bridge', 'fits', 'bridge'])
+  const at = (depthMm: number, moving: boolean) =>
+    limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm, moving }))!.code
+  expect([at(92, false), at(92, true), at(96, true), at(89, false)]).toEqual([
+    'fits',
+    'bridge',
+    'fits',
+    'bridge',
+  ])
 })
 
 test('what passes ahead of the pan or behind it is in nobody’s way', () => {
@@ -39,7 +49,10 @@ test('a place along known only loosely counts the deepest part that may stand th
 })
 
 test('a clearance known only to ± more than it has is unmeasured, never mates', () => {
-  expect(limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm: 100, moving: true }), {}, 5)!.code).toBe('unmeasured')
+  expect(
+    limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm: 100, moving: true }), {}, 5)!
+      .code,
+  ).toBe('unmeasured')
 })
 
 test('nobody has looked under the engine: one limit, unmeasured, and what is missing is named', () => {
@@ -57,7 +70,10 @@ test('oil: too little held; uncovered on a steep trail; braking counts unless th
   expect(limit('sump-capacity', { sump: { capacityL: 3.4 } })!.code).toBe('bridge')
   const far = { sump: { pickupMm: 120, baffled: false } }
   expect(limit('oil-grade', far, { use: 'road' })!.value).toBeCloseTo(70 - 120 * 0.3)
-  expect(limit('oil-grade', far, { use: 'trail' })).toMatchObject({ code: 'work', task: { id: 'baffle-sump' } })
+  expect(limit('oil-grade', far, { use: 'trail' })).toMatchObject({
+    code: 'work',
+    task: { id: 'baffle-sump' },
+  })
   expect(limit('oil-slosh', far, { use: 'road' })!.code).toBe('work')
   expect(limit('oil-slosh', { sump: { pickupMm: 120 } }, { use: 'track' })!.code).toBe('fits')
 })

@@ -3,12 +3,24 @@ import { whereNamed } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
 import { about, absolute } from './interval.ts'
 import type { Joint } from './joint.ts'
-import { bounded, type Each, type Formula, formula, type Limit, minus, plus } from './judging/declaration.ts'
+import {
+  bounded,
+  type Each,
+  type Formula,
+  formula,
+  type Limit,
+  minus,
+  plus,
+} from './judging/declaration.ts'
 import { a, aside, b, item, type Read, type Shop, total } from './judging/read.ts'
 import { chassisOrigin } from './stack.ts'
 import type { Outcome } from './verdict.ts'
 
-const otherSump: Outcome = { code: BRIDGE, words: 'The sump stands too near: another pan with its pickup', pieces: ['sump'] }
+const otherSump: Outcome = {
+  code: BRIDGE,
+  words: 'The sump stands too near: another pan with its pickup',
+  pieces: ['sump'],
+}
 const baffle: Outcome = {
   code: WORK,
   words: 'Oil runs away from the pickup',
@@ -24,14 +36,25 @@ const baffle: Outcome = {
 const lift: Outcome = {
   code: WORK,
   words: 'The pan does not come off in place',
-  task: { id: 'pan-in-place', words: 'Make the pan come off in place, or note that the engine is lifted for it', hours: 2, skills: ['mechanic'], reversible: true },
+  task: {
+    id: 'pan-in-place',
+    words: 'Make the pan come off in place, or note that the engine is lifted for it',
+    hours: 2,
+    skills: ['mechanic'],
+    reversible: true,
+  },
 }
 
 /** Until somebody looks under the engine, one limit stands for what is there. */
 const underEngine: Each = {
   list: b.underEngine.zones,
   at: (zone: Zone) => zone.name ?? (zone.moving ? 'what moves there' : 'what stands there'),
-  unknown: { fromMm: Number.NaN, toMm: Number.NaN, depthMm: Number.NaN, name: 'under the engine' } satisfies Zone,
+  unknown: {
+    fromMm: Number.NaN,
+    toMm: Number.NaN,
+    depthMm: Number.NaN,
+    name: 'under the engine',
+  } satisfies Zone,
 }
 
 /** The vehicle's x = 0 along the train, and the pan by zone. */
@@ -47,7 +70,9 @@ function deepestOver(x: Place, obstacle: Zone, along: number): number | null {
   const from = x.origin + obstacle.fromMm - along
   const to = x.origin + obstacle.toMm + along
   let deepest: number | null = null
-  for (const zone of x.pan ?? []) if (zone.toMm > from && zone.fromMm < to && (deepest === null || zone.depthMm > deepest)) deepest = zone.depthMm
+  for (const zone of x.pan ?? [])
+    if (zone.toMm > from && zone.fromMm < to && (deepest === null || zone.depthMm > deepest))
+      deepest = zone.depthMm
   return deepest
 }
 
@@ -60,28 +85,52 @@ function roomOver(x: Place, obstacle: Zone, pm: Spread, edges: number): number {
   const deepest = deepestOver(x, obstacle, pm.origin) ?? deepestOver(x, obstacle, pm.origin + edges)
   return deepest === null ? Infinity : obstacle.depthMm - deepest
 }
-function roomWithin(x: Place, obstacle: Zone, pm: Spread, edges: number): readonly [number, number] {
+function roomWithin(
+  x: Place,
+  obstacle: Zone,
+  pm: Spread,
+  edges: number,
+): readonly [number, number] {
   const along = pm.origin + edges
   const [most, least] = [deepestOver(x, obstacle, along), deepestOver(x, obstacle, -along)]
-  return [most === null ? Infinity : obstacle.depthMm - most - edges, least === null ? Infinity : obstacle.depthMm - least + edges]
+  return [
+    most === null ? Infinity : obstacle.depthMm - most - edges,
+    least === null ? Infinity : obstacle.depthMm - least + edges,
+  ]
 }
 
 const OBSTACLE = { ...PLACE, under: item(b.underEngine.zones) }
-const isKnown = (x: Place & { readonly under: Zone; readonly crank: number }): boolean => x.pan !== null && !Number.isNaN(x.crank + x.origin + x.under.depthMm)
-const asides = <R extends Record<string, Read>>(reads: R): R => Object.fromEntries(Object.entries(reads).map(([name, read]) => [name, aside(read)])) as R
+const isKnown = (x: Place & { readonly under: Zone; readonly crank: number }): boolean =>
+  x.pan !== null && !Number.isNaN(x.crank + x.origin + x.under.depthMm)
+const asides = <R extends Record<string, Read>>(reads: R): R =>
+  Object.fromEntries(Object.entries(reads).map(([name, read]) => [name, aside(read)])) as R
 const STANDING = asides({ ...OBSTACLE, crank: b.chassisPads.crankAboveMm })
 /** Nothing of the pan can stand over the obstacle, however its ± fall. */
-const passes: Formula<boolean> = formula(STANDING, (x, _shop, pm) => isKnown(x) && roomOver(x, x.under, pm, pm.pan + pm.under) === Infinity)
-const meets: Formula<boolean> = formula(STANDING, (x, _shop, pm) => !isKnown(x) || roomOver(x, x.under, pm, pm.pan + pm.under) < Infinity)
+const passes: Formula<boolean> = formula(
+  STANDING,
+  (x, _shop, pm) => isKnown(x) && roomOver(x, x.under, pm, pm.pan + pm.under) === Infinity,
+)
+const meets: Formula<boolean> = formula(
+  STANDING,
+  (x, _shop, pm) => !isKnown(x) || roomOver(x, x.under, pm, pm.pan + pm.under) < Infinity,
+)
 
-const PASSES = { id: 'sump-passes', label: 'Nothing under the sump', unit: '', holds: formula({}, () => true) } as const
+const PASSES = {
+  id: 'sump-passes',
+  label: 'Nothing under the sump',
+  unit: '',
+  holds: formula({}, () => true),
+} as const
 const clear = (isMoving: boolean): Limit => ({
   id: 'sump-clear',
   label: 'Sump clear',
   unit: 'mm',
   damage: true,
   each: underEngine,
-  when: formula(STANDING, (x, shop, pm) => (x.under.moving === true) === isMoving && meets.of(x as never, shop, pm)),
+  when: formula(
+    STANDING,
+    (x, shop, pm) => (x.under.moving === true) === isMoving && meets.of(x as never, shop, pm),
+  ),
   terms: [plus(b.chassisPads.crankAboveMm)],
   measure: bounded(
     OBSTACLE,
@@ -95,12 +144,19 @@ const clear = (isMoving: boolean): Limit => ({
 /** The least room over all that stands there: what the pan has to drop into. */
 const ALL = asides({ ...PLACE, under: b.underEngine.zones, crank: b.chassisPads.crankAboveMm })
 type All = Place & { readonly under: readonly Zone[] | null; readonly crank: number }
-const least = (x: All, room: (obstacle: Zone) => number): number => (x.under ?? []).reduce((min, obstacle) => Math.min(min, room(obstacle)), Infinity) + x.crank
+const least = (x: All, room: (obstacle: Zone) => number): number =>
+  (x.under ?? []).reduce((min, obstacle) => Math.min(min, room(obstacle)), Infinity) + x.crank
 const drops: Limit = {
   id: 'sump-drops',
   label: 'Room to take the pan off',
   unit: 'mm',
-  when: formula(ALL, (x, _shop, pm) => x.pan !== null && Number.isFinite(x.origin) && Number.isFinite(least(x, (obstacle) => roomOver(x, obstacle, pm, pm.pan + pm.under)))),
+  when: formula(
+    ALL,
+    (x, _shop, pm) =>
+      x.pan !== null &&
+      Number.isFinite(x.origin) &&
+      Number.isFinite(least(x, (obstacle) => roomOver(x, obstacle, pm, pm.pan + pm.under))),
+  ),
   terms: [minus(a.sump.dropMm)],
   measure: bounded(
     ALL,
@@ -131,7 +187,11 @@ const cover = (id: string, label: string, tilt: (shop: Shop) => number): Limit =
   window: ['oilCoverMm', Infinity],
   below: baffle,
 })
-const SLOSH = cover('oil-slosh', 'Oil over the pickup, braking and cornering', ({ use, tolerances }) => (use === 'track' ? tolerances.sloshTrack : tolerances.sloshRoad))
+const SLOSH = cover(
+  'oil-slosh',
+  'Oil over the pickup, braking and cornering',
+  ({ use, tolerances }) => (use === 'track' ? tolerances.sloshTrack : tolerances.sloshRoad),
+)
 const baffled = { baffled: aside(a.sump.baffled) }
 
 /**
@@ -147,13 +207,22 @@ export const sumpClearance: Joint = {
   meets: 'whole',
   strip: 'sump',
   drawing: null,
-  decides: 'Depth by zone against what passes under it, still and swept; whether it comes off in place; oil held, and oil over the pickup on grade, braking and cornering.',
+  decides:
+    'Depth by zone against what passes under it, still and swept; whether it comes off in place; oil held, and oil over the pickup on grade, braking and cornering.',
   applies: whereNamed(b.underEngine),
   limits: [
     clear(false),
     clear(true),
-    { ...PASSES, each: underEngine, when: passes, names: [b.chassisPads.crankAboveMm, ...Object.values(OBSTACLE)] },
-    { ...PASSES, when: formula({ under: aside(b.underEngine.zones) }, ({ under }) => under?.length === 0) },
+    {
+      ...PASSES,
+      each: underEngine,
+      when: passes,
+      names: [b.chassisPads.crankAboveMm, ...Object.values(OBSTACLE)],
+    },
+    {
+      ...PASSES,
+      when: formula({ under: aside(b.underEngine.zones) }, ({ under }) => under?.length === 0),
+    },
     drops,
     {
       id: 'sump-capacity',
@@ -163,7 +232,9 @@ export const sumpClearance: Joint = {
       window: [0, Infinity],
       below: { code: BRIDGE, words: 'The pan holds too little oil', pieces: ['sump'] },
     },
-    cover('oil-grade', 'Oil over the pickup on the steepest grade', ({ use, tolerances }) => (use === 'trail' ? tolerances.gradeTrail : tolerances.gradeRoad)),
+    cover('oil-grade', 'Oil over the pickup on the steepest grade', ({ use, tolerances }) =>
+      use === 'trail' ? tolerances.gradeTrail : tolerances.gradeRoad,
+    ),
     { ...SLOSH, when: formula(baffled, (x) => x.baffled !== true), names: [a.sump.baffled] },
     {
       id: SLOSH.id,
@@ -174,6 +245,11 @@ export const sumpClearance: Joint = {
       holds: formula({}, () => true),
     },
   ],
-  cautions: [{ words: 'Steering and brakes must be clear through full travel and lock; no cut in a crossmember or rail without an engineer.' }],
+  cautions: [
+    {
+      words:
+        'Steering and brakes must be clear through full travel and lock; no cut in a crossmember or rail without an engineer.',
+    },
+  ],
   cures: { sump: 'instead' },
 }

@@ -17,18 +17,28 @@ export const switches: Joint = {
   meets: 'whole',
   strip: null,
   drawing: null,
-  decides: 'Reverse lamp switch where the vehicle wants one; a start allowed only in neutral or park, or with the clutch down.',
+  decides:
+    'Reverse lamp switch where the vehicle wants one; a start allowed only in neutral or park, or with the clutch down.',
   applies: whereNamed(wants),
   limits: [
     {
       id: 'reverse-switch',
       label: 'Reverse lamp has its switch',
       unit: '',
-      holds: formula({ wants: wants.reverse, has: has.reverse }, (x) => x.wants === false || x.has === true),
+      holds: formula(
+        { wants: wants.reverse, has: has.reverse },
+        (x) => x.wants === false || x.has === true,
+      ),
       otherwise: {
         code: WORK,
         words: 'The gearbox has no reverse lamp switch',
-        task: { id: 'reverse-switch', words: 'Fit a reverse lamp switch at the gearbox or its lever, with its wire', hours: 1.5, skills: ['mechanic'], reversible: true },
+        task: {
+          id: 'reverse-switch',
+          words: 'Fit a reverse lamp switch at the gearbox or its lever, with its wire',
+          hours: 1.5,
+          skills: ['mechanic'],
+          reversible: true,
+        },
       },
     },
     {
@@ -38,18 +48,22 @@ export const switches: Joint = {
       // A clutch switch protects a manual only; an automatic needs its own.
       holds: formula(
         { wants: wants.interlock, has: has.interlock, type: b.ratios.type },
-        (x) => (x.type === 'manual' && x.wants === 'clutch switch') || x.has === 'neutral or park switch',
+        (x) =>
+          (x.type === 'manual' && x.wants === 'clutch switch') ||
+          x.has === 'neutral or park switch',
       ),
       otherwise: {
         code: WORK,
         words: 'Nothing stops a start in gear',
         task: {
           id: 'start-interlock',
-          words: 'Wire the starter through a relay that closes only in neutral, park, or with the clutch down',
+          words:
+            'Wire the starter through a relay that closes only in neutral, park, or with the clutch down',
           hours: 2,
           skills: ['mechanic'],
           reversible: true,
-          caution: 'A start in gear drives over whoever stands there: never bridge the interlock, wheels chocked for every first try.',
+          caution:
+            'A start in gear drives over whoever stands there: never bridge the interlock, wheels chocked for every first try.',
         },
       },
     },

@@ -60,6 +60,11 @@ export const takeOff: Joint = {
       below: unit('Something stands where the unit sits: a shorter or angled one'),
     },
   ],
-  cautions: [{ words: 'A turning take-off shaft takes a sleeve and an arm with it: guard it, engine off and key out before a hand goes near.' }],
+  cautions: [
+    {
+      words:
+        'A turning take-off shaft takes a sleeve and an arm with it: guard it, engine off and key out before a hand goes near.',
+    },
+  ],
   cures: { 'take-off': 'elsewhere' },
 }

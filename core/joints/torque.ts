@@ -4,7 +4,18 @@ import { always } from './always.ts'
 import { CLASH } from './code.ts'
 import type { Joint, JointContext } from './joint.ts'
 import { computed, type Each, formula, measure, minus, plus } from './judging/declaration.ts'
-import { a, aside, b, either, orElse, type Read, rating, type Shop, where, whereSaid } from './judging/read.ts'
+import {
+  a,
+  aside,
+  b,
+  either,
+  orElse,
+  type Read,
+  rating,
+  type Shop,
+  where,
+  whereSaid,
+} from './judging/read.ts'
 import { lookUp } from './judging/scene.ts'
 import type { Side } from './side.ts'
 
@@ -20,7 +31,12 @@ const lowRange = where(b.transfer.named, true, b.transfer.low, 1)
 const ratioTo = (reference: Read<string | null>): Read<number> =>
   computed(
     {
-      stall: whereSaid(reference, BOXED, whereSaid(b.ratios.type, ['automatic'], b.ratios.stall, 1), 1),
+      stall: whereSaid(
+        reference,
+        BOXED,
+        whereSaid(b.ratios.type, ['automatic'], b.ratios.stall, 1),
+        1,
+      ),
       gears: whereSaid(reference, BEHIND_BOX, b.ratios.gears, [1]),
       low: whereSaid(reference, BEHIND_CASE, lowRange, 1),
       final: whereSaid(reference, ['axle'], either(b.ratios.finalDrive, b.axle.ratio), 1),
@@ -35,11 +51,27 @@ const gripAt = (reference: Read<string | null>): Read<number> =>
     {
       marking: whereSaid(reference, BEHIND_BOX, orElse(b.tyre.marking, null), null),
       ladenKg: whereSaid(reference, BEHIND_BOX, orElse(b.axle.ladenKg, Number.NaN), Number.NaN),
-      axleRatio: whereSaid(reference, ['output', 'transfer output'], orElse(b.axle.ratio, Number.NaN), 1),
-      low: whereSaid(reference, ['output'], where(b.transfer.named, true, orElse(b.transfer.low, Number.NaN), 1), 1),
+      axleRatio: whereSaid(
+        reference,
+        ['output', 'transfer output'],
+        orElse(b.axle.ratio, Number.NaN),
+        1,
+      ),
+      low: whereSaid(
+        reference,
+        ['output'],
+        where(b.transfer.named, true, orElse(b.transfer.low, Number.NaN), 1),
+        1,
+      ),
     },
     ({ marking, ladenKg, axleRatio, low }, { tolerances }) => {
-      const grip = (tolerances.friction * ladenKg * GRAVITY * (loadedRadius(marking, tolerances.rollingFactor) / 1000)) / axleRatio / low
+      const grip =
+        (tolerances.friction *
+          ladenKg *
+          GRAVITY *
+          (loadedRadius(marking, tolerances.rollingFactor) / 1000)) /
+        axleRatio /
+        low
       return Number.isNaN(grip) ? Infinity : grip
     },
     { ladenKg: 1, axleRatio: -1, low: -1 },
@@ -52,7 +84,8 @@ function lowest(gears: readonly number[] | null): number {
   return most
 }
 
-const factorOf = (basis: string | null, shop: Shop): number => (basis === 'nominal' ? 1 : factorOfUse(shop))
+const factorOf = (basis: string | null, shop: Shop): number =>
+  basis === 'nominal' ? 1 : factorOfUse(shop)
 
 function factorOfUse({ use, tolerances: t }: Shop): number {
   if (use === 'road' || use === 'delivery') return t.useRoad
@@ -69,10 +102,16 @@ interface Torque {
 }
 /** Torque that arrives: the engine's by its way there, no more than the tyres hold. */
 const demandOf = (x: Torque, shop: Shop): number => Math.min(drawnOf(x, shop), x.grip)
-const drawnOf = ({ peakNm, basis, ratio }: Torque, shop: Shop): number => peakNm * ratio * factorOf(basis, shop)
+const drawnOf = ({ peakNm, basis, ratio }: Torque, shop: Shop): number =>
+  peakNm * ratio * factorOf(basis, shop)
 
 const onRatings: Each = { ratings: (slot) => !slot.startsWith('speed'), orMissing: true }
-const READS = { peakNm: a.engineOutput.peakTorqueNm, basis: aside(rating.basis), ratio: ratioTo(rating.reference), grip: gripAt(rating.reference) }
+const READS = {
+  peakNm: a.engineOutput.peakTorqueNm,
+  basis: aside(rating.basis),
+  ratio: ratioTo(rating.reference),
+  grip: gripAt(rating.reference),
+}
 const SPEED = {
   id: 'speed',
   label: 'Speed margin',
@@ -80,7 +119,10 @@ const SPEED = {
   damage: true,
   terms: [plus(rating.speedRpm), minus(a.engineOutput.redlineRpm)],
   window: [0, Infinity],
-  below: { code: CLASH, words: 'Redline passes the speed rating: a lower limiter, or another part' },
+  below: {
+    code: CLASH,
+    words: 'Redline passes the speed rating: a lower limiter, or another part',
+  },
 } as const
 
 /**
@@ -96,7 +138,8 @@ export const torque: Joint = {
   meets: 'whole',
   strip: 'gearbox',
   drawing: 'torque line',
-  decides: 'Engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox; redline against speed ratings.',
+  decides:
+    'Engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox; redline against speed ratings.',
   applies: always,
   limits: [
     {
@@ -136,9 +179,22 @@ export const torque: Joint = {
 }
 
 /** Torque that arrives at a place with the factor of use unless it is compared with a nominal rating, and whether the tyres cap it there: what is drawn part by part. NaN where a ratio is not known. */
-export function demandAt(a: Side, b: Side, reference: string, isNominal: boolean, ctx: JointContext): { readonly demandNm: number; readonly isCapped: boolean } {
+export function demandAt(
+  a: Side,
+  b: Side,
+  reference: string,
+  isNominal: boolean,
+  ctx: JointContext,
+): { readonly demandNm: number; readonly isCapped: boolean } {
   const stated = { ...rating.reference, else: reference } as Read<string | null>
-  const scene = { a, b, stack: ctx.stack, shop: ctx, each: PORT_KINDS.ratings.missing as unknown as AnyPort, item: null }
+  const scene = {
+    a,
+    b,
+    stack: ctx.stack,
+    shop: ctx,
+    each: PORT_KINDS.ratings.missing as unknown as AnyPort,
+    item: null,
+  }
   const x = {
     peakNm: a.engineOutput.peakTorqueNm.v,
     basis: isNominal ? 'nominal' : null,

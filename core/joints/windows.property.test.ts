@@ -15,7 +15,11 @@ const BASES = {
   automatic: { ratios: { type: 'automatic', stall: 2.1 } },
   transaxle: { ratios: { finalDrive: 3.9 } },
 } as const satisfies Record<string, Changes>
-const OF_JOINT: Readonly<Record<string, Changes>> = { converter: BASES.automatic, 'load-signal': BASES.automatic, 'drive-shafts': BASES.transaxle }
+const OF_JOINT: Readonly<Record<string, Changes>> = {
+  converter: BASES.automatic,
+  'load-signal': BASES.automatic,
+  'drive-shafts': BASES.transaxle,
+}
 
 /** One window and a number that moves it: the limit, the field, which way more of it moves the limit's value, how far to sweep. */
 interface Window {
@@ -29,7 +33,15 @@ interface Window {
   readonly placement?: JointContext['placement']
 }
 
-const window = (joint: string, limit: string, port: PortKindName, field: string, way: 1 | -1, reach: number, rest: Partial<Window> = {}): Window => ({
+const window = (
+  joint: string,
+  limit: string,
+  port: PortKindName,
+  field: string,
+  way: 1 | -1,
+  reach: number,
+  rest: Partial<Window> = {},
+): Window => ({
   joint,
   limit,
   port,
@@ -117,28 +129,43 @@ const WINDOWS: readonly Window[] = [
 ]
 
 const STEPS = 25
-const nominal = ({ port, field }: Window): number => Number((AGREEING as unknown as Record<string, Record<string, number>>)[port]![field])
+const nominal = ({ port, field }: Window): number =>
+  Number((AGREEING as unknown as Record<string, Record<string, number>>)[port]![field])
 const changed = ({ joint, port, field }: Window, value: number | undefined): Changes => {
   const base = (OF_JOINT[joint] ?? {}) as Record<string, object>
   return { ...base, [port]: { ...base[port], [field]: value } }
 }
 const limitAt = (one: Window, value: number | undefined, pm = 0): LimitRecord | undefined =>
-  checkJoint(jointNamed(one.joint)!, trainPorts(changed(one, value), pm), [], context({ use: one.use, placement: one.placement }))?.limits.find(({ id }) => id === one.limit)
+  checkJoint(
+    jointNamed(one.joint)!,
+    trainPorts(changed(one, value), pm),
+    [],
+    context({ use: one.use, placement: one.placement }),
+  )?.limits.find(({ id }) => id === one.limit)
 
-describe.each(WINDOWS.map((one) => [`${one.joint} ${one.limit} by ${one.port}.${one.field}`, one] as const))('%s', (_, one) => {
-  const sweep = Array.from({ length: STEPS }, (__, i) => nominal(one) + one.reach * ((2 * i) / (STEPS - 1) - 1))
+describe.each(
+  WINDOWS.map((one) => [`${one.joint} ${one.limit} by ${one.port}.${one.field}`, one] as const),
+)('%s', (_, one) => {
+  const sweep = Array.from(
+    { length: STEPS },
+    (__, i) => nominal(one) + one.reach * ((2 * i) / (STEPS - 1) - 1),
+  )
 
   test('the agreeing train is inside, and its value moves with the field the way it should', () => {
     expect(limitAt(one, nominal(one))).toMatchObject({ code: 'fits' })
     const values = sweep.map((value) => limitAt(one, value)!.value!)
-    for (let i = 1; i < values.length; i++) expect(Math.sign(values[i]! - values[i - 1]!)).toBe(one.way)
+    for (let i = 1; i < values.length; i++)
+      expect(Math.sign(values[i]! - values[i - 1]!)).toBe(one.way)
   })
 
   test('the margin grows toward the window and falls past either end; outside it never fits', () => {
     const limits = sweep.map((value) => limitAt(one, value)!)
     const margins = limits.map(({ margin }) => margin!)
     const top = margins.indexOf(Math.max(...margins))
-    for (let i = 1; i < margins.length; i++) expect(i <= top ? margins[i]! - margins[i - 1]! : margins[i - 1]! - margins[i]!).toBeGreaterThan(-1e-9)
+    for (let i = 1; i < margins.length; i++)
+      expect(
+        i <= top ? margins[i]! - margins[i - 1]! : margins[i - 1]! - margins[i]!,
+      ).toBeGreaterThan(-1e-9)
     for (const { margin, code } of limits) expect(code === 'fits').toBe(margin! >= -1e-6)
     expect(limits.some(({ code }) => code !== 'fits')).toBe(true)
   })
@@ -154,7 +181,9 @@ describe.each(WINDOWS.map((one) => [`${one.joint} ${one.limit} by ${one.port}.${
 const everyField = JOINTS.flatMap((joint: Joint) => {
   const ports = trainPorts(OF_JOINT[joint.id], 0)
   const verdict = checkJoint(joint, ports, [], context())
-  return (verdict?.fields ?? []).map((field) => [joint.id, field.port.split('/')[1]!, field.field] as const)
+  return (verdict?.fields ?? []).map(
+    (field) => [joint.id, field.port.split('/')[1]!, field.field] as const,
+  )
 })
 
 // The face needs two faces, which the agreeing train leaves to the tests of joint 1.
@@ -163,11 +192,16 @@ test('every joint states what it reads', () => {
 })
 
 // A torque rating may have no speed: then no speed limit is stated.
-const deciding = everyField.filter(([joint, , field]) => joint !== 'block-face' && !(joint === 'torque' && field === 'speedRpm'))
+const deciding = everyField.filter(
+  ([joint, , field]) => joint !== 'block-face' && !(joint === 'torque' && field === 'speedRpm'),
+)
 
 test.each(deciding)('%s never fits with %s.%s unknown, and asks for it', (joint, port, field) => {
   const base = OF_JOINT[joint] ?? {}
-  const ports = trainPorts({ ...base, [port]: { ...(base as Record<string, object>)[port], [field]: undefined } }, 0)
+  const ports = trainPorts(
+    { ...base, [port]: { ...(base as Record<string, object>)[port], [field]: undefined } },
+    0,
+  )
   const verdict = checkJoint(jointNamed(joint)!, ports, [], context())
   if (!verdict) return
   expect(verdict.code).not.toBe('fits')
@@ -176,17 +210,24 @@ test.each(deciding)('%s never fits with %s.%s unknown, and asks for it', (joint,
 
 test('tally and record give one code along every sweep', () => {
   fc.assert(
-    fc.property(fc.constantFrom(...WINDOWS), fc.double({ min: -1, max: 1, noNaN: true }), fc.constantFrom(0, 0.02, 0.5), (one, at, pm) => {
-      const ports = trainPorts(changed(one, nominal(one) + at * one.reach), pm)
-      const ctx = context({ placement: one.placement })
-      const joint = jointNamed(one.joint)!
-      const record = checkJoint(joint, ports, [], ctx)!
-      const reversed = checkJoint(joint, [], ports, ctx)!
-      expect(reversed).toEqual(record)
-      const tally = new Tally()
-      expect(tally.add(joint, sceneOf(ports, [], ctx))).toBe(true)
-      expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([record.code, record.stated, record.known, record.agreed, record.outside])
-    }),
+    fc.property(
+      fc.constantFrom(...WINDOWS),
+      fc.double({ min: -1, max: 1, noNaN: true }),
+      fc.constantFrom(0, 0.02, 0.5),
+      (one, at, pm) => {
+        const ports = trainPorts(changed(one, nominal(one) + at * one.reach), pm)
+        const ctx = context({ placement: one.placement })
+        const joint = jointNamed(one.joint)!
+        const record = checkJoint(joint, ports, [], ctx)!
+        const reversed = checkJoint(joint, [], ports, ctx)!
+        expect(reversed).toEqual(record)
+        const tally = new Tally()
+        expect(tally.add(joint, sceneOf(ports, [], ctx))).toBe(true)
+        expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual(
+          [record.code, record.stated, record.known, record.agreed, record.outside],
+        )
+      },
+    ),
     { numRuns: 200 },
   )
 })

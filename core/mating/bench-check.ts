@@ -7,10 +7,20 @@ export const BENCH_STEPS: readonly SheetStep[] = [
   {
     id: 'hold',
     title: 'On the bench',
-    cautions: ['A gearbox rolls: chock it, hands out of the bell while a shaft is turned. Lift it with two people or a hoist.'],
+    cautions: [
+      'A gearbox rolls: chock it, hands out of the bell while a shaft is turned. Lift it with two people or a hoist.',
+    ],
     questions: [
-      yesNo('case-sound', 'Case, ears and bell free of cracks and welds?', 'A cracked case is scrap where it bears load'),
-      yesNo('oil', 'Drained oil free of metal and not burnt?', 'Metal in the oil is a bearing or a synchroniser: open it before it is bought'),
+      yesNo(
+        'case-sound',
+        'Case, ears and bell free of cracks and welds?',
+        'A cracked case is scrap where it bears load',
+      ),
+      yesNo(
+        'oil',
+        'Drained oil free of metal and not burnt?',
+        'Metal in the oil is a bearing or a synchroniser: open it before it is bought',
+      ),
     ],
   },
   {
@@ -19,10 +29,22 @@ export const BENCH_STEPS: readonly SheetStep[] = [
     cautions: [],
     questions: [
       ...GEARS.map((gear) =>
-        yesNo(`gear:${gear}`, `Goes into ${gear}, and turns without a catch? (has none: not seen)`, `${gear} does not go in or catches: fork, synchroniser or dog`),
+        yesNo(
+          `gear:${gear}`,
+          `Goes into ${gear}, and turns without a catch? (has none: not seen)`,
+          `${gear} does not go in or catches: fork, synchroniser or dog`,
+        ),
       ),
-      yesNo('neutral', 'Turns freely in neutral, output still?', 'It drags in neutral: a bearing, or a gear that stays in'),
-      yesNo('pattern', 'Is the shift pattern as it is said to be?', 'Another version than it is sold as: compare its ratios by counting turns'),
+      yesNo(
+        'neutral',
+        'Turns freely in neutral, output still?',
+        'It drags in neutral: a bearing, or a gear that stays in',
+      ),
+      yesNo(
+        'pattern',
+        'Is the shift pattern as it is said to be?',
+        'Another version than it is sold as: compare its ratios by counting turns',
+      ),
       free('turns', 'Input turns for ten of the output, gear by gear'),
     ],
   },
@@ -31,9 +53,21 @@ export const BENCH_STEPS: readonly SheetStep[] = [
     title: 'Shafts and bearings',
     cautions: [],
     questions: [
-      yesNo('input-play', 'Input shaft without play to be felt, up and down?', 'Input bearing worn: it eats the pilot and the seal'),
-      yesNo('output-play', 'Output without play to be felt?', 'Output bush or bearing worn: vibration and a leak'),
-      yesNo('splines', 'Splines unworn, a new disc slides without shake?', 'Worn splines: the disc hangs, the clutch drags'),
+      yesNo(
+        'input-play',
+        'Input shaft without play to be felt, up and down?',
+        'Input bearing worn: it eats the pilot and the seal',
+      ),
+      yesNo(
+        'output-play',
+        'Output without play to be felt?',
+        'Output bush or bearing worn: vibration and a leak',
+      ),
+      yesNo(
+        'splines',
+        'Splines unworn, a new disc slides without shake?',
+        'Worn splines: the disc hangs, the clutch drags',
+      ),
       yesNo('silent', 'Turned fast by hand, no rumble?', 'A rumble by hand is a roar on the road'),
     ],
   },

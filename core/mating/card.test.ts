@@ -5,11 +5,26 @@ import type { SheetAnswers } from '../sheets/sheet.ts'
 import { isMatingQuestion, judgeMating, matingSteps } from './card.ts'
 
 const say = (values: Record<string, string>): SheetAnswers =>
-  Object.fromEntries(Object.entries(values).map(([id, value]) => [id, { value, at: '2026-01-01T10:00:00Z', by: 'Ida' }]))
+  Object.fromEntries(
+    Object.entries(values).map(([id, value]) => [
+      id,
+      { value, at: '2026-01-01T10:00:00Z', by: 'Ida' },
+    ]),
+  )
 const sweep = (of: string, x: number, y: number): Record<string, string> =>
-  Object.fromEntries(CLOCK.map(({ degrees }, i) => [`${of}:${i}`, (-(x * Math.cos((degrees * Math.PI) / 180) + y * Math.sin((degrees * Math.PI) / 180))).toFixed(4)]))
-const judge = (values: Record<string, string>, isAutomatic = false) => judgeMating(say(values), isAutomatic, tolerances())
-const codes = (values: Record<string, string>, isAutomatic = false): string[] => judge(values, isAutomatic).findings.map((finding) => finding.code)
+  Object.fromEntries(
+    CLOCK.map(({ degrees }, i) => [
+      `${of}:${i}`,
+      (-(
+        x * Math.cos((degrees * Math.PI) / 180) +
+        y * Math.sin((degrees * Math.PI) / 180)
+      )).toFixed(4),
+    ]),
+  )
+const judge = (values: Record<string, string>, isAutomatic = false) =>
+  judgeMating(say(values), isAutomatic, tolerances())
+const codes = (values: Record<string, string>, isAutomatic = false): string[] =>
+  judge(values, isAutomatic).findings.map((finding) => finding.code)
 
 // Common practice: bore ≤ 0.13 mm TIR good, ≤ 0.25 acceptable, beyond: offset dowels; face ≤ 0.15.
 test.each([
@@ -33,7 +48,12 @@ test('seven readings are no sweep yet: nothing is said', () => {
 })
 
 test('a bore out of round is told apart from an offset', () => {
-  const oval = Object.fromEntries(CLOCK.map(({ degrees }, i) => [`bore:${i}`, (0.1 * Math.cos((2 * degrees * Math.PI) / 180)).toFixed(4)]))
+  const oval = Object.fromEntries(
+    CLOCK.map(({ degrees }, i) => [
+      `bore:${i}`,
+      (0.1 * Math.cos((2 * degrees * Math.PI) / 180)).toFixed(4),
+    ]),
+  )
   expect(
     judge(oval)
       .findings.map((finding) => finding.words)
@@ -50,7 +70,14 @@ test.each([
 })
 
 test('what changed between before and after is a stop: something presses on the crank', () => {
-  expect(codes({ 'float-before': '0.15', 'float-after': '0.15', 'torque-before': '22', 'torque-after': '23' })).toEqual(['good', 'good'])
+  expect(
+    codes({
+      'float-before': '0.15',
+      'float-after': '0.15',
+      'torque-before': '22',
+      'torque-after': '23',
+    }),
+  ).toEqual(['good', 'good'])
   expect(codes({ 'float-before': '0.15', 'float-after': '0.02' })).toEqual(['stop'])
   expect(codes({ 'torque-before': '16 lbf·ft', 'torque-after': '40 N·m' })).toEqual(['stop'])
   expect(codes({ 'float-before': '0.15' })).toEqual([])
@@ -66,18 +93,26 @@ test.each([
   ],
   [['2.5', '2.5'], []],
 ])('pull-ups of %j are judged %j', (pulls, expected) => {
-  expect(codes(Object.fromEntries(pulls.map((pull, i) => [`pull-${i + 1}`, pull])), true)).toEqual(expected)
-  expect(codes(Object.fromEntries(pulls.map((pull, i) => [`pull-${i + 1}`, pull])), false)).toEqual([])
+  expect(codes(Object.fromEntries(pulls.map((pull, i) => [`pull-${i + 1}`, pull])), true)).toEqual(
+    expected,
+  )
+  expect(codes(Object.fromEntries(pulls.map((pull, i) => [`pull-${i + 1}`, pull])), false)).toEqual(
+    [],
+  )
 })
 
 test('a no at the mating is a stop, with what it breaks', () => {
-  expect(judge({ 'by-hand': 'no' }).findings).toEqual([{ code: 'stop', words: expect.stringContaining('Drawn in by its bolts') }])
+  expect(judge({ 'by-hand': 'no' }).findings).toEqual([
+    { code: 'stop', words: expect.stringContaining('Drawn in by its bolts') },
+  ])
   expect(judge({ home: 'no' }, true).findings[0]!.words).toContain('Pump lugs')
   expect(judge({ 'by-hand': 'yes', turns: 'yes' }).findings).toEqual([])
 })
 
 test('what cannot be read is said, not passed over', () => {
-  expect(judge({ 'float-before': 'a bit', 'float-after': '0.1' }).findings).toEqual([{ code: 'stop', words: expect.stringContaining('"a bit" cannot be read') }])
+  expect(judge({ 'float-before': 'a bit', 'float-after': '0.1' }).findings).toEqual([
+    { code: 'stop', words: expect.stringContaining('"a bit" cannot be read') },
+  ])
 })
 
 test('a manual has no converter step; ids stand once; lifting and turning carry their cautions', () => {

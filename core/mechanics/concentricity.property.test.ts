@@ -17,12 +17,17 @@ test('12 o’clock is up, 3 o’clock is right, seen from the gearbox', () => {
 // Common practice: offset = total indicator reading / 2.
 test('a bore off to one side reads twice its offset, wherever the dial was set', () => {
   fc.assert(
-    fc.property(fc.constantFrom(0, 1, 2, 3, 4, 5, 6, 7), fc.double({ min: 0.01, max: 0.6, noNaN: true }), fc.double({ min: -5, max: 5, noNaN: true }), (at, off, zero) => {
-      const angle = (CLOCK[at]!.degrees * Math.PI) / 180
-      const sweep = sweepOf(readings(off * Math.cos(angle), off * Math.sin(angle), zero))
-      expect(sweep.tirMm).toBeCloseTo(2 * off, 9)
-      expect(sweep.offsetMm).toBeCloseTo(sweep.tirMm / 2, 9)
-    }),
+    fc.property(
+      fc.constantFrom(0, 1, 2, 3, 4, 5, 6, 7),
+      fc.double({ min: 0.01, max: 0.6, noNaN: true }),
+      fc.double({ min: -5, max: 5, noNaN: true }),
+      (at, off, zero) => {
+        const angle = (CLOCK[at]!.degrees * Math.PI) / 180
+        const sweep = sweepOf(readings(off * Math.cos(angle), off * Math.sin(angle), zero))
+        expect(sweep.tirMm).toBeCloseTo(2 * off, 9)
+        expect(sweep.offsetMm).toBeCloseTo(sweep.tirMm / 2, 9)
+      },
+    ),
   )
 })
 
@@ -51,7 +56,8 @@ test('the correction moves the case back the way it stands off, by the dowel tha
       expect(move.x).toBeCloseTo(-x, 9)
       expect(move.y).toBeCloseTo(-y, 9)
       expect(Math.cos((degrees * Math.PI) / 180) * Math.hypot(x, y)).toBeCloseTo(-x, 9)
-      for (const other of OFFSET_DOWELS_MM) expect(leftMm).toBeLessThanOrEqual(Math.abs(Math.hypot(x, y) - other) + 1e-12)
+      for (const other of OFFSET_DOWELS_MM)
+        expect(leftMm).toBeLessThanOrEqual(Math.abs(Math.hypot(x, y) - other) + 1e-12)
       expect(OFFSET_DOWELS_MM).toContain(dowelMm)
     }),
   )

@@ -4,7 +4,16 @@
  */
 
 /** Eight places of the clock, 12 first, as seen from the gearbox looking at the engine: degrees counter-clockwise from the right. */
-export const CLOCK: readonly { readonly words: string; readonly degrees: number }[] = ['12:00', '1:30', '3:00', '4:30', '6:00', '7:30', '9:00', '10:30'].map((words, i) => ({
+export const CLOCK: readonly { readonly words: string; readonly degrees: number }[] = [
+  '12:00',
+  '1:30',
+  '3:00',
+  '4:30',
+  '6:00',
+  '7:30',
+  '9:00',
+  '10:30',
+].map((words, i) => ({
   words,
   degrees: (450 - 45 * i) % 360,
 }))
@@ -26,7 +35,8 @@ export interface Sweep {
  * @param readings mm, at the eight places of `CLOCK`
  */
 export function sweepOf(readings: readonly number[]): Sweep {
-  if (readings.length !== CLOCK.length || !readings.every(Number.isFinite)) throw new RangeError(`A sweep has ${CLOCK.length} readings, one at each place of the clock.`)
+  if (readings.length !== CLOCK.length || !readings.every(Number.isFinite))
+    throw new RangeError(`A sweep has ${CLOCK.length} readings, one at each place of the clock.`)
   const mean = readings.reduce((sum, one) => sum + one, 0) / readings.length
   let x = 0
   let y = 0
@@ -39,7 +49,12 @@ export function sweepOf(readings: readonly number[]): Sweep {
     const angle = (CLOCK[i]!.degrees * Math.PI) / 180
     return reading - mean + x * Math.cos(angle) + y * Math.sin(angle)
   })
-  return { tirMm: Math.max(...readings) - Math.min(...readings), offset: { x, y }, offsetMm: Math.hypot(x, y), restMm: Math.max(...left) - Math.min(...left) }
+  return {
+    tirMm: Math.max(...readings) - Math.min(...readings),
+    offset: { x, y },
+    offsetMm: Math.hypot(x, y),
+    restMm: Math.max(...left) - Math.min(...left),
+  }
 }
 
 /** Offset dowels that are sold, mm: 0.007, 0.014 and 0.021 in (from memory). */
@@ -56,7 +71,14 @@ export interface Correction {
 
 /** The offset dowel that brings the bore nearest to the crank axis, and where its high side points. */
 export function dowelCorrection({ offset, offsetMm }: Sweep): Correction {
-  const dowelMm = [...OFFSET_DOWELS_MM].sort((p, q) => Math.abs(p - offsetMm) - Math.abs(q - offsetMm))[0]!
+  const dowelMm = [...OFFSET_DOWELS_MM].sort(
+    (p, q) => Math.abs(p - offsetMm) - Math.abs(q - offsetMm),
+  )[0]!
   const degrees = (Math.atan2(-offset.y, -offset.x) * 180) / Math.PI
-  return { move: { x: 0 - offset.x, y: 0 - offset.y }, degrees: (degrees + 360) % 360, dowelMm, leftMm: Math.abs(offsetMm - dowelMm) }
+  return {
+    move: { x: 0 - offset.x, y: 0 - offset.y },
+    degrees: (degrees + 360) % 360,
+    dowelMm,
+    leftMm: Math.abs(offsetMm - dowelMm),
+  }
 }

@@ -1,6 +1,14 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { compoundAngle, crawlRatio, criticalSpeed, hookeSwing, longestShaft, residualAngle, roadSpeed } from './driveline.ts'
+import {
+  compoundAngle,
+  crawlRatio,
+  criticalSpeed,
+  hookeSwing,
+  longestShaft,
+  residualAngle,
+  roadSpeed,
+} from './driveline.ts'
 
 // Hooke joint, output over input between cos β and 1/cos β.
 test.each([
@@ -21,11 +29,16 @@ test.each([
 
 test('half as long whirls four times as fast; the longest shaft is the one that reaches its share', () => {
   fc.assert(
-    fc.property(fc.double({ min: 40, max: 130, noNaN: true }), fc.double({ min: 1.2, max: 4, noNaN: true }), fc.integer({ min: 1500, max: 9000 }), (outer, wall, top) => {
-      expect(criticalSpeed(outer, wall, 700) / criticalSpeed(outer, wall, 1400)).toBeCloseTo(4, 9)
-      const length = longestShaft(outer, wall, top, 0.7)
-      expect(top / criticalSpeed(outer, wall, length)).toBeCloseTo(0.7, 9)
-    }),
+    fc.property(
+      fc.double({ min: 40, max: 130, noNaN: true }),
+      fc.double({ min: 1.2, max: 4, noNaN: true }),
+      fc.integer({ min: 1500, max: 9000 }),
+      (outer, wall, top) => {
+        expect(criticalSpeed(outer, wall, 700) / criticalSpeed(outer, wall, 1400)).toBeCloseTo(4, 9)
+        const length = longestShaft(outer, wall, top, 0.7)
+        expect(top / criticalSpeed(outer, wall, length)).toBeCloseTo(0.7, 9)
+      },
+    ),
   )
 })
 
@@ -38,17 +51,24 @@ test('two equal joints in phase leave nothing, a quarter turn out they add', () 
 test('the compound angle is √(side² + plan²) for small angles, and each alone where the other is none', () => {
   expect(compoundAngle(3, 4)).toBeCloseTo(5, 1)
   fc.assert(
-    fc.property(fc.double({ min: 0, max: 30, noNaN: true }), fc.double({ min: 0, max: 30, noNaN: true }), (side, plan) => {
-      expect(compoundAngle(side, 0)).toBeCloseTo(side, 9)
-      expect(compoundAngle(side, plan)).toBeCloseTo(compoundAngle(plan, side), 9)
-      expect(compoundAngle(side, plan)).toBeGreaterThanOrEqual(Math.max(side, plan) - 1e-9)
-    }),
+    fc.property(
+      fc.double({ min: 0, max: 30, noNaN: true }),
+      fc.double({ min: 0, max: 30, noNaN: true }),
+      (side, plan) => {
+        expect(compoundAngle(side, 0)).toBeCloseTo(side, 9)
+        expect(compoundAngle(side, plan)).toBeCloseTo(compoundAngle(plan, side), 9)
+        expect(compoundAngle(side, plan)).toBeGreaterThanOrEqual(Math.max(side, plan) - 1e-9)
+      },
+    ),
   )
 })
 
 test('road speed by circumference and every ratio on the way; slip takes its share; crawl is their product', () => {
   // 1,953 mm at 3,000 rev/min through 1 × 4.11: 85.5 km/h by hand.
   expect(roadSpeed(3000, 1953, [1, 4.11])).toBeCloseTo(85.53, 2)
-  expect(roadSpeed(3000, 1953, [1, 4.11], 0.05) / roadSpeed(3000, 1953, [1, 4.11])).toBeCloseTo(0.95, 9)
+  expect(roadSpeed(3000, 1953, [1, 4.11], 0.05) / roadSpeed(3000, 1953, [1, 4.11])).toBeCloseTo(
+    0.95,
+    9,
+  )
   expect(crawlRatio(5.1, 2.6, 4.1)).toBeCloseTo(54.366, 3)
 })

@@ -11,16 +11,25 @@ export const STEEL = { youngPa: 207e9, densityKgM3: 7850 } as const
 export const CRITICAL_SHARE = 0.7
 
 /** Speed over ground, km/h, by the loaded rolling circumference; slip is the converter's, 0 when locked or manual. */
-export function roadSpeed(engineRpm: number, circumferenceMm: number, ratios: readonly number[], slip = 0): number {
+export function roadSpeed(
+  engineRpm: number,
+  circumferenceMm: number,
+  ratios: readonly number[],
+  slip = 0,
+): number {
   const total = ratios.reduce((product, ratio) => product * ratio, 1)
   return ((((engineRpm * (1 - slip)) / 60) * circumferenceMm * MM) / total) * 3.6
 }
 
 /** Gear × transfer × axle × hub. */
-export const crawlRatio = (gear: number, transfer: number, axle: number, hub = 1): number => gear * transfer * axle * hub
+export const crawlRatio = (gear: number, transfer: number, axle: number, hub = 1): number =>
+  gear * transfer * axle * hub
 
 /** Greatest and least of output over input speed in one turn of a Hooke joint: 1/cos β and cos β. */
-export function hookeSwing(angleDeg: number): { readonly greatest: number; readonly least: number } {
+export function hookeSwing(angleDeg: number): {
+  readonly greatest: number
+  readonly least: number
+} {
   const cos = Math.cos(angleDeg * RAD)
   return { greatest: 1 / cos, least: cos }
 }
@@ -37,16 +46,31 @@ export function compoundAngle(sideDeg: number, planDeg: number): number {
 }
 
 /** First critical speed of a uniform tube on simple supports, rev/min: (π/2)·√(E·I/(m·L⁴))·60. */
-export function criticalSpeed(outerMm: number, wallMm: number, lengthMm: number, { youngPa, densityKgM3 } = STEEL as { youngPa: number; densityKgM3: number }): number {
+export function criticalSpeed(
+  outerMm: number,
+  wallMm: number,
+  lengthMm: number,
+  { youngPa, densityKgM3 } = STEEL as { youngPa: number; densityKgM3: number },
+): number {
   const outer = outerMm * MM
   const inner = (outerMm - 2 * wallMm) * MM
   const length = lengthMm * MM
   // I ÷ A of a tube is (D² + d²) ÷ 16.
-  return ((Math.PI / 2) * Math.sqrt((youngPa * (outer * outer + inner * inner)) / (16 * densityKgM3)) * 60) / (length * length)
+  return (
+    ((Math.PI / 2) *
+      Math.sqrt((youngPa * (outer * outer + inner * inner)) / (16 * densityKgM3)) *
+      60) /
+    (length * length)
+  )
 }
 
 /** The longest one-piece shaft that stays under its working share of the critical speed at a top shaft speed, mm. */
-export function longestShaft(outerMm: number, wallMm: number, topRpm: number, share = CRITICAL_SHARE): number {
+export function longestShaft(
+  outerMm: number,
+  wallMm: number,
+  topRpm: number,
+  share = CRITICAL_SHARE,
+): number {
   const atOneMetre = criticalSpeed(outerMm, wallMm, 1000)
   return 1000 * Math.sqrt((share * atOneMetre) / topRpm)
 }

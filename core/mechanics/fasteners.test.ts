@@ -83,13 +83,21 @@ test.each([
 })
 
 test('a thread the table lacks is looked up, not reckoned; one that cannot be read has nothing', () => {
-  expect([tapDrillMm('M10x0.75'), tapDrillMm('through'), pitchOf('through'), tightening('through', '8.8')]).toEqual([null, null, null, null])
+  expect([
+    tapDrillMm('M10x0.75'),
+    tapDrillMm('through'),
+    pitchOf('through'),
+    tightening('through', '8.8'),
+  ]).toEqual([null, null, null, null])
   expect(stressArea('round')).toBeNaN()
 })
 
 // Common practice: M14×1.5 lifting, 21 mm in steel and 28 in aluminium.
 test('engagement by metal, more for lifting', () => {
-  expect([engagementMm('M14x1.5', 'steel', true), engagementMm('M14x1.5', 'aluminium', true)]).toEqual([21, 28])
+  expect([
+    engagementMm('M14x1.5', 'steel', true),
+    engagementMm('M14x1.5', 'aluminium', true),
+  ]).toEqual([21, 28])
   expect([engagementMm('M10x1.5', 'steel'), engagementMm('M10x1.5', 'aluminium')]).toEqual([10, 15])
 })
 

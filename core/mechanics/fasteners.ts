@@ -15,7 +15,19 @@ const PSI = 6894.757293168361
 const INCH_MM = 25.4
 
 /** Coarse pitches (ISO 261) and threads an inch (ASME B1.1, coarse), for threads written without one. */
-const COARSE_MM: Readonly<Record<number, number>> = { 5: 0.8, 6: 1, 8: 1.25, 10: 1.5, 12: 1.75, 14: 2, 16: 2, 18: 2.5, 20: 2.5, 22: 2.5, 24: 3 }
+const COARSE_MM: Readonly<Record<number, number>> = {
+  5: 0.8,
+  6: 1,
+  8: 1.25,
+  10: 1.5,
+  12: 1.75,
+  14: 2,
+  16: 2,
+  18: 2.5,
+  20: 2.5,
+  22: 2.5,
+  24: 3,
+}
 
 interface Pitch {
   readonly diameterMm: number
@@ -62,7 +74,11 @@ export function proofStress(boltClass: BoltClass, diameterMm: number): number {
 /** Share of the proof load a bolt is tightened to. */
 export const PRELOAD_SHARE = 0.75
 /** Nut factor by condition. Common practice, no published source. */
-export const NUT_FACTOR: Readonly<Record<Condition, number>> = { dry: 0.2, oiled: 0.15, 'anti-seize': 0.12 }
+export const NUT_FACTOR: Readonly<Record<Condition, number>> = {
+  dry: 0.2,
+  oiled: 0.15,
+  'anti-seize': 0.12,
+}
 
 export interface Tightening {
   /** Preload, N. */
@@ -77,7 +93,11 @@ export interface Tightening {
  * Tightening torque T = K·d·F with F = 75 % of proof stress × stress area. It yields to the maker's figure; a stretch or
  * angle-tightened bolt has none, and in aluminium the tapped thread limits, not the bolt.
  */
-export function tightening(thread: string, boltClass: BoltClass, condition: Condition = 'dry'): Tightening | null {
+export function tightening(
+  thread: string,
+  boltClass: BoltClass,
+  condition: Condition = 'dry',
+): Tightening | null {
   const diameterMm = threadDiameter(thread)
   const area = stressArea(thread)
   if (Number.isNaN(area)) return null
@@ -98,10 +118,14 @@ export const ENGAGEMENT: Readonly<Record<Metal, number>> = { steel: 1, aluminium
 export const LIFTING_ENGAGEMENT: Readonly<Record<Metal, number>> = { steel: 1.5, aluminium: 2 }
 
 /** Depth of thread to screw in, mm. */
-export const engagementMm = (thread: string, metal: Metal, isLifting = false): number => (isLifting ? LIFTING_ENGAGEMENT : ENGAGEMENT)[metal] * threadDiameter(thread)
+export const engagementMm = (thread: string, metal: Metal, isLifting = false): number =>
+  (isLifting ? LIFTING_ENGAGEMENT : ENGAGEMENT)[metal] * threadDiameter(thread)
 
 /** Preferred lengths of metric bolts, mm (ISO 888). */
-const LENGTHS_MM = [10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100, 110, 120, 130, 140, 150, 160, 180, 200]
+const LENGTHS_MM = [
+  10, 12, 16, 20, 25, 30, 35, 40, 45, 50, 55, 60, 65, 70, 80, 90, 100, 110, 120, 130, 140, 150, 160,
+  180, 200,
+]
 
 /** The next preferred length that holds grip, washers and engagement or nut; null beyond the longest. */
 export function boltLengthMm(gripMm: number, washersMm: number, engagedMm: number): number | null {
@@ -136,10 +160,16 @@ export function tapDrillMm(thread: string): number | null {
 }
 
 /** Least and wanted distance of a hole of Ø d0 from an edge of a made bracket or plate, mm. */
-export const edgeDistanceMm = (holeMm: number): { readonly least: number; readonly wanted: number } => ({ least: 1.2 * holeMm, wanted: 2 * holeMm })
+export const edgeDistanceMm = (
+  holeMm: number,
+): { readonly least: number; readonly wanted: number } => ({
+  least: 1.2 * holeMm,
+  wanted: 2 * holeMm,
+})
 
 /** Least wall between two holes of a made plate, mm: 0.8 of the larger. Common practice, no published source. */
-export const leastWallMm = (oneMm: number, otherMm: number): number => 0.8 * Math.max(oneMm, otherMm)
+export const leastWallMm = (oneMm: number, otherMm: number): number =>
+  0.8 * Math.max(oneMm, otherMm)
 
 /** Tension in each leg of a two-leg sling, by the angle between the legs; every leg, bolt and eye is rated for the whole mass. */
 export function slingTension(massKg: number, includedDeg: number): number {

@@ -15,23 +15,43 @@ test.each([
 test('a band holds its upper end and not its lower; outside there is no figure, never a guess', () => {
   expect(deviation('H7', 18)!.highMm).toBe(0.018)
   expect(deviation('H7', 18.01)!.highMm).toBe(0.021)
-  expect([deviation('H7', 10), deviation('p6', 50.1), nominalFit('H7', 'p6', 8)]).toEqual([null, null, null])
+  expect([deviation('H7', 10), deviation('p6', 50.1), nominalFit('H7', 'p6', 8)]).toEqual([
+    null,
+    null,
+    null,
+  ])
 })
 
 test('H7/p6 is an interference from just touching to its most', () => {
-  expect(nominalFit('H7', 'p6', 25)).toEqual({ leastMm: -0.035, greatestMm: expect.closeTo(-0.001, 9), kind: 'interference' })
+  expect(nominalFit('H7', 'p6', 25)).toEqual({
+    leastMm: -0.035,
+    greatestMm: expect.closeTo(-0.001, 9),
+    kind: 'interference',
+  })
 })
 
 test('the range of a fit holds every pair within its limits', () => {
   const limits = fc
-    .tuple(fc.double({ min: -0.1, max: 0.1, noNaN: true }), fc.double({ min: 0, max: 0.1, noNaN: true }))
+    .tuple(
+      fc.double({ min: -0.1, max: 0.1, noNaN: true }),
+      fc.double({ min: 0, max: 0.1, noNaN: true }),
+    )
     .map(([low, width]) => ({ lowMm: low, highMm: low + width }))
   fc.assert(
-    fc.property(limits, limits, fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 1, noNaN: true }), (hole, shaft, p, q) => {
-      const clearance = hole.lowMm + p * (hole.highMm - hole.lowMm) - (shaft.lowMm + q * (shaft.highMm - shaft.lowMm))
-      const fit = fitOf(hole, shaft)
-      expect(clearance).toBeGreaterThanOrEqual(fit.leastMm - 1e-12)
-      expect(clearance).toBeLessThanOrEqual(fit.greatestMm + 1e-12)
-    }),
+    fc.property(
+      limits,
+      limits,
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      fc.double({ min: 0, max: 1, noNaN: true }),
+      (hole, shaft, p, q) => {
+        const clearance =
+          hole.lowMm +
+          p * (hole.highMm - hole.lowMm) -
+          (shaft.lowMm + q * (shaft.highMm - shaft.lowMm))
+        const fit = fitOf(hole, shaft)
+        expect(clearance).toBeGreaterThanOrEqual(fit.leastMm - 1e-12)
+        expect(clearance).toBeLessThanOrEqual(fit.greatestMm + 1e-12)
+      },
+    ),
   )
 })

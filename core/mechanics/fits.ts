@@ -8,7 +8,12 @@ interface Deviation {
 }
 
 /** Nominal bands, over low up to and including high, mm, with deviations in micrometres. */
-const BANDS: readonly { readonly over: number; readonly to: number; readonly H7: readonly [number, number]; readonly p6: readonly [number, number] }[] = [
+const BANDS: readonly {
+  readonly over: number
+  readonly to: number
+  readonly H7: readonly [number, number]
+  readonly p6: readonly [number, number]
+}[] = [
   { over: 10, to: 18, H7: [0, 18], p6: [18, 29] },
   { over: 18, to: 30, H7: [0, 21], p6: [22, 35] },
   { over: 30, to: 50, H7: [0, 25], p6: [26, 42] },
@@ -33,7 +38,11 @@ export interface Fit {
 export function fitOf(hole: Deviation, shaft: Deviation): Fit {
   const leastMm = hole.lowMm - shaft.highMm
   const greatestMm = hole.highMm - shaft.lowMm
-  return { leastMm, greatestMm, kind: leastMm >= 0 ? 'clearance' : greatestMm <= 0 ? 'interference' : 'transition' }
+  return {
+    leastMm,
+    greatestMm,
+    kind: leastMm >= 0 ? 'clearance' : greatestMm <= 0 ? 'interference' : 'transition',
+  }
 }
 
 /** A nominal fit such as H7/p6 at 25 mm; null outside the bands held here. */

@@ -38,32 +38,48 @@ describe('threads', () => {
 
   // Unified inch series, ASME B1.1: size and threads an inch of the coarse series.
   test.each(INCH)('%s-%i reads with or without its marks', (size, perInch) => {
-    for (const typed of [`${size}-${perInch}`, `${size} - ${perInch}`, `${size}"-${perInch}`, `${size}-${perInch} UNC`, `${size}in-${perInch}`])
+    for (const typed of [
+      `${size}-${perInch}`,
+      `${size} - ${perInch}`,
+      `${size}"-${perInch}`,
+      `${size}-${perInch} UNC`,
+      `${size}in-${perInch}`,
+    ])
       expect(parseThread(typed)).toBe(`${size}-${perInch}`)
     const [over, under] = size.split('/').map(Number) as [number, number]
     expect(threadDiameter(`${size}-${perInch}`)).toBeCloseTo((25.4 * over) / under, 9)
   })
 
-  test.each(['1/8 NPT', '1/4npt', '3/8-BSPT', '1/2 bspp'])('a pipe thread %s keeps its form: taper and parallel are not one', (typed) => {
-    expect(parseThread(typed)).toMatch(/^\d\/\d (NPT|BSPT|BSPP)$/)
-    expect(threadKey(parseThread('1/4 NPT'))).not.toBe(threadKey(parseThread('1/4 BSPP')))
-  })
+  test.each(['1/8 NPT', '1/4npt', '3/8-BSPT', '1/2 bspp'])(
+    'a pipe thread %s keeps its form: taper and parallel are not one',
+    (typed) => {
+      expect(parseThread(typed)).toMatch(/^\d\/\d (NPT|BSPT|BSPP)$/)
+      expect(threadKey(parseThread('1/4 NPT'))).not.toBe(threadKey(parseThread('1/4 BSPP')))
+    },
+  )
 
-  test.each(['', 'M', 'Mx1', '3/8', 'M10x', 'ten', '3/8-', 'M10-1.5'])('"%s" is refused with how threads are written', (typed) => {
-    expect(() => parseThread(typed)).toThrow(/Write it as|is not a thread/)
-  })
+  test.each(['', 'M', 'Mx1', '3/8', 'M10x', 'ten', '3/8-', 'M10-1.5'])(
+    '"%s" is refused with how threads are written',
+    (typed) => {
+      expect(() => parseThread(typed)).toThrow(/Write it as|is not a thread/)
+    },
+  )
 })
 
 describe('splines', () => {
   test('a spline said whole gives its count and its Ø, in any unit', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 6, max: 50 }), fc.integer({ min: 16, max: 48 }), (count, sixteenths) => {
-        const inches = `${Math.floor(sixteenths / 16)}-${sixteenths % 16 || 8}/16`
-        const mm = 25.4 * (Math.floor(sixteenths / 16) + (sixteenths % 16 || 8) / 16)
-        expect(parseSpline(`${count} spline ${inches}`)).toMatchObject({ splines: count })
-        expect(parseSpline(`${count} spline ${inches}`).majorMm).toBeCloseTo(mm, 9)
-        expect(parseSpline(`${count} splines ${mm.toFixed(3)} mm`).majorMm).toBeCloseTo(mm, 2)
-      }),
+      fc.property(
+        fc.integer({ min: 6, max: 50 }),
+        fc.integer({ min: 16, max: 48 }),
+        (count, sixteenths) => {
+          const inches = `${Math.floor(sixteenths / 16)}-${sixteenths % 16 || 8}/16`
+          const mm = 25.4 * (Math.floor(sixteenths / 16) + (sixteenths % 16 || 8) / 16)
+          expect(parseSpline(`${count} spline ${inches}`)).toMatchObject({ splines: count })
+          expect(parseSpline(`${count} spline ${inches}`).majorMm).toBeCloseTo(mm, 9)
+          expect(parseSpline(`${count} splines ${mm.toFixed(3)} mm`).majorMm).toBeCloseTo(mm, 2)
+        },
+      ),
     )
   })
 })
@@ -72,17 +88,29 @@ describe('tyres', () => {
   // ETRTO / TRA marking: rim Ø in inches and two walls of width × aspect.
   test('the loaded radius follows from the marking, and grows with each of its three figures', () => {
     fc.assert(
-      fc.property(fc.integer({ min: 13, max: 40 }), fc.integer({ min: 4, max: 9 }), fc.integer({ min: 13, max: 20 }), (width, aspect, rim) => {
-        const of = (w: number, a: number, r: number): number => loadedRadius(`${w * 10 + 5}/${a * 10}R${r}`, 0.97)
-        expect(of(width, aspect, rim)).toBeCloseTo(((rim * 25.4 + 2 * (width * 10 + 5) * (aspect / 10)) / 2) * 0.97, 6)
-        expect(of(width + 1, aspect, rim)).toBeGreaterThan(of(width, aspect, rim))
-        expect(of(width, aspect + 1, rim)).toBeGreaterThan(of(width, aspect, rim))
-        expect(of(width, aspect, rim + 1)).toBeGreaterThan(of(width, aspect, rim))
-      }),
+      fc.property(
+        fc.integer({ min: 13, max: 40 }),
+        fc.integer({ min: 4, max: 9 }),
+        fc.integer({ min: 13, max: 20 }),
+        (width, aspect, rim) => {
+          const of = (w: number, a: number, r: number): number =>
+            loadedRadius(`${w * 10 + 5}/${a * 10}R${r}`, 0.97)
+          expect(of(width, aspect, rim)).toBeCloseTo(
+            ((rim * 25.4 + 2 * (width * 10 + 5) * (aspect / 10)) / 2) * 0.97,
+            6,
+          )
+          expect(of(width + 1, aspect, rim)).toBeGreaterThan(of(width, aspect, rim))
+          expect(of(width, aspect + 1, rim)).toBeGreaterThan(of(width, aspect, rim))
+          expect(of(width, aspect, rim + 1)).toBeGreaterThan(of(width, aspect, rim))
+        },
+      ),
     )
   })
 
-  test.each(['', 'round', '205/55', 'R16', null])('a marking that cannot be read, %s, is not known, never a guess', (marking) => {
-    expect(loadedRadius(marking, 0.97)).toBeNaN()
-  })
+  test.each(['', 'round', '205/55', 'R16', null])(
+    'a marking that cannot be read, %s, is not known, never a guess',
+    (marking) => {
+      expect(loadedRadius(marking, 0.97)).toBeNaN()
+    },
+  )
 })

@@ -12,16 +12,27 @@ test.each([
   expect(parseSpline(typed)).toEqual({ splines, majorMm })
 })
 
-test.each(['26', 'spline 1-1/8', '2 spline 20 mm', '26 spline', '26 spline wide', '26 spline 0 mm'])('"%s" is refused', (typed) => {
+test.each([
+  '26',
+  'spline 1-1/8',
+  '2 spline 20 mm',
+  '26 spline',
+  '26 spline wide',
+  '26 spline 0 mm',
+])('"%s" is refused', (typed) => {
   expect(() => parseSpline(typed)).toThrow(/spline|number|Ø/)
 })
 
 test('any count on any Ø reads back', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 3, max: 60 }), fc.integer({ min: 5000, max: 60_000 }), (splines, um) => {
-      const said = `${splines} spline ${um / 1000} mm`
-      expect([isSpline(said), parseSpline(said)]).toEqual([true, { splines, majorMm: um / 1000 }])
-    }),
+    fc.property(
+      fc.integer({ min: 3, max: 60 }),
+      fc.integer({ min: 5000, max: 60_000 }),
+      (splines, um) => {
+        const said = `${splines} spline ${um / 1000} mm`
+        expect([isSpline(said), parseSpline(said)]).toEqual([true, { splines, majorMm: um / 1000 }])
+      },
+    ),
     { numRuns: 2000, seed: 5 },
   )
 })

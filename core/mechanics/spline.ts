@@ -9,7 +9,8 @@ export interface Spline {
 const SPLINE = /^(\d+)\s*(?:-?\s*(?:spline|splines|teeth|tooth|t)\b)?\s*(?:[x×,]|on|by)?\s*(.+)$/i
 
 /** True where it reads as a spline said whole, such as `26 spline 1-1/8`. */
-export const isSpline = (typed: string): boolean => /^\s*\d+\s*-?\s*(spline|splines|teeth|tooth)\b/i.test(typed)
+export const isSpline = (typed: string): boolean =>
+  /^\s*\d+\s*-?\s*(spline|splines|teeth|tooth)\b/i.test(typed)
 
 /**
  * Reads a spline as a shop says it: `26 spline 1-1/8`, `23 splines 25.4 mm`, `10 spline 1 1/8 in`.
@@ -19,7 +20,10 @@ export const isSpline = (typed: string): boolean => /^\s*\d+\s*-?\s*(spline|spli
  */
 export function parseSpline(typed: string, reading: Reading = {}): Spline {
   const match = SPLINE.exec(typed.trim())
-  if (!match || !isSpline(typed)) throw new QuantityError(`"${typed}" is not a spline. Write how many and the outer Ø: 26 spline 1-1/8, or 23 spline 25.4 mm.`)
+  if (!match || !isSpline(typed))
+    throw new QuantityError(
+      `"${typed}" is not a spline. Write how many and the outer Ø: 26 spline 1-1/8, or 23 spline 25.4 mm.`,
+    )
   const splines = Number(match[1])
   if (splines < 3) throw new QuantityError(`${splines} splines are too few: count them again.`)
   const majorMm = parseQuantity(match[2]!.replace(/^(\d+)-(\d+\/\d+)/, '$1 $2'), 'mm', reading)

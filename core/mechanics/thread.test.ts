@@ -19,9 +19,12 @@ test.each([
   expect(parseThread(written)).toBe(written)
 })
 
-test.each(['', 'ten', 'M', '3/8', '10x1.25', 'NPT 1/8', 'M10x'])('"%s" is refused with how threads are written', (typed) => {
-  expect(() => parseThread(typed)).toThrow(/M10x1\.25, 3\/8-16, 1\/8 NPT/)
-})
+test.each(['', 'ten', 'M', '3/8', '10x1.25', 'NPT 1/8', 'M10x'])(
+  '"%s" is refused with how threads are written',
+  (typed) => {
+    expect(() => parseThread(typed)).toThrow(/M10x1\.25, 3\/8-16, 1\/8 NPT/)
+  },
+)
 
 test('nominal Ø of either kind, and one key for one thread', () => {
   expect(threadDiameter('M10x1.25')).toBe(10)

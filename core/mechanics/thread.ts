@@ -13,7 +13,8 @@ const diameters = new Map<string, number>()
 const keys = new Map<string, string>()
 
 const METRIC = /^M\s*(\d+(?:[.,]\d+)?)(?:\s*[x×*X]\s*(\d+(?:[.,]\d+)?))?$/i
-const INCH = /^(?:(\d+)\s+)?(?:(\d+)\/(\d+)|(\d+(?:\.\d+)?))\s*(?:"|in)?\s*-\s*(\d+)(?:\s*(UNC|UNF|UN))?$/i
+const INCH =
+  /^(?:(\d+)\s+)?(?:(\d+)\/(\d+)|(\d+(?:\.\d+)?))\s*(?:"|in)?\s*-\s*(\d+)(?:\s*(UNC|UNF|UN))?$/i
 const PIPE = /^(?:(\d+)[\s-]+)?(?:(\d+)\/(\d+)|(\d+))\s*(?:"|in)?\s*-?\s*(NPT|NPTF|BSPT|BSPP|BSP)$/i
 
 function readDiameter(thread: string): number {
@@ -27,7 +28,11 @@ function readDiameter(thread: string): number {
 /** One spelling for comparing threads: upper case, `X` between, no spaces. */
 export function threadKey(thread: string): string {
   let key = keys.get(thread)
-  if (key === undefined) keys.set(thread, (key = thread.toUpperCase().replace(/[×*]/g, 'X').replace(/\s+/g, '').replace(/\.0$/, '')))
+  if (key === undefined)
+    keys.set(
+      thread,
+      (key = thread.toUpperCase().replace(/[×*]/g, 'X').replace(/\s+/g, '').replace(/\.0$/, '')),
+    )
   return key
 }
 
@@ -46,7 +51,9 @@ export function parseThread(typed: string): string {
   if (inch) return `${size(inch)}-${inch[5]}`
   const pipe = PIPE.exec(text)
   if (pipe) return `${size(pipe)} ${pipe[5]!.toUpperCase()}`
-  throw new QuantityError(`"${typed}" is not a thread. Write it as M10x1.25, 3/8-16, 1/8 NPT, or "through" for a plain hole.`)
+  throw new QuantityError(
+    `"${typed}" is not a thread. Write it as M10x1.25, 3/8-16, 1/8 NPT, or "through" for a plain hole.`,
+  )
 }
 
 /** Whether a text is a thread, or says that a hole has none. */
@@ -60,4 +67,5 @@ export function isThread(text: string): boolean {
 }
 
 const plain = (figure: string): string => String(Number(figure.replace(',', '.')))
-const size = ([, whole, over, under, decimal]: RegExpExecArray): string => `${whole ? `${whole} ` : ''}${over ? `${over}/${under}` : decimal}`
+const size = ([, whole, over, under, decimal]: RegExpExecArray): string =>
+  `${whole ? `${whole} ` : ''}${over ? `${over}/${under}` : decimal}`

@@ -35,7 +35,8 @@ export function budget(input: BudgetInput): Budget {
     labourMinor,
     estimatesMinor,
     unpriced: input.unpriced,
-    againstRepairMinor: input.likeForLikeMinor === null ? null : likelyMinor - input.likeForLikeMinor,
+    againstRepairMinor:
+      input.likeForLikeMinor === null ? null : likelyMinor - input.likeForLikeMinor,
   }
 }
 

@@ -1,7 +1,15 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { budget } from './budget.ts'
-import { allocate, convert, minorDigits, parseMoney, printMoney, timesRate, withTax } from './money.ts'
+import {
+  allocate,
+  convert,
+  minorDigits,
+  parseMoney,
+  printMoney,
+  timesRate,
+  withTax,
+} from './money.ts'
 import { paidPrice, rateBetween } from './offer-price.ts'
 
 // ISO 4217 minor units.
@@ -11,7 +19,12 @@ test('minor units: JPY 0, EUR 2, KWD 3', () => {
 })
 
 test('rounding is half-even, and exact in decimals', () => {
-  expect([timesRate(50, 0.21), timesRate(150, 0.21), timesRate(250, 0.21), timesRate(-50, 0.21)]).toEqual([10, 32, 52, -10])
+  expect([
+    timesRate(50, 0.21),
+    timesRate(150, 0.21),
+    timesRate(250, 0.21),
+    timesRate(-50, 0.21),
+  ]).toEqual([10, 32, 52, -10])
   expect(timesRate(1, 0.5)).toBe(0)
   expect(timesRate(3, 0.5)).toBe(2)
   expect(withTax(9917, 0.21)).toBe(12000)
@@ -25,18 +38,26 @@ test('currencies of different minor units', () => {
 
 test('allocation loses no cent', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 0, max: 1e9 }), fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 1, maxLength: 12 }), (minor, ratios) => {
-      fc.pre(ratios.some((ratio) => ratio > 0))
-      expect(allocate(minor, ratios).reduce((sum, share) => sum + share, 0)).toBe(minor)
-    }),
+    fc.property(
+      fc.integer({ min: 0, max: 1e9 }),
+      fc.array(fc.integer({ min: 0, max: 100 }), { minLength: 1, maxLength: 12 }),
+      (minor, ratios) => {
+        fc.pre(ratios.some((ratio) => ratio > 0))
+        expect(allocate(minor, ratios).reduce((sum, share) => sum + share, 0)).toBe(minor)
+      },
+    ),
   )
 })
 
 test('what is printed reads back to the same amount', () => {
   fc.assert(
-    fc.property(fc.integer({ min: 0, max: 1e11 }), fc.constantFrom('EUR', 'JPY', 'KWD'), (minor, currency) => {
-      expect(parseMoney(printMoney(minor, currency).replace(/^\D+/, ''), currency)).toBe(minor)
-    }),
+    fc.property(
+      fc.integer({ min: 0, max: 1e11 }),
+      fc.constantFrom('EUR', 'JPY', 'KWD'),
+      (minor, currency) => {
+        expect(parseMoney(printMoney(minor, currency).replace(/^\D+/, ''), currency)).toBe(minor)
+      },
+    ),
   )
 })
 
@@ -49,13 +70,27 @@ test('the newest rate is used, turned round where only the other way is known; w
     { from: 'GBP', to: 'EUR', rate: 1.1, on: '2026-01-01' },
     { from: 'GBP', to: 'EUR', rate: 1.2, on: '2026-06-01' },
   ]
-  expect([rateBetween(rates, 'GBP', 'EUR'), rateBetween(rates, 'EUR', 'GBP'), rateBetween(rates, 'SEK', 'EUR')]).toEqual([1.2, 1 / 1.2, null])
+  expect([
+    rateBetween(rates, 'GBP', 'EUR'),
+    rateBetween(rates, 'EUR', 'GBP'),
+    rateBetween(rates, 'SEK', 'EUR'),
+  ]).toEqual([1.2, 1 / 1.2, null])
   expect(paidPrice(1000, 'GBP', false, { currency: 'EUR', taxRate: 0.21 }, rates)).toBe(1452)
   expect(paidPrice(1000, 'SEK', true, { currency: 'EUR', taxRate: 0.21 }, rates)).toBeNull()
 })
 
 test('likely = plan + task hours × rate + estimates; safe adds the contingency; lines without a price stand beside', () => {
-  expect(budget({ planMinor: 166257, taskHours: 3.5, labourRateMinor: 4800, estimatesMinor: [38000, 9000], unpriced: 2, contingency: 0.22, likeForLikeMinor: 295000 })).toEqual({
+  expect(
+    budget({
+      planMinor: 166257,
+      taskHours: 3.5,
+      labourRateMinor: 4800,
+      estimatesMinor: [38000, 9000],
+      unpriced: 2,
+      contingency: 0.22,
+      likeForLikeMinor: 295000,
+    }),
+  ).toEqual({
     likelyMinor: 230057,
     safeMinor: 280670,
     labourMinor: 16800,

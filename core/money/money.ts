@@ -4,7 +4,10 @@ import * as currencies from 'dinero.js/currencies'
 /** ISO 4217 alphabetic code. Amounts are integers of its minor unit. */
 export type Currency = string
 
-const known = currencies as unknown as Record<string, { code: string; base: number | readonly number[]; exponent: number }>
+const known = currencies as unknown as Record<
+  string,
+  { code: string; base: number | readonly number[]; exponent: number }
+>
 
 export const isCurrency = (code: string): boolean => Object.hasOwn(known, code)
 
@@ -23,7 +26,8 @@ export function minorDigits(code: Currency): number {
  * @throws RangeError when the amount is not an integer or the rate not finite
  */
 export function timesRate(minor: number, rate: number): number {
-  if (!Number.isSafeInteger(minor)) throw new RangeError(`timesRate requires an integer of minor units, not ${minor}`)
+  if (!Number.isSafeInteger(minor))
+    throw new RangeError(`timesRate requires an integer of minor units, not ${minor}`)
   if (!Number.isFinite(rate)) throw new RangeError(`timesRate requires a finite rate, not ${rate}`)
   if (rate === 1) return minor
   const scale = 1_000_000_000_000n
@@ -46,11 +50,19 @@ function toScaled(rate: number): bigint {
 export const withTax = (minor: number, taxRate: number): number => minor + timesRate(minor, taxRate)
 
 /** Amount in another currency at a rate of `to` per `from`, half-even. */
-export const convert = (minor: number, from: Currency, to: Currency, rate: number): number => timesRate(minor, rate * 10 ** (minorDigits(to) - minorDigits(from)))
+export const convert = (minor: number, from: Currency, to: Currency, rate: number): number =>
+  timesRate(minor, rate * 10 ** (minorDigits(to) - minorDigits(from)))
 
 /** Splits an amount by ratios without losing a minor unit: the shares sum to the amount. */
-export function allocate(minor: number, ratios: readonly number[], currency: Currency = 'EUR'): number[] {
-  const shares = allocateDinero(dinero({ amount: minor, currency: known[currency] as never }), ratios as number[])
+export function allocate(
+  minor: number,
+  ratios: readonly number[],
+  currency: Currency = 'EUR',
+): number[] {
+  const shares = allocateDinero(
+    dinero({ amount: minor, currency: known[currency] as never }),
+    ratios as number[],
+  )
   return shares.map((share) => toSnapshot(share).amount)
 }
 
@@ -72,11 +84,20 @@ const SYMBOLS: Record<string, string> = { EUR: '€', GBP: '£', USD: '$', JPY: 
  */
 export function parseMoney(typed: string, currency: Currency): number {
   const text = typed.replace(/[\s\u202f\u00a0]/g, '').replace(/^[€£$¥]/, '')
-  if (!/^-?\d+([.,]\d+)?$/.test(text)) throw new RangeError(`"${typed}" is not an amount. Type figures such as 286.50.`)
-  if (/^-?[1-9]\d{0,2},\d{3}$/.test(text)) throw new RangeError(`"${typed}" could be ${text.replace(',', '')} or ${text.replace(',', '.')}. Type it without the comma.`)
+  if (!/^-?\d+([.,]\d+)?$/.test(text))
+    throw new RangeError(`"${typed}" is not an amount. Type figures such as 286.50.`)
+  if (/^-?[1-9]\d{0,2},\d{3}$/.test(text))
+    throw new RangeError(
+      `"${typed}" could be ${text.replace(',', '')} or ${text.replace(',', '.')}. Type it without the comma.`,
+    )
   const digits = minorDigits(currency)
   const [units = '0', part = ''] = text.replace(',', '.').split('.')
-  if (part.replace(/0+$/, '').length > digits) throw new RangeError(`"${typed}" has more decimals than ${currency} has (${digits}).`)
+  if (part.replace(/0+$/, '').length > digits)
+    throw new RangeError(`"${typed}" has more decimals than ${currency} has (${digits}).`)
   const sign = units.startsWith('-') ? -1 : 1
-  return sign * (Math.abs(Number(units)) * 10 ** digits + Number((part + '0'.repeat(digits)).slice(0, digits) || '0'))
+  return (
+    sign *
+    (Math.abs(Number(units)) * 10 ** digits +
+      Number((part + '0'.repeat(digits)).slice(0, digits) || '0'))
+  )
 }

@@ -12,7 +12,9 @@ export interface Rate {
 /** The newest rate between two currencies, turned round where only the other way is known; null when there is none. */
 export function rateBetween(rates: readonly Rate[], from: Currency, to: Currency): number | null {
   if (from === to) return 1
-  const fitting = rates.filter((r) => (r.from === from && r.to === to) || (r.from === to && r.to === from)).sort((p, q) => (p.on < q.on ? 1 : p.on > q.on ? -1 : 0))
+  const fitting = rates
+    .filter((r) => (r.from === from && r.to === to) || (r.from === to && r.to === from))
+    .sort((p, q) => (p.on < q.on ? 1 : p.on > q.on ? -1 : 0))
   const newest = fitting[0]
   return newest ? (newest.from === from ? newest.rate : 1 / newest.rate) : null
 }
@@ -21,7 +23,13 @@ export function rateBetween(rates: readonly Rate[], from: Currency, to: Currency
  * What a listed price costs the build, tax included, in the build's currency: tax first at the build's rate where the
  * price excludes it, then currency; each rounded once, half-even. Null without an exchange rate.
  */
-export function paidPrice(listedMinor: number, currency: Currency, taxIncluded: boolean, build: { currency: Currency; taxRate: number }, rates: readonly Rate[]): number | null {
+export function paidPrice(
+  listedMinor: number,
+  currency: Currency,
+  taxIncluded: boolean,
+  build: { currency: Currency; taxRate: number },
+  rates: readonly Rate[],
+): number | null {
   const rate = rateBetween(rates, currency, build.currency)
   if (rate === null) return null
   const gross = taxIncluded ? listedMinor : withTax(listedMinor, build.taxRate)

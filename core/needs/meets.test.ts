@@ -14,13 +14,27 @@ const part = (id: string, kind: string, ports: Record<string, Record<string, unk
         kind: port,
         slot,
         ...(looks ? { looks: looks as 'forward' } : {}),
-        claims: Object.fromEntries(Object.entries(values).map(([field, value]) => [field, [{ id: `${id}.${field}`, value, grade: 'maker' as const }]])),
+        claims: Object.fromEntries(
+          Object.entries(values).map(([field, value]) => [
+            field,
+            [{ id: `${id}.${field}`, value, grade: 'maker' as const }],
+          ]),
+        ),
       }
     }),
   })
 
-const hole = (x: number, y: number, d: number, thread?: string) => ({ x, y, d, ...(thread ? { thread } : {}) })
-const plate = (id: string, thicknessMm: number | undefined, dowels: unknown = [hole(150, 0, 12), hole(-150, 0, 12)]) =>
+const hole = (x: number, y: number, d: number, thread?: string) => ({
+  x,
+  y,
+  d,
+  ...(thread ? { thread } : {}),
+})
+const plate = (
+  id: string,
+  thicknessMm: number | undefined,
+  dowels: unknown = [hole(150, 0, 12), hole(-150, 0, 12)],
+) =>
   part(id, 'plate', {
     'plate/main': thicknessMm === undefined ? {} : { thicknessMm },
     'face/front/forward': { holes: [hole(1, 2, 10.6), hole(3, 4, 10.6)], dowels },
@@ -45,7 +59,10 @@ test.each([
 test('the order in which holes were typed does not matter', () => {
   const turned = part('turned', 'plate', {
     'plate/main': { thicknessMm: 12 },
-    'face/front/forward': { holes: [hole(3, 4, 10.6), hole(1, 2, 10.6)], dowels: [hole(-150, 0, 12), hole(150, 0, 12)] },
+    'face/front/forward': {
+      holes: [hole(3, 4, 10.6), hole(1, 2, 10.6)],
+      dowels: [hole(-150, 0, 12), hole(150, 0, 12)],
+    },
     'face/rear/rearward': { holes: [hole(5, 6, 10)] },
   })
   expect(meets(turned, wanted)).toEqual({ meets: 'yes' })
@@ -54,19 +71,28 @@ test('the order in which holes were typed does not matter', () => {
 test('the two faces of a plate are not taken for one another', () => {
   const swapped = part('swapped', 'plate', {
     'plate/main': { thicknessMm: 12 },
-    'face/front/forward': { holes: [hole(5, 6, 10)], dowels: [hole(150, 0, 12), hole(-150, 0, 12)] },
+    'face/front/forward': {
+      holes: [hole(5, 6, 10)],
+      dowels: [hole(150, 0, 12), hole(-150, 0, 12)],
+    },
     'face/rear/rearward': { holes: [hole(1, 2, 10.6), hole(3, 4, 10.6)] },
   })
   expect(meets(swapped, wanted).meets).toBe('no')
 })
 
 test('a field nobody measured makes it confirm, named', () => {
-  expect(meets(plate('unknown', undefined), wanted)).toEqual({ meets: 'confirm', unknown: ['Thickness'] })
+  expect(meets(plate('unknown', undefined), wanted)).toEqual({
+    meets: 'confirm',
+    unknown: ['Thickness'],
+  })
 })
 
 test('a thread is one thread in any spelling; a window is inclusive; a part id is itself alone', () => {
-  const bolt = part('bolt', 'flange-bolt', { 'flange-bolts/main': { thread: 'm10 × 1.25', lengthMm: 25.5 } })
-  const want = (constraints: Parameters<typeof meets>[1]['constraints']) => meets(bolt, { kind: 'flange-bolt', constraints }).meets
+  const bolt = part('bolt', 'flange-bolt', {
+    'flange-bolts/main': { thread: 'm10 × 1.25', lengthMm: 25.5 },
+  })
+  const want = (constraints: Parameters<typeof meets>[1]['constraints']) =>
+    meets(bolt, { kind: 'flange-bolt', constraints }).meets
   expect(want([{ port: 'flange-bolts', field: 'thread', equals: 'M10x1.25' }])).toBe('yes')
   expect(want([{ port: 'flange-bolts', field: 'thread', equals: 'M10x1.5' }])).toBe('no')
   expect(want([{ port: 'flange-bolts', field: 'lengthMm', low: 24.5, high: 25.5 }])).toBe('yes')

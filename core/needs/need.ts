@@ -47,24 +47,41 @@ export interface Need {
   readonly cautions: readonly string[]
 }
 
-export type NewNeed = Omit<Need, 'id' | 'slot' | 'quantity' | 'level' | 'waits' | 'constraints' | 'cautions'> &
+export type NewNeed = Omit<
+  Need,
+  'id' | 'slot' | 'quantity' | 'level' | 'waits' | 'constraints' | 'cautions'
+> &
   Partial<Pick<Need, 'slot' | 'quantity' | 'level' | 'waits' | 'constraints' | 'cautions'>>
 
 /** `kind/place/slot`. */
-export const needId = (kind: string, place: string, slot = 'main'): string => `${kind}/${place}/${slot}`
+export const needId = (kind: string, place: string, slot = 'main'): string =>
+  `${kind}/${place}/${slot}`
 
 export function need(from: NewNeed): Need {
   const slot = from.slot ?? 'main'
-  return { level: 'required', waits: 'nothing', quantity: 1, constraints: [], cautions: [], ...from, slot, id: needId(from.kind, from.place, slot) }
+  return {
+    level: 'required',
+    waits: 'nothing',
+    quantity: 1,
+    constraints: [],
+    cautions: [],
+    ...from,
+    slot,
+    id: needId(from.kind, from.place, slot),
+  }
 }
 
 const LEVELS: readonly Level[] = ['optional', 'confirm', 'wanted', 'required']
 const WAITS: readonly WaitsFor[] = ['nothing', 'mated', 'mock-up', 'first run']
-const later = <T>(order: readonly T[], a: T, b: T): T => (order.indexOf(a) >= order.indexOf(b) ? a : b)
+const later = <T>(order: readonly T[], a: T, b: T): T =>
+  order.indexOf(a) >= order.indexOf(b) ? a : b
 
 /** Joins two needs of one id: reasons together, the larger quantity, the stricter level, constraints intersected. */
 export function mergeNeeds(a: Need, b: Need): Need {
-  const why = [...a.why, ...b.why.filter((reason) => !a.why.some((other) => sameReason(other, reason)))].sort((p, q) => (key(p) < key(q) ? -1 : 1))
+  const why = [
+    ...a.why,
+    ...b.why.filter((reason) => !a.why.some((other) => sameReason(other, reason))),
+  ].sort((p, q) => (key(p) < key(q) ? -1 : 1))
   const { constraints, conflict } = intersect([...a.constraints, ...b.constraints])
   const [first, second] = a.words <= b.words ? [a, b] : [b, a]
   const wants = [a.wants, b.wants].filter((id) => id !== undefined).sort()[0]
@@ -84,11 +101,15 @@ export function mergeNeeds(a: Need, b: Need): Need {
   }
 }
 
-const key = (reason: Reason): string => `${reason.rule}|${reason.words}|${reason.joint ?? ''}|${reason.parent ?? ''}`
+const key = (reason: Reason): string =>
+  `${reason.rule}|${reason.words}|${reason.joint ?? ''}|${reason.parent ?? ''}`
 const sameReason = (a: Reason, b: Reason): boolean => key(a) === key(b)
 
 /** Narrows constraints on one field to one; an empty window or two words is a conflict. */
-export function intersect(all: readonly Constraint[]): { constraints: readonly Constraint[]; conflict?: string } {
+export function intersect(all: readonly Constraint[]): {
+  constraints: readonly Constraint[]
+  conflict?: string
+} {
   const byField = new Map<string, Constraint>()
   let conflict: string | undefined
   for (const one of all) {
@@ -98,13 +119,21 @@ export function intersect(all: readonly Constraint[]): { constraints: readonly C
       byField.set(at, one)
       continue
     }
-    if (one.equals !== undefined && other.equals !== undefined && one.equals !== other.equals) conflict = `${at} must be both ${other.equals} and ${one.equals}`
+    if (one.equals !== undefined && other.equals !== undefined && one.equals !== other.equals)
+      conflict = `${at} must be both ${other.equals} and ${one.equals}`
     const low = Math.max(one.low ?? -Infinity, other.low ?? -Infinity)
     const high = Math.min(one.high ?? Infinity, other.high ?? Infinity)
     if (low > high) conflict = `${at} must be at least ${low} and at most ${high}`
     const equals = other.equals ?? one.equals
-    byField.set(at, { ...other, ...(Number.isFinite(low) ? { low } : {}), ...(Number.isFinite(high) ? { high } : {}), ...(equals === undefined ? {} : { equals }) })
+    byField.set(at, {
+      ...other,
+      ...(Number.isFinite(low) ? { low } : {}),
+      ...(Number.isFinite(high) ? { high } : {}),
+      ...(equals === undefined ? {} : { equals }),
+    })
   }
-  const constraints = [...byField.entries()].sort(([p], [q]) => (p < q ? -1 : 1)).map(([, constraint]) => constraint)
+  const constraints = [...byField.entries()]
+    .sort(([p], [q]) => (p < q ? -1 : 1))
+    .map(([, constraint]) => constraint)
   return conflict === undefined ? { constraints } : { constraints, conflict }
 }

@@ -16,7 +16,12 @@ export interface BriefFacts {
 }
 
 /** Facts that follow from a chosen pairing and the brief. */
-export function pairingFacts(train: Train, result: PairingResult, partOf: (id: string) => CompiledPart | undefined, brief: BriefFacts): Fact[] {
+export function pairingFacts(
+  train: Train,
+  result: PairingResult,
+  partOf: (id: string) => CompiledPart | undefined,
+  brief: BriefFacts,
+): Fact[] {
   const facts: Fact[] = []
   const say = (key: FactKey, value: FactValue | null | undefined): void => {
     if (value !== null && value !== undefined) facts.push({ key, value })
@@ -30,7 +35,8 @@ export function pairingFacts(train: Train, result: PairingResult, partOf: (id: s
   const inserted = result.chosen.map(partOf).filter((part) => part !== undefined)
   for (const part of train.coupling) {
     const key = `coupling.${part.kind}` as FactKey
-    if (Object.hasOwn(FACT_KEYS, key)) say(key, (inserted.find((other) => other.kind === part.kind) ?? part).id)
+    if (Object.hasOwn(FACT_KEYS, key))
+      say(key, (inserted.find((other) => other.kind === part.kind) ?? part).id)
   }
   if (inserted.length > 0) {
     say('insert.parts', inserted.map((part) => part.id).join(' '))
@@ -43,7 +49,10 @@ export function pairingFacts(train: Train, result: PairingResult, partOf: (id: s
   say('flange.bolts', flange.angles.v?.length)
   say('flange.thread', flange.thread.v)
   // A spacer brings its own longer bolts; else the wheel's are wanted.
-  const carrier = inserted.find((part) => part.kind === 'spacer' && portOf(part, 'flange-bolts').present) ?? inserted.find(isWheel) ?? train.coupling.find(isWheel)
+  const carrier =
+    inserted.find((part) => part.kind === 'spacer' && portOf(part, 'flange-bolts').present) ??
+    inserted.find(isWheel) ??
+    train.coupling.find(isWheel)
   const lengthMm = portOf(carrier, 'flange-bolts').lengthMm.v
   if (!Number.isNaN(lengthMm)) say('flange.lengthMm', lengthMm)
   for (const kind of brief.mustWork) {
@@ -56,13 +65,21 @@ export function pairingFacts(train: Train, result: PairingResult, partOf: (id: s
   return facts
 }
 
-const isWheel = (part: CompiledPart): boolean => part.kind === 'flywheel' || part.kind === 'flexplate'
+const isWheel = (part: CompiledPart): boolean =>
+  part.kind === 'flywheel' || part.kind === 'flexplate'
 
-function faces(train: Train, plate: CompiledPart | undefined, say: (key: FactKey, value: FactValue | null | undefined) => void): void {
+function faces(
+  train: Train,
+  plate: CompiledPart | undefined,
+  say: (key: FactKey, value: FactValue | null | undefined) => void,
+): void {
   const block = portOf(train.engine, 'face', 'rearward')
-  const meeting = plate ? portOf(plate, 'face', 'forward') : portOf(train.transmission, 'face', 'forward')
+  const meeting = plate
+    ? portOf(plate, 'face', 'forward')
+    : portOf(train.transmission, 'face', 'forward')
   say('face.thread', block.holes.v?.find((hole) => hole.thread)?.thread)
   say('face.dowels', block.dowels.v?.length)
-  if (block.holes.v && meeting.holes.v) say('face.bolts', matchFaces(block, meeting, TOLERANCES.axisOffsetFitsMm.value).met.length)
+  if (block.holes.v && meeting.holes.v)
+    say('face.bolts', matchFaces(block, meeting, TOLERANCES.axisOffsetFitsMm.value).met.length)
   else say('face.bolts', block.holes.v?.length)
 }

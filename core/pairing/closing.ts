@@ -9,7 +9,14 @@ import type { Verdict } from '../joints/verdict.ts'
 import type { AnyPort, CompiledPart } from '../ports/index.ts'
 import { GRADES } from '../quantity/grade.ts'
 import { lookOf, type Outcome, Outcomes, serial } from './outcomes.ts'
-import { type Assembly, assemble, contextOf, type PairingContext, scenesOf, type Train } from './train.ts'
+import {
+  type Assembly,
+  assemble,
+  contextOf,
+  type PairingContext,
+  scenesOf,
+  type Train,
+} from './train.ts'
 
 /** A set of catalogue parts that closes a pairing, or may, with what is still to be measured. */
 export interface ClosingSet {
@@ -35,7 +42,11 @@ export function insertionPlace(part: CompiledPart): InsertionPlace | null {
   return has('pilot-piece') ? 'pilot' : null
 }
 
-const JOINT_OF: Record<InsertionPlace, string> = { face: 'block-face', flange: 'crank-flange', pilot: 'pilot' }
+const JOINT_OF: Record<InsertionPlace, string> = {
+  face: 'block-face',
+  flange: 'crank-flange',
+  pilot: 'pilot',
+}
 
 /** Most sets of several parts that are tried; beyond it the strongest and cheapest of each place are. */
 const MOST_TRIED = 4000
@@ -67,13 +78,18 @@ export function closingSets(
     ctx,
     cost,
   )
-  const inUse = new Set([...train.coupling, train.engine, train.transmission].map((part) => part.id))
-  const places = PLACES.map((place) => mating(train, place, ctx, catalogue).filter((part) => !inUse.has(part.id)))
+  const inUse = new Set(
+    [...train.coupling, train.engine, train.transmission].map((part) => part.id),
+  )
+  const places = PLACES.map((place) =>
+    mating(train, place, ctx, catalogue).filter((part) => !inUse.has(part.id)),
+  )
   const singles = places.map((parts) => parts.map((part) => search.tryOut([part])))
   const found = singles.flat().flatMap(({ set }) => set ?? [])
   // A set with a smaller one inside that already closes adds nothing.
   const rest = singles.map((tried) => tried.filter(({ set }) => set?.closes !== 'yes'))
-  if (most > 1) for (const [one, other] of PAIRS) found.push(...search.pairs(rest[one]!, rest[other]!))
+  if (most > 1)
+    for (const [one, other] of PAIRS) found.push(...search.pairs(rest[one]!, rest[other]!))
   found.sort(byWorth)
   return found.slice(0, MOST_TOLD).map(({ parts, closes, missing }) => ({ parts, closes, missing }))
 }
@@ -86,46 +102,83 @@ const PAIRS = [
 ] as const
 const rank = (closes: 'yes' | 'may'): number => (closes === 'yes' ? 0 : 1)
 const byWorth = (p: Found, q: Found): number =>
-  rank(p.closes) - rank(q.closes) || p.parts.length - q.parts.length || q.weakest - p.weakest || p.cost - q.cost || (p.parts.join() < q.parts.join() ? -1 : 1)
+  rank(p.closes) - rank(q.closes) ||
+  p.parts.length - q.parts.length ||
+  q.weakest - p.weakest ||
+  p.cost - q.cost ||
+  (p.parts.join() < q.parts.join() ? -1 : 1)
 
 const matingMemory = new WeakMap<readonly CompiledPart[], Map<string, readonly CompiledPart[]>>()
-const placed = new WeakMap<readonly CompiledPart[], ReadonlyMap<InsertionPlace, readonly CompiledPart[]>>()
+const placed = new WeakMap<
+  readonly CompiledPart[],
+  ReadonlyMap<InsertionPlace, readonly CompiledPart[]>
+>()
 /** Neighbourhoods remembered for one catalogue. */
 const REMEMBERED = 200
 
 /** Parts of a catalogue that mate with their neighbours at a place; remembered for all trains that are alike there. */
-function mating(train: Train, place: InsertionPlace, ctx: PairingContext, catalogue: readonly CompiledPart[]): readonly CompiledPart[] {
+function mating(
+  train: Train,
+  place: InsertionPlace,
+  ctx: PairingContext,
+  catalogue: readonly CompiledPart[],
+): readonly CompiledPart[] {
   const joint = jointNamed(JOINT_OF[place])!
   let held = matingMemory.get(catalogue)
   if (!held) matingMemory.set(catalogue, (held = new Map()))
-  const key = [place, ...neighbours(train, joint).map(serial), serial(ctx.tolerances), ctx.use, ctx.placement].join(' ')
+  const key = [
+    place,
+    ...neighbours(train, joint).map(serial),
+    serial(ctx.tolerances),
+    ctx.use,
+    ctx.placement,
+  ].join(' ')
   const known = held.get(key)
   if (known) return known
   const tally = new Tally()
   const found = (byPlace(catalogue).get(place) ?? []).filter((part) => {
     const assembly = assemble({ ...train, inserted: [part] })
-    return scenesOf(joint, assembly, contextOf(assembly, ctx)).every((scene) => tally.isAtMost(joint, scene, WORK))
+    return scenesOf(joint, assembly, contextOf(assembly, ctx)).every((scene) =>
+      tally.isAtMost(joint, scene, WORK),
+    )
   })
   if (held.size >= REMEMBERED) held.delete(held.keys().next().value!)
   held.set(key, found)
   return found
 }
 
-function byPlace(catalogue: readonly CompiledPart[]): ReadonlyMap<InsertionPlace, readonly CompiledPart[]> {
+function byPlace(
+  catalogue: readonly CompiledPart[],
+): ReadonlyMap<InsertionPlace, readonly CompiledPart[]> {
   let found = placed.get(catalogue)
   if (!found) placed.set(catalogue, (found = groupBy(catalogue, insertionPlace)))
   return found
 }
 
 /** Parts of a train that bring something a joint looks at. */
-function neighbours({ engine, transmission, recipient, transfer, coupling }: Train, joint: Joint): CompiledPart[] {
+function neighbours(
+  { engine, transmission, recipient, transfer, coupling }: Train,
+  joint: Joint,
+): CompiledPart[] {
   const { slots, stack, ratings } = inputsOf(joint)
   const isSeen = ({ kind }: AnyPort): boolean =>
-    kind === 'ratings' ? ratings : slots.includes(SLOTS[kind]) || (stack && (kind === 'plate' || kind === 'spacer')) || BORE.has(kind)
-  return [engine, transmission, recipient, transfer, ...coupling].filter((part): part is CompiledPart => part != null && part.ports.some(isSeen))
+    kind === 'ratings'
+      ? ratings
+      : slots.includes(SLOTS[kind]) ||
+        (stack && (kind === 'plate' || kind === 'spacer')) ||
+        BORE.has(kind)
+  return [engine, transmission, recipient, transfer, ...coupling].filter(
+    (part): part is CompiledPart => part?.ports.some(isSeen) ?? false,
+  )
 }
 /** Plates and spacers part a meeting in two, and a spacer or a wheel brings the bore: they count for every joint. */
-const BORE: ReadonlySet<string> = new Set(['plate', 'spacer', 'pilot-bore', 'flywheel', 'flange-bolts'])
+const BORE: ReadonlySet<string> = new Set([
+  'plate',
+  'spacer',
+  'pilot-bore',
+  'flywheel',
+  'flange-bolts',
+])
 
 /** A part tried by itself: where it goes, which joints it leaves failing, and the set it makes. */
 interface Single {
@@ -169,7 +222,11 @@ class Search {
         : {
             parts: parts.map(({ id }) => id),
             closes: open.length === 0 ? 'yes' : 'may',
-            missing: open.flatMap((joint) => this.#outcomes.record(joint, assembly).missing.map((field) => `${field.partName}: ${field.label}`)),
+            missing: open.flatMap((joint) =>
+              this.#outcomes
+                .record(joint, assembly)
+                .missing.map((field) => `${field.partName}: ${field.label}`),
+            ),
             weakest,
             cost: parts.reduce((sum, { id }) => sum + this.cost(id), 0),
           }
@@ -177,7 +234,12 @@ class Search {
   }
 
   /** How a joint that was as in the bare run stands now. */
-  #state(bare: Verdict, joint: Joint, { code }: Outcome, assembly: Assembly): 'good' | 'open' | 'failing' {
+  #state(
+    bare: Verdict,
+    joint: Joint,
+    { code }: Outcome,
+    assembly: Assembly,
+  ): 'good' | 'open' | 'failing' {
     if (code <= WORK) return 'good'
     const before = CODES.indexOf(bare.code)
     const bridged = bare.limits.some((limit) => limit.code === 'bridge')
@@ -196,7 +258,8 @@ class Search {
         const right = twos.filter((two) => this.#mayMend(two, ones[0]!))
         const isMany = left.length * right.length > MOST_TRIED
         const most = Math.floor(Math.sqrt(MOST_TRIED))
-        const tried = (singles: readonly Single[]): readonly Single[] => (isMany ? this.#foremost(singles, most) : singles)
+        const tried = (singles: readonly Single[]): readonly Single[] =>
+          isMany ? this.#foremost(singles, most) : singles
         for (const one of tried(left))
           for (const two of tried(right)) {
             const { set } = this.tryOut([one.part, two.part])
@@ -209,18 +272,31 @@ class Search {
   /** Whether a part of another place, of the shape of this one, changes what every failing joint looks at. */
   #mayMend({ part, assembly, failing }: Single, { part: other }: Single): boolean {
     if (failing.length === 0) return true
-    const order = [part, other].sort((p, q) => PLACES.indexOf(insertionPlace(p)!) - PLACES.indexOf(insertionPlace(q)!))
+    const order = [part, other].sort(
+      (p, q) => PLACES.indexOf(insertionPlace(p)!) - PLACES.indexOf(insertionPlace(q)!),
+    )
     const both = assemble({ ...this.train, inserted: order })
     return failing.every((joint) => lookOf(joint, both) !== lookOf(joint, assembly))
   }
 
   /** The cheapest at each strength of evidence. */
   #foremost(singles: readonly Single[], most: number): Single[] {
-    const byCost = [...singles].sort((p, q) => this.cost(p.part.id) - this.cost(q.part.id) || (p.part.id < q.part.id ? -1 : 1))
+    const byCost = [...singles].sort(
+      (p, q) => this.cost(p.part.id) - this.cost(q.part.id) || (p.part.id < q.part.id ? -1 : 1),
+    )
     const each = Math.max(1, Math.floor(most / (GRADES.length + 1)))
-    return [...new Set([...GRADES.keys(), GRADES.length].flatMap((grade) => byCost.filter(({ weakest }) => weakest >= grade).slice(0, each)))]
+    return [
+      ...new Set(
+        [...GRADES.keys(), GRADES.length].flatMap((grade) =>
+          byCost.filter(({ weakest }) => weakest >= grade).slice(0, each),
+        ),
+      ),
+    ]
   }
 }
 
 /** What a part changes where it is put in: its kind, and which ports it has and names. */
-const shapeOf = ({ kind, ports }: CompiledPart): string => [kind, ...ports.map((port) => `${port.kind} ${port.looks} ${port.slot} ${port.present}`)].join('|')
+const shapeOf = ({ kind, ports }: CompiledPart): string =>
+  [kind, ...ports.map((port) => `${port.kind} ${port.looks} ${port.slot} ${port.present}`)].join(
+    '|',
+  )

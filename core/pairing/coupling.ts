@@ -1,7 +1,17 @@
 import { type CompiledPart, portOf } from '../ports/index.ts'
 
 /** Kinds of the pieces between engine and transmission. */
-export const COUPLING_KINDS = ['separator', 'flywheel', 'flexplate', 'cover', 'disc', 'release-bearing', 'starter', 'pilot', 'converter'] as const
+export const COUPLING_KINDS = [
+  'separator',
+  'flywheel',
+  'flexplate',
+  'cover',
+  'disc',
+  'release-bearing',
+  'starter',
+  'pilot',
+  'converter',
+] as const
 export type CouplingKind = (typeof COUPLING_KINDS)[number]
 
 /** The pieces of a manual and of an automatic coupling. The separator is used where the engine came with one; the rest complete it. */
@@ -10,7 +20,8 @@ export const COUPLING_SETS = {
   automatic: ['separator', 'flexplate', 'converter', 'starter'],
 } as const satisfies Record<'manual' | 'automatic', readonly CouplingKind[]>
 
-export const isCouplingKind = (kind: string): kind is CouplingKind => (COUPLING_KINDS as readonly string[]).includes(kind)
+export const isCouplingKind = (kind: string): kind is CouplingKind =>
+  (COUPLING_KINDS as readonly string[]).includes(kind)
 
 /** From the engine by default; the rest comes from the transmission. */
 const FROM_ENGINE: ReadonlySet<string> = new Set(['separator', 'flywheel', 'flexplate', 'pilot'])
@@ -43,10 +54,15 @@ export function couplingSet(
     const picked = firstOf(chosen, kind)
     const engines = firstOf(ofEngine, kind)
     const transmissions = firstOf(ofTransmission, kind)
-    if (kind === 'starter' && !picked && engines && transmissions) notes.push(`Two starters are known: ${transmissions.name} of the bell is used, not ${engines.name}.`)
-    const part = picked ?? (FROM_ENGINE.has(kind) ? (engines ?? transmissions) : (transmissions ?? engines))
+    if (kind === 'starter' && !picked && engines && transmissions)
+      notes.push(
+        `Two starters are known: ${transmissions.name} of the bell is used, not ${engines.name}.`,
+      )
+    const part =
+      picked ?? (FROM_ENGINE.has(kind) ? (engines ?? transmissions) : (transmissions ?? engines))
     if (part) parts.push(part)
-    else if (kind !== 'separator') notes.push(`No ${kind.replace('-', ' ')} is named: its measurements count as not known.`)
+    else if (kind !== 'separator')
+      notes.push(`No ${kind.replace('-', ' ')} is named: its measurements count as not known.`)
   }
   return { parts, notes }
 }

@@ -46,14 +46,20 @@ export interface Heard<C extends JointClaim = JointClaim> {
 
 const isMeant = (claim: JointClaim, joint: JointResult, spoken: Spoken): boolean => {
   if (claim.joint !== null && claim.joint !== joint.joint) return false
-  const engine = claim.engineId !== null ? claim.engineId === spoken.engineId : claim.engineFamily !== null && claim.engineFamily === spoken.engineFamily
+  const engine =
+    claim.engineId !== null
+      ? claim.engineId === spoken.engineId
+      : claim.engineFamily !== null && claim.engineFamily === spoken.engineFamily
   const transmission =
-    claim.transmissionId !== null ? claim.transmissionId === spoken.transmissionId : claim.transmissionFamily !== null && claim.transmissionFamily === spoken.transmissionFamily
+    claim.transmissionId !== null
+      ? claim.transmissionId === spoken.transmissionId
+      : claim.transmissionFamily !== null && claim.transmissionFamily === spoken.transmissionFamily
   return engine && transmission
 }
 
 /** A limit that would break something if wrong, and is not settled. */
-const isDamageOpen = (verdict: Verdict): boolean => verdict.limits.some((limit) => limit.damage && limit.code === 'unmeasured')
+const isDamageOpen = (verdict: Verdict): boolean =>
+  verdict.limits.some((limit) => limit.damage && limit.code === 'unmeasured')
 
 /**
  * What claims on a joint as a whole say beside its computed verdict. A claim answers only where the computed code is
@@ -63,13 +69,23 @@ const isDamageOpen = (verdict: Verdict): boolean => verdict.limits.some((limit) 
  *
  * @param place where the joint stands: a claim without a joint speaks of the coupling only, a finished build of both
  */
-export function hearClaims<C extends JointClaim>(joint: JointResult, place: 'coupling' | 'vehicle', claims: readonly C[], spoken: Spoken): Heard<C> {
+export function hearClaims<C extends JointClaim>(
+  joint: JointResult,
+  place: 'coupling' | 'vehicle',
+  claims: readonly C[],
+  spoken: Spoken,
+): Heard<C> {
   const conflicts: C[] = []
   let answer: Answer<C> | undefined
   for (const claim of claims) {
-    if (!isMeant(claim, joint, spoken) || (claim.joint === null && claim.subject !== 'build' && place !== 'coupling')) continue
+    if (
+      !isMeant(claim, joint, spoken) ||
+      (claim.joint === null && claim.subject !== 'build' && place !== 'coupling')
+    )
+      continue
     const run = claim.subject === 'joint' || !joint.closed ? 'bare' : 'closed'
-    if (claim.subject === 'kit' && (claim.kitId === null || !spoken.kitsInRun.has(claim.kitId))) continue
+    if (claim.subject === 'kit' && (claim.kitId === null || !spoken.kitsInRun.has(claim.kitId)))
+      continue
     const verdict = run === 'closed' ? joint.closed! : joint.bare
     const agrees = verdict.code === 'fits' || verdict.code === 'work'
     if (verdict.code !== 'unmeasured') {
@@ -77,7 +93,10 @@ export function hearClaims<C extends JointClaim>(joint: JointResult, place: 'cou
       continue
     }
     if (claim.says === 'no' || (isDamageOpen(verdict) && claim.grade !== 'fitted')) continue
-    const isStronger = !answer || strength(claim.grade) > strength(answer.claim.grade) || (claim.grade === answer.claim.grade && claim.id < answer.claim.id)
+    const isStronger =
+      !answer ||
+      strength(claim.grade) > strength(answer.claim.grade) ||
+      (claim.grade === answer.claim.grade && claim.id < answer.claim.id)
     if (isStronger) answer = { run, code: 'fits', evidence: claim.grade, claim }
   }
   return { conflicts, ...(answer ? { answer } : {}) }

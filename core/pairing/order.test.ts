@@ -14,18 +14,30 @@ test('the order is one: no two rows before one another, and what is before is be
   fc.assert(
     fc.property(row, row, row, (a, b, c) => {
       expect(Math.sign(byPromise(a, b)) + Math.sign(byPromise(b, a))).toBe(0)
-      if (byPromise(a, b) <= 0 && byPromise(b, c) <= 0) expect(byPromise(a, c)).toBeLessThanOrEqual(0)
+      if (byPromise(a, b) <= 0 && byPromise(b, c) <= 0)
+        expect(byPromise(a, c)).toBeLessThanOrEqual(0)
     }),
   )
 })
 
 test('the chosen one comes first, a closed bridge before an open one, a clash last', () => {
-  const of = (bare: Promising['joints'][number]['code'], closed: Promising['joints'][number]['closed'] = null, chosen = false): Promising => ({
+  const of = (
+    bare: Promising['joints'][number]['code'],
+    closed: Promising['joints'][number]['closed'] = null,
+    chosen = false,
+  ): Promising => ({
     chosen,
     engine: 'A',
     joints: [{ code: bare, closed }],
   })
-  const rows = [of('clash'), of('bridge'), of('unmeasured'), of('bridge', 'work'), of('fits'), of('clash', null, true)]
+  const rows = [
+    of('clash'),
+    of('bridge'),
+    of('unmeasured'),
+    of('bridge', 'work'),
+    of('fits'),
+    of('clash', null, true),
+  ]
   expect([...rows].sort(byPromise)).toEqual([rows[5], rows[4], rows[3], rows[2], rows[1], rows[0]])
 })
 

@@ -55,7 +55,9 @@ export class Outcomes {
 
   /** Whether a bridge is seen, whatever else is not known. */
   seesBridge(joint: Joint, assembly: Assembly): boolean {
-    return once(this.#bridges, joint, lookOf(joint, assembly), () => this.record(joint, assembly).limits.some(({ code }) => code === CODES[BRIDGE]))
+    return once(this.#bridges, joint, lookOf(joint, assembly), () =>
+      this.record(joint, assembly).limits.some(({ code }) => code === CODES[BRIDGE]),
+    )
   }
 
   record(joint: Joint, assembly: Assembly): Verdict {

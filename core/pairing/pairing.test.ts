@@ -20,20 +20,37 @@ const parts = new Map<string, CompiledPart>(
       .port!.filter((port) => port.partId === row.id)
       .map((port) => {
         const claims: Record<string, any[]> = {}
-        for (const claim of tables.claim!.filter((one) => one.portId === port.id)) (claims[String(claim.field)] ??= []).push(claim)
-        return { id: String(port.id), kind: String(port.kind), slot: String(port.slot), looks: port.looks as 'forward' | undefined, claims }
+        for (const claim of tables.claim!.filter((one) => one.portId === port.id))
+          (claims[String(claim.field)] ??= []).push(claim)
+        return {
+          id: String(port.id),
+          kind: String(port.kind),
+          slot: String(port.slot),
+          looks: port.looks as 'forward' | undefined,
+          claims,
+        }
       })
     return [row.id, compilePart({ ...row, ports })]
   }),
 )
 const ctx = { tolerances: tolerances(), use: 'delivery' as const }
-const owned = (owner: string): CompiledPart[] => rows.filter((row) => row.ownerId === owner).map((row) => parts.get(row.id)!)
+const owned = (owner: string): CompiledPart[] =>
+  rows.filter((row) => row.ownerId === owner).map((row) => parts.get(row.id)!)
 const train = (engine: string, transmission: string): Train => {
   const box = parts.get(transmission)!
-  return { engine: parts.get(engine)!, transmission: box, recipient: parts.get('packet')!, coupling: couplingSet(box, owned(engine), owned(transmission)).parts, inserted: [] }
+  return {
+    engine: parts.get(engine)!,
+    transmission: box,
+    recipient: parts.get('packet')!,
+    coupling: couplingSet(box, owned(engine), owned(transmission)).parts,
+    inserted: [],
+  }
 }
-const insertable = [...parts.values()].filter((part) => insertionPlace(part) !== null && !rows.find((row) => row.id === part.id)?.ownerId)
-const run = (engine: string, transmission: string, catalogue = insertable) => runPairing(train(engine, transmission), ctx, catalogue)
+const insertable = [...parts.values()].filter(
+  (part) => insertionPlace(part) !== null && !rows.find((row) => row.id === part.id)?.ownerId,
+)
+const run = (engine: string, transmission: string, catalogue = insertable) =>
+  runPairing(train(engine, transmission), ctx, catalogue)
 
 test('what was built together fits at every joint of its coupling; in its own vehicle, at every joint', () => {
   const codes = (engine: string, box: string, place?: string) =>
@@ -57,14 +74,19 @@ test('tally and record agree on every train, bare and with any part put in', () 
         const whole = { ...train(engine, box), inserted }
         for (const verdict of recordTrain(whole, ctx)) {
           const assembly = assemble(whole)
-          tallyJoint(JOINTS.find((joint) => joint.id === verdict.joint)!, assembly, contextOf(assembly, ctx), tally.reset())
-          expect([CODES[tally.code], tally.stated, tally.known, tally.agreed, tally.outside]).toEqual([
-            verdict.code,
-            verdict.stated,
-            verdict.known,
-            verdict.agreed,
-            verdict.outside,
-          ])
+          tallyJoint(
+            JOINTS.find((joint) => joint.id === verdict.joint)!,
+            assembly,
+            contextOf(assembly, ctx),
+            tally.reset(),
+          )
+          expect([
+            CODES[tally.code],
+            tally.stated,
+            tally.known,
+            tally.agreed,
+            tally.outside,
+          ]).toEqual([verdict.code, verdict.stated, verdict.known, verdict.agreed, verdict.outside])
         }
       }
 })
@@ -75,16 +97,35 @@ test('one plate closes; the set taken is the stronger evidence, the kit without 
     ['yes', 'plate-w2-12'],
     ['yes', 'plate-w2-12b'],
   ])
-  expect(result.joints.filter((joint) => jointNamed(joint.joint)!.place === 'coupling').map((joint) => joint.closed?.code)).toEqual(Array(10).fill('fits'))
+  expect(
+    result.joints
+      .filter((joint) => jointNamed(joint.joint)!.place === 'coupling')
+      .map((joint) => joint.closed?.code),
+  ).toEqual(Array(10).fill('fits'))
   // The plate moves the engine forward off its mounts: a bracket is its own piece, and does not undo the set.
-  expect(result.joints.find((joint) => joint.joint === 'engine-mounts')!.closed).toMatchObject({ code: 'bridge', pieces: ['engine-mount'] })
-  const without = runPairing(train('wick-2', 'marlund-4'), ctx, insertable, { prefer: ['plate-w2-12b'] })
-  expect(without.joints[0]!.closed).toMatchObject({ code: 'work', tasks: expect.arrayContaining([expect.objectContaining({ id: 'fit-dowels' })]) })
+  expect(result.joints.find((joint) => joint.joint === 'engine-mounts')!.closed).toMatchObject({
+    code: 'bridge',
+    pieces: ['engine-mount'],
+  })
+  const without = runPairing(train('wick-2', 'marlund-4'), ctx, insertable, {
+    prefer: ['plate-w2-12b'],
+  })
+  expect(without.joints[0]!.closed).toMatchObject({
+    code: 'work',
+    tasks: expect.arrayContaining([expect.objectContaining({ id: 'fit-dowels' })]),
+  })
 })
 
 test('a set of two is found where one part is not enough, and nothing where the catalogue has none', () => {
-  expect(run('wick-1', 'marlund-4').closedBy[0]).toEqual({ parts: ['plate-w1-16', 'spacer-4'], closes: 'yes', missing: [] })
-  expect(run('quill-early', 'marlund-4').closedBy[0]!.parts.toSorted()).toEqual(['bush-15', 'plate-q-14'])
+  expect(run('wick-1', 'marlund-4').closedBy[0]).toEqual({
+    parts: ['plate-w1-16', 'spacer-4'],
+    closes: 'yes',
+    missing: [],
+  })
+  expect(run('quill-early', 'marlund-4').closedBy[0]!.parts.toSorted()).toEqual([
+    'bush-15',
+    'plate-q-14',
+  ])
   expect(run('wick-1', 'marlund-4', []).closedBy).toEqual([])
   expect(run('wick-1', 'kessarn-5').closedBy).toEqual([])
 })
@@ -95,7 +136,12 @@ test('a part that raises another joint does not close: a plate of the wrong thic
     kind: 'plate',
     name: 'Thick',
     ports: [
-      { id: 'thick/plate/main', kind: 'plate', slot: 'main', claims: { thicknessMm: [{ id: 'x', value: 30, grade: 'maker' }] } },
+      {
+        id: 'thick/plate/main',
+        kind: 'plate',
+        slot: 'main',
+        claims: { thicknessMm: [{ id: 'x', value: 30, grade: 'maker' }] },
+      },
       ...parts
         .get('plate-w2-12')!
         .ports.filter((port) => port.kind === 'face')
@@ -104,7 +150,10 @@ test('a part that raises another joint does not close: a plate of the wrong thic
           kind: 'face',
           slot: port.slot,
           looks: port.looks!,
-          claims: { holes: [{ id: 'h', value: (port as any).holes.v, grade: 'maker' as const }], dowels: [{ id: 'd', value: (port as any).dowels.v, grade: 'maker' as const }] },
+          claims: {
+            holes: [{ id: 'h', value: (port as any).holes.v, grade: 'maker' as const }],
+            dowels: [{ id: 'd', value: (port as any).dowels.v, grade: 'maker' as const }],
+          },
         })),
     ],
   })
@@ -116,27 +165,52 @@ test("given two starters the bell's is used and said so; a missing piece is unkn
   const set = couplingSet(parts.get('marlund-4')!, [other], owned('marlund-4'))
   expect(set.parts.find((part) => part.kind === 'starter')!.id).toBe('marlund-4-starter')
   expect(set.notes.join()).toMatch(/Two starters/)
-  const bare = recordTrain({ ...train('hob', 'marlund-4'), coupling: train('hob', 'marlund-4').coupling.filter((part) => part.kind !== 'disc') }, ctx)
+  const bare = recordTrain(
+    {
+      ...train('hob', 'marlund-4'),
+      coupling: train('hob', 'marlund-4').coupling.filter((part) => part.kind !== 'disc'),
+    },
+    ctx,
+  )
   expect(bare.find((verdict) => verdict.joint === 'depth')).toMatchObject({ code: 'unmeasured' })
 })
 
 test('a missing length is asked of the part that owns it', () => {
-  const pilot = recordTrain(train('quill-late', 'sunagi-5'), ctx).find((verdict) => verdict.joint === 'pilot')!
-  expect(pilot.missing).toMatchObject([{ part: 'quill-late', port: 'quill-late/pilot-bore/crank', field: 'finished' }])
+  const pilot = recordTrain(train('quill-late', 'sunagi-5'), ctx).find(
+    (verdict) => verdict.joint === 'pilot',
+  )!
+  expect(pilot.missing).toMatchObject([
+    { part: 'quill-late', port: 'quill-late/pilot-bore/crank', field: 'finished' },
+  ])
 })
 
 test('the strip draws what is measured, and says what is not', () => {
   const strip = stripOf({ ...train('wick-2', 'marlund-4'), inserted: [parts.get('plate-w2-12')!] })
   expect(strip.blockFace).toEqual({ mm: 640, known: true })
   expect(strip.plates).toEqual([{ mm: 12, known: true, added: true }])
-  expect(stripOf({ ...train('wick-2', 'marlund-4'), recipient: parts.get('lugger')! }).blockFace.known).toBe(false)
+  expect(
+    stripOf({ ...train('wick-2', 'marlund-4'), recipient: parts.get('lugger')! }).blockFace.known,
+  ).toBe(false)
 })
 
 test('ranked by numbers alone, what was built together comes before strangers, and a clash after both', () => {
   const weight = (engine: string, box: string): number => {
     const { coupling, transmission, recipient, transfer = null, ...own } = train(engine, box)
-    const ofEngine = coupling.filter(({ kind }) => ['separator', 'flywheel', 'flexplate', 'pilot'].includes(kind))
-    return weighPairs([{ engine: own.engine, coupling: ofEngine }], [{ transmission, coupling: coupling.filter((part) => !ofEngine.includes(part)), transfer, recipient }], ctx)[0]!
+    const ofEngine = coupling.filter(({ kind }) =>
+      ['separator', 'flywheel', 'flexplate', 'pilot'].includes(kind),
+    )
+    return weighPairs(
+      [{ engine: own.engine, coupling: ofEngine }],
+      [
+        {
+          transmission,
+          coupling: coupling.filter((part) => !ofEngine.includes(part)),
+          transfer,
+          recipient,
+        },
+      ],
+      ctx,
+    )[0]!
   }
   expect(weight('hob', 'marlund-4')).toBe(0)
   expect(weight('wick-2', 'marlund-4')).toBeLessThan(weight('anvil', 'marlund-4'))
@@ -146,7 +220,9 @@ test('ranked by numbers alone, what was built together comes before strangers, a
   ] as const) {
     const codes = recordTrain(train(engine, box), ctx).map((verdict) => verdict.code)
     const count = (code: string): number => codes.filter((one) => one === code).length
-    expect(weight(engine, box)).toBe(count('work') + 4 * count('bridge') + 5 * count('unmeasured') + 100 * count('clash'))
+    expect(weight(engine, box)).toBe(
+      count('work') + 4 * count('bridge') + 5 * count('unmeasured') + 100 * count('clash'),
+    )
   }
 })
 

@@ -35,7 +35,8 @@ export function recordTrain(train: Train, ctx: PairingContext): Verdict[] {
 }
 
 /** True where a bridge was seen, whatever else the joint reads. */
-export const sawBridge = (verdict: Verdict): boolean => verdict.limits.some((limit) => limit.code === CODES[BRIDGE])
+export const sawBridge = (verdict: Verdict): boolean =>
+  verdict.limits.some((limit) => limit.code === CODES[BRIDGE])
 
 /**
  * All joints of a pairing, bare and closed: where a bridge is seen, the catalogue is searched for sets of parts
@@ -52,11 +53,21 @@ export function runPairing(
 ): PairingResult {
   const bare = recordTrain(train, ctx)
   // Mounts, lever and propshaft are bridged by pieces of their own, not by what stands between engine and gearbox.
-  const closedBy = bare.some((verdict) => sawBridge(verdict) && jointNamed(verdict.joint)?.place === 'coupling') ? closingSets(train, bare, ctx, catalogue, options) : []
-  const taken = options.prefer ? closedBy.find((set) => sameSet(set.parts, options.prefer!)) : closedBy.find((set) => set.closes === 'yes')
-  const inserted = (taken?.parts ?? options.prefer ?? []).map((id) => catalogue.find((part) => part.id === id)).filter((part) => part !== undefined)
+  const closedBy = bare.some(
+    (verdict) => sawBridge(verdict) && jointNamed(verdict.joint)?.place === 'coupling',
+  )
+    ? closingSets(train, bare, ctx, catalogue, options)
+    : []
+  const taken = options.prefer
+    ? closedBy.find((set) => sameSet(set.parts, options.prefer!))
+    : closedBy.find((set) => set.closes === 'yes')
+  const inserted = (taken?.parts ?? options.prefer ?? [])
+    .map((id) => catalogue.find((part) => part.id === id))
+    .filter((part) => part !== undefined)
   const closed = inserted.length > 0 ? recordTrain({ ...train, inserted }, ctx) : null
-  const counts = Object.fromEntries(CODES.map((code) => [code, bare.filter((verdict) => verdict.code === code).length])) as Record<Code, number>
+  const counts = Object.fromEntries(
+    CODES.map((code) => [code, bare.filter((verdict) => verdict.code === code).length]),
+  ) as Record<Code, number>
   return {
     engine: train.engine.id,
     transmission: train.transmission.id,
@@ -78,4 +89,5 @@ export function runPairing(
   }
 }
 
-const sameSet = (a: readonly string[], b: readonly string[]): boolean => a.length === b.length && a.every((id) => b.includes(id))
+const sameSet = (a: readonly string[], b: readonly string[]): boolean =>
+  a.length === b.length && a.every((id) => b.includes(id))

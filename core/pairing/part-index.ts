@@ -30,11 +30,17 @@ export function indexOf(part: CompiledPart): PartIndex {
 }
 
 function build(part: CompiledPart): PartIndex {
-  const first = <K extends keyof typeof PORT_KINDS>(kind: K, looks?: string): Compiled<K> | undefined =>
-    part.ports.find((port) => port.kind === kind && (looks === undefined || port.looks === looks)) as unknown as Compiled<K> | undefined
+  const first = <K extends keyof typeof PORT_KINDS>(
+    kind: K,
+    looks?: string,
+  ): Compiled<K> | undefined =>
+    part.ports.find(
+      (port) => port.kind === kind && (looks === undefined || port.looks === looks),
+    ) as unknown as Compiled<K> | undefined
   const placed = new Map<Slot, AnyPort>()
   for (const port of part.ports) {
-    if (port.kind === 'ratings' || port.kind === 'pilot-bore' || port.kind === 'crank-flange') continue
+    if (port.kind === 'ratings' || port.kind === 'pilot-bore' || port.kind === 'crank-flange')
+      continue
     const slot = SLOTS[port.kind]
     if (!placed.get(slot)?.present) placed.set(slot, port)
   }
@@ -50,7 +56,9 @@ function build(part: CompiledPart): PartIndex {
     flywheel: first('flywheel') ?? PORT_KINDS.flywheel.missing,
     flangeBolts: first('flange-bolts') ?? PORT_KINDS['flange-bolts'].missing,
     pilotBore: first('pilot-bore') ?? null,
-    ratings: part.ports.filter((port) => port.kind === 'ratings') as unknown as Compiled<'ratings'>[],
+    ratings: part.ports.filter(
+      (port) => port.kind === 'ratings',
+    ) as unknown as Compiled<'ratings'>[],
     placed: [...placed].map(([slot, port]) => ({ slot, port })),
   }
 }

@@ -11,7 +11,12 @@ const WEIGHTS = { fits: 0, work: 1, bridge: 4, unmeasured: 5, clash: 100 } as co
 const FEW = 100
 
 /** How far each pairing is from going together, by its bare codes, rows by engine: the less the more promising. */
-export function weighPairs(engines: readonly EngineEnd[], gearboxes: readonly GearboxEnd[], ctx: PairingContext, few = FEW): Float64Array {
+export function weighPairs(
+  engines: readonly EngineEnd[],
+  gearboxes: readonly GearboxEnd[],
+  ctx: PairingContext,
+  few = FEW,
+): Float64Array {
   const weights = new Float64Array(engines.length * gearboxes.length)
   if (weights.length <= few) {
     engines.forEach((engine, row) => {
@@ -34,18 +39,32 @@ function weightOf(engine: EngineEnd, gearbox: GearboxEnd, ctx: PairingContext): 
   const full = contextOf(assembly, ctx)
   const tally = new Tally()
   let weight = 0
-  for (const joint of JOINTS) if (tallyJoint(joint, assembly, full, tally.reset())) weight += WEIGHTS[CODES[tally.code]!]
+  for (const joint of JOINTS)
+    if (tallyJoint(joint, assembly, full, tally.reset())) weight += WEIGHTS[CODES[tally.code]!]
   return weight
 }
 
 /** The same, where only the ends that changed since it was last asked are swept again: parts are the same objects until they change. */
 export class PairWeights {
-  #before: { readonly engines: readonly EngineEnd[]; readonly gearboxes: readonly GearboxEnd[]; readonly ctx: PairingContext; readonly weights: Float64Array } | null = null
+  #before: {
+    readonly engines: readonly EngineEnd[]
+    readonly gearboxes: readonly GearboxEnd[]
+    readonly ctx: PairingContext
+    readonly weights: Float64Array
+  } | null = null
 
-  weigh(engines: readonly EngineEnd[], gearboxes: readonly GearboxEnd[], ctx: PairingContext): Float64Array {
+  weigh(
+    engines: readonly EngineEnd[],
+    gearboxes: readonly GearboxEnd[],
+    ctx: PairingContext,
+  ): Float64Array {
     const before = this.#before && isSameContext(this.#before.ctx, ctx) ? this.#before : null
-    const rows = engines.map((end) => before?.engines.findIndex((one) => isSameEngine(one, end)) ?? -1)
-    const columns = gearboxes.map((end) => before?.gearboxes.findIndex((one) => isSameGearbox(one, end)) ?? -1)
+    const rows = engines.map(
+      (end) => before?.engines.findIndex((one) => isSameEngine(one, end)) ?? -1,
+    )
+    const columns = gearboxes.map(
+      (end) => before?.gearboxes.findIndex((one) => isSameGearbox(one, end)) ?? -1,
+    )
     const width = gearboxes.length
     const weights = new Float64Array(engines.length * width)
     const fill = (some: readonly number[], others: readonly number[]): void => {
@@ -61,7 +80,8 @@ export class PairWeights {
         })
       })
     }
-    const places = (known: readonly number[], isKnown: boolean): number[] => known.flatMap((at, place) => (at >= 0 === isKnown ? [place] : []))
+    const places = (known: readonly number[], isKnown: boolean): number[] =>
+      known.flatMap((at, place) => (at >= 0 === isKnown ? [place] : []))
     fill(
       places(rows, false),
       gearboxes.map((_, column) => column),
@@ -69,14 +89,22 @@ export class PairWeights {
     fill(places(rows, true), places(columns, false))
     if (before)
       for (const row of places(rows, true))
-        for (const column of places(columns, true)) weights[row * width + column] = before.weights[rows[row]! * before.gearboxes.length + columns[column]!]!
+        for (const column of places(columns, true))
+          weights[row * width + column] =
+            before.weights[rows[row]! * before.gearboxes.length + columns[column]!]!
     this.#before = { engines, gearboxes, ctx, weights }
     return weights
   }
 }
 
-const isSameContext = (one: PairingContext, other: PairingContext): boolean => one.tolerances === other.tolerances && one.use === other.use && one.placement === other.placement
-const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean => one.length === other.length && one.every((part, i) => part === other[i])
-const isSameEngine = (one: EngineEnd, other: EngineEnd): boolean => one.engine === other.engine && isSameList(one.coupling, other.coupling)
+const isSameContext = (one: PairingContext, other: PairingContext): boolean =>
+  one.tolerances === other.tolerances && one.use === other.use && one.placement === other.placement
+const isSameList = (one: readonly unknown[], other: readonly unknown[]): boolean =>
+  one.length === other.length && one.every((part, i) => part === other[i])
+const isSameEngine = (one: EngineEnd, other: EngineEnd): boolean =>
+  one.engine === other.engine && isSameList(one.coupling, other.coupling)
 const isSameGearbox = (one: GearboxEnd, other: GearboxEnd): boolean =>
-  one.transmission === other.transmission && one.transfer === other.transfer && one.recipient === other.recipient && isSameList(one.coupling, other.coupling)
+  one.transmission === other.transmission &&
+  one.transfer === other.transfer &&
+  one.recipient === other.recipient &&
+  isSameList(one.coupling, other.coupling)

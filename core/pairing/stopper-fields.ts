@@ -29,10 +29,19 @@ const otherTurn = opposite('clockwise', 'counter-clockwise')
  * gearbox wants" says which way the gearbox wants only once it is known which way the engine turns. An answer that decides
  * no field stays an answer, asked and not judged.
  */
-export function fieldsOfAnswer(question: string, says: StopperSays, { engine, transmission, recipient, transfer }: Pair): StopperField[] {
+export function fieldsOfAnswer(
+  question: string,
+  says: StopperSays,
+  { engine, transmission, recipient, transfer }: Pair,
+): StopperField[] {
   if (says === 'unknown') return []
   const yes = says === 'yes'
-  const say = (part: CompiledPart, port: string, field: string, value: string | boolean): StopperField[] => [{ part: part.id, port, field, value }]
+  const say = (
+    part: CompiledPart,
+    port: string,
+    field: string,
+    value: string | boolean,
+  ): StopperField[] => [{ part: part.id, port, field, value }]
   switch (question) {
     case 'pilot-bore':
       return say(engine, 'pilot-bore/crank', 'finished', yes)
@@ -43,16 +52,28 @@ export function fieldsOfAnswer(question: string, says: StopperSays, { engine, tr
       return turns ? say(transmission, 'ratios/main', 'turns', yes ? turns : otherTurn(turns)) : []
     }
     case 'starter-side': {
-      const side = portOf(transmission, 'starter-seat').side.v ?? portOf(engine, 'starter-seat').side.v
-      return side && recipient ? say(recipient, 'starter-room/main', 'side', yes ? side : otherSide(side)) : []
+      const side =
+        portOf(transmission, 'starter-seat').side.v ?? portOf(engine, 'starter-seat').side.v
+      return side && recipient
+        ? say(recipient, 'starter-room/main', 'side', yes ? side : otherSide(side))
+        : []
     }
     case 'front-output': {
       const side = transfer && portOf(transfer, 'transfer').frontSide.v
-      return side && recipient ? say(recipient, 'front-axle/main', 'side', yes ? side : otherSide(side)) : []
+      return side && recipient
+        ? say(recipient, 'front-axle/main', 'side', yes ? side : otherSide(side))
+        : []
     }
     case 'load-signal': {
       const { wants } = portOf(transmission, 'load-signal')
-      const field = wants.v === 'cable' ? 'cable' : wants.v === 'vacuum' ? 'vacuum' : wants.v === 'controller' ? 'bus' : null
+      const field =
+        wants.v === 'cable'
+          ? 'cable'
+          : wants.v === 'vacuum'
+            ? 'vacuum'
+            : wants.v === 'controller'
+              ? 'bus'
+              : null
       return field ? say(engine, 'load-source/main', field, yes) : []
     }
     default:

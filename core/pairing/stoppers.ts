@@ -23,7 +23,8 @@ export const STOPPERS: readonly Stopper[] = [
   },
   {
     id: 'crank-sensor',
-    question: 'Does every sensor of the engine find its place and its teeth with this bell and wheel?',
+    question:
+      'Does every sensor of the engine find its place and its teeth with this bell and wheel?',
     no: 'Without its crank sensor the engine does not run: keep its wheel, or move the sensor.',
     find: 'Follow the loom to the bell; count the teeth on the wheel.',
     joint: 'crank-sensor',
@@ -58,7 +59,8 @@ export const STOPPERS: readonly Stopper[] = [
   },
   {
     id: 'ecu-set',
-    question: 'Do engine computer, key, pedal and cluster come as one set? (Without electronics: yes)',
+    question:
+      'Do engine computer, key, pedal and cluster come as one set? (Without electronics: yes)',
     no: 'The immobiliser will not let it run: the flash service, or the missing pieces of the same vehicle.',
     find: 'Read the number on each; ask the seller for key and pedal now.',
     joint: null,

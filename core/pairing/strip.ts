@@ -18,10 +18,18 @@ export interface Strip {
   /** Where each joint that is drawn stands. */
   readonly joints: Readonly<Record<string, StripPlace>>
   readonly blockFace: StripLength
-  readonly engine: { readonly length: StripLength; readonly height: StripLength; readonly width: StripLength }
+  readonly engine: {
+    readonly length: StripLength
+    readonly height: StripLength
+    readonly width: StripLength
+  }
   readonly plates: { readonly mm: number; readonly known: boolean; readonly added: boolean }[]
   readonly bell: StripLength
-  readonly gearbox: { readonly length: StripLength; readonly height: StripLength; readonly width: StripLength }
+  readonly gearbox: {
+    readonly length: StripLength
+    readonly height: StripLength
+    readonly width: StripLength
+  }
   readonly frontAxle: StripLength
   readonly firewall: StripLength
   readonly rearAxle: StripLength
@@ -53,7 +61,8 @@ const STAND_IN = {
   track: 1320,
 }
 
-const lengthOf = (field: { v: number; claim: string | null }, standIn: number): StripLength => (field.claim === null ? { mm: standIn, known: false } : { mm: field.v, known: true })
+const lengthOf = (field: { v: number; claim: string | null }, standIn: number): StripLength =>
+  field.claim === null ? { mm: standIn, known: false } : { mm: field.v, known: true }
 
 /** Measures the strip of a train from its outlines, mounts and stack. */
 export function stripOf(train: Train): Strip {
@@ -61,7 +70,9 @@ export function stripOf(train: Train): Strip {
   const box = portOf(train.transmission, 'outline')
   const vehicle = portOf(train.recipient, 'outline')
   const added = new Set(train.inserted.map((part) => part.id))
-  const stack = assemble(train).stack.filter((part) => part.ports.some((port) => port.kind === 'plate'))
+  const stack = assemble(train).stack.filter((part) =>
+    part.ports.some((port) => port.kind === 'plate'),
+  )
   const plates = stack.map((part: CompiledPart) => {
     const { mm, known } = lengthOf(portOf(part, 'plate').thicknessMm, STAND_IN.plate)
     return { mm, known, added: added.has(part.id) }
@@ -71,20 +82,32 @@ export function stripOf(train: Train): Strip {
   const mounts = portOf(train.recipient, 'chassis-pads')
   const crossmember = portOf(train.recipient, 'crossmember')
   // Kept driveline, as most builds are drawn: the gearbox on its crossmember says where the engine's mounts are.
-  const origin = plates.reduce((sum, plate) => sum + plate.mm, 0) + pad.alongMm.v - crossmember.alongMm.v
+  const origin =
+    plates.reduce((sum, plate) => sum + plate.mm, 0) + pad.alongMm.v - crossmember.alongMm.v
   return {
     joints: Object.fromEntries(JOINTS.flatMap(({ id, strip }) => (strip ? [[id, strip]] : []))),
     layout: (vehicle.layout.v ?? engine.layout.v ?? 'lengthwise') as Layout,
     blockFace: lengthOf(vehicle.blockFaceMm, STAND_IN.blockFace),
-    engine: { length: lengthOf(engine.lengthMm, STAND_IN.engine), height: lengthOf(engine.heightMm, STAND_IN.engineHeight), width: lengthOf(engine.widthMm, STAND_IN.engineWidth) },
+    engine: {
+      length: lengthOf(engine.lengthMm, STAND_IN.engine),
+      height: lengthOf(engine.heightMm, STAND_IN.engineHeight),
+      width: lengthOf(engine.widthMm, STAND_IN.engineWidth),
+    },
     plates,
     bell: lengthOf(box.bellMm, STAND_IN.bell),
-    gearbox: { length: lengthOf(box.lengthMm, STAND_IN.gearbox), height: lengthOf(box.heightMm, STAND_IN.gearboxHeight), width: lengthOf(box.widthMm, STAND_IN.gearboxWidth) },
+    gearbox: {
+      length: lengthOf(box.lengthMm, STAND_IN.gearbox),
+      height: lengthOf(box.heightMm, STAND_IN.gearboxHeight),
+      width: lengthOf(box.widthMm, STAND_IN.gearboxWidth),
+    },
     frontAxle: lengthOf(vehicle.frontAxleMm, STAND_IN.frontAxle),
     firewall: lengthOf(vehicle.firewallMm, STAND_IN.firewall),
     rearAxle: lengthOf(vehicle.rearAxleMm, STAND_IN.rearAxle),
     track: lengthOf(vehicle.widthMm, STAND_IN.track),
-    enginePads: Number.isNaN(pads.alongMm.v) || Number.isNaN(pads.spreadMm.v) ? null : { alongMm: pads.alongMm.v, spreadMm: pads.spreadMm.v },
+    enginePads:
+      Number.isNaN(pads.alongMm.v) || Number.isNaN(pads.spreadMm.v)
+        ? null
+        : { alongMm: pads.alongMm.v, spreadMm: pads.spreadMm.v },
     gearboxPad: Number.isNaN(pad.alongMm.v) ? null : { alongMm: pad.alongMm.v },
     sump: portOf(train.engine, 'sump').zones.v ?? [],
     under: Number.isNaN(origin + mounts.crankAboveMm.v)

@@ -11,36 +11,83 @@ import { assemble, contextOf, recordJoint } from './train.ts'
 
 /** Whole ends are put together alike and differ in what is measured only: many to a class. */
 const some = (kinds: readonly PartKind[], of: string, isWhole: boolean) =>
-  fc.tuple(...kinds.map((kind) => fc.option(anyPart(kind, `${of}-${kind}`, isWhole), { freq: isWhole ? 1e9 : 3, nil: null }))).map((parts) => parts.filter((part) => part !== null))
+  fc
+    .tuple(
+      ...kinds.map((kind) =>
+        fc.option(anyPart(kind, `${of}-${kind}`, isWhole), { freq: isWhole ? 1e9 : 3, nil: null }),
+      ),
+    )
+    .map((parts) => parts.filter((part) => part !== null))
 const anyEngine = (id: string, isWhole = false): fc.Arbitrary<EngineEnd> =>
-  fc.record({ engine: anyPart('engine', id, isWhole), coupling: some(['separator', 'flywheel', 'flexplate', 'pilot', 'starter', 'sump'], id, isWhole) })
+  fc.record({
+    engine: anyPart('engine', id, isWhole),
+    coupling: some(['separator', 'flywheel', 'flexplate', 'pilot', 'starter', 'sump'], id, isWhole),
+  })
 const anyGearbox = (id: string, isWhole = false): fc.Arbitrary<GearboxEnd> =>
   fc.record({
     transmission: anyPart('transmission', id, isWhole),
-    coupling: some(['separator', 'flywheel', 'cover', 'disc', 'release-bearing', 'starter', 'converter', 'pilot'], id, isWhole),
-    transfer: fc.option(anyPart('transfer-case', `${id}-case`, isWhole), { freq: isWhole ? 1e9 : 1, nil: null }),
-    recipient: fc.option(anyPart('vehicle', `${id}-vehicle`, isWhole), { freq: isWhole ? 1e9 : 4, nil: null }),
+    coupling: some(
+      [
+        'separator',
+        'flywheel',
+        'cover',
+        'disc',
+        'release-bearing',
+        'starter',
+        'converter',
+        'pilot',
+      ],
+      id,
+      isWhole,
+    ),
+    transfer: fc.option(anyPart('transfer-case', `${id}-case`, isWhole), {
+      freq: isWhole ? 1e9 : 1,
+      nil: null,
+    }),
+    recipient: fc.option(anyPart('vehicle', `${id}-vehicle`, isWhole), {
+      freq: isWhole ? 1e9 : 4,
+      nil: null,
+    }),
   })
 
 const SEEDS = Array.from({ length: 60 }, (_, seed) => seed)
 
-test.each(SEEDS)('a sweep and a record give the same code, counts and weakest grade of every joint of every pair: ends %i', (seed) => {
-  const engines = [1, 2, 3, 4].map((n) => fc.sample(anyEngine(`e${n}`, seed % 2 === 0), { numRuns: 1, seed: seed * 10 + n })[0]!)
-  const gearboxes = [1, 2, 3, 4].map((n) => fc.sample(anyGearbox(`g${n}`, seed % 2 === 0), { numRuns: 1, seed: seed * 10 + n })[0]!)
-  const ctx = { ...context(), use: 'road' as const, placement: ([undefined, 'keep', 'set-back'] as const)[seed % 3] }
-  for (const { joint, code, counts, weakest } of sweep(engines, gearboxes, ctx))
-    engines.forEach((engine, i) => {
-      gearboxes.forEach((gearbox, j) => {
-        const assembly = assemble(trainOfEnds(engine, gearbox))
-        const verdict = recordJoint(joint, assembly, contextOf(assembly, ctx))
-        const at = i * gearboxes.length + j
-        expect([joint.id, code[at] === NOT_MET ? null : CODES[code[at]!]]).toEqual([joint.id, verdict?.code ?? null])
-        if (!verdict) return
-        const { stated, known, agreed, outside, evidence } = verdict
-        expect([joint.id, countsOf(counts[at]!), GRADES[weakest[at]!] ?? null]).toEqual([joint.id, { stated, known, agreed, outside }, evidence])
+test.each(SEEDS)(
+  'a sweep and a record give the same code, counts and weakest grade of every joint of every pair: ends %i',
+  (seed) => {
+    const engines = [1, 2, 3, 4].map(
+      (n) => fc.sample(anyEngine(`e${n}`, seed % 2 === 0), { numRuns: 1, seed: seed * 10 + n })[0]!,
+    )
+    const gearboxes = [1, 2, 3, 4].map(
+      (n) =>
+        fc.sample(anyGearbox(`g${n}`, seed % 2 === 0), { numRuns: 1, seed: seed * 10 + n })[0]!,
+    )
+    const ctx = {
+      ...context(),
+      use: 'road' as const,
+      placement: ([undefined, 'keep', 'set-back'] as const)[seed % 3],
+    }
+    for (const { joint, code, counts, weakest } of sweep(engines, gearboxes, ctx))
+      engines.forEach((engine, i) => {
+        gearboxes.forEach((gearbox, j) => {
+          const assembly = assemble(trainOfEnds(engine, gearbox))
+          const verdict = recordJoint(joint, assembly, contextOf(assembly, ctx))
+          const at = i * gearboxes.length + j
+          expect([joint.id, code[at] === NOT_MET ? null : CODES[code[at]!]]).toEqual([
+            joint.id,
+            verdict?.code ?? null,
+          ])
+          if (!verdict) return
+          const { stated, known, agreed, outside, evidence } = verdict
+          expect([joint.id, countsOf(counts[at]!), GRADES[weakest[at]!] ?? null]).toEqual([
+            joint.id,
+            { stated, known, agreed, outside },
+            evidence,
+          ])
+        })
       })
-    })
-})
+  },
+)
 
 test('ends that are put together alike are one class: a sweep of many looks up each end once a limit', () => {
   const [engine] = fc.sample(anyEngine('e'), { numRuns: 1, seed: 3 })
@@ -51,8 +98,12 @@ test('ends that are put together alike are one class: a sweep of many looks up e
 })
 
 test('weights kept from before are those of a sweep anew, whichever ends changed, came or went', () => {
-  const engines = [1, 2, 3, 4].map((n) => fc.sample(anyEngine(`e${n}`), { numRuns: 1, seed: 70 + n })[0]!)
-  const gearboxes = [1, 2, 3].map((n) => fc.sample(anyGearbox(`g${n}`), { numRuns: 1, seed: 80 + n })[0]!)
+  const engines = [1, 2, 3, 4].map(
+    (n) => fc.sample(anyEngine(`e${n}`), { numRuns: 1, seed: 70 + n })[0]!,
+  )
+  const gearboxes = [1, 2, 3].map(
+    (n) => fc.sample(anyGearbox(`g${n}`), { numRuns: 1, seed: 80 + n })[0]!,
+  )
   const other = fc.sample(anyEngine('e2'), { numRuns: 1, seed: 99 })[0]!
   const ctx = context()
   const kept = new PairWeights()

@@ -13,7 +13,15 @@ import { Tally } from '../joints/judging/tally.ts'
 import type { Field } from '../ports/field.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { couplingSet } from './coupling.ts'
-import { type Assembly, assemble, contextOf, type PairingContext, scenesOf, type Train, tallyJoint } from './train.ts'
+import {
+  type Assembly,
+  assemble,
+  contextOf,
+  type PairingContext,
+  scenesOf,
+  type Train,
+  tallyJoint,
+} from './train.ts'
 
 /** An engine with what came with it. */
 export interface EngineEnd {
@@ -43,27 +51,44 @@ export interface JointSweep {
 }
 
 /** The counts of one pair, as a tally has them. */
-export const countsOf = (counts: number): { stated: number; known: number; agreed: number; outside: number } => ({
+export const countsOf = (
+  counts: number,
+): { stated: number; known: number; agreed: number; outside: number } => ({
   stated: counts & 0xff,
   known: (counts >>> 8) & 0xff,
   agreed: (counts >>> 16) & 0xff,
   outside: counts >>> 24,
 })
-const packed = (stated: number, known: number, agreed: number, outside: number): number => (stated | (known << 8) | (agreed << 16) | (outside << 24)) >>> 0
+const packed = (stated: number, known: number, agreed: number, outside: number): number =>
+  (stated | (known << 8) | (agreed << 16) | (outside << 24)) >>> 0
 
 /**
  * Every joint of every pair, in numbers. What each end brings is looked up once an end, not once a pair: ends put together
  * alike form a class; within two classes each value read belongs to one end, each distinct pair of what a limit reads
  * is judged once, by the same plans that records are made of.
  */
-export function sweep(engines: readonly EngineEnd[], gearboxes: readonly GearboxEnd[], ctx: PairingContext): JointSweep[] {
+export function sweep(
+  engines: readonly EngineEnd[],
+  gearboxes: readonly GearboxEnd[],
+  ctx: PairingContext,
+): JointSweep[] {
   const size = engines.length * gearboxes.length
   const results = JOINTS.map(
-    (joint): JointSweep => ({ joint, code: new Uint8Array(size).fill(NOT_MET), counts: new Uint32Array(size), weakest: new Uint8Array(size).fill(NO_GRADE) }),
+    (joint): JointSweep => ({
+      joint,
+      code: new Uint8Array(size).fill(NOT_MET),
+      counts: new Uint32Array(size),
+      weakest: new Uint8Array(size).fill(NO_GRADE),
+    }),
   )
-  const rows = classesOf(engines, ({ engine, coupling }) => `${shapeOf(engine)}|${coupling.map(shapeOf).join('|')}`)
+  const rows = classesOf(
+    engines,
+    ({ engine, coupling }) => `${shapeOf(engine)}|${coupling.map(shapeOf).join('|')}`,
+  )
   const columns = classesOf(gearboxes, ({ transmission, coupling, transfer, recipient }) =>
-    [transmission, ...coupling, transfer, recipient].map((part) => (part ? shapeOf(part) : '–')).join('|'),
+    [transmission, ...coupling, transfer, recipient]
+      .map((part) => (part ? shapeOf(part) : '–'))
+      .join('|'),
   )
   for (const row of rows) {
     const kept: Kept = new Map()
@@ -82,7 +107,10 @@ export function sweep(engines: readonly EngineEnd[], gearboxes: readonly Gearbox
 }
 
 /** The train of two ends. */
-export const trainOfEnds = ({ engine, coupling }: EngineEnd, { transmission, coupling: behind, transfer, recipient }: GearboxEnd): Train => ({
+export const trainOfEnds = (
+  { engine, coupling }: EngineEnd,
+  { transmission, coupling: behind, transfer, recipient }: GearboxEnd,
+): Train => ({
   engine,
   transmission,
   recipient,
@@ -119,7 +147,9 @@ function shapeOf(part: CompiledPart): string {
 function detailOf(port: object & { readonly kind: string }): string {
   const fields = port as unknown as Record<string, Field<unknown>>
   if (port.kind === 'ratios') return `:${String(fields['type']!.v)}`
-  const lists = Object.values(fields).filter((field) => typeof field === 'object' && field?.at?.words?.type === 'zones')
+  const lists = Object.values(fields).filter(
+    (field) => typeof field === 'object' && field?.at?.words?.type === 'zones',
+  )
   return lists.map(({ v }) => `:${v === null ? '?' : (v as readonly unknown[]).length}`).join('')
 }
 
@@ -157,7 +187,10 @@ class Block {
     let scenes = this.#scenes.get(key)
     if (!scenes) {
       const [engine, gearbox] = [this.engines[this.rows[0]!]!, this.gearboxes[this.columns[0]!]!]
-      const trains = which === 0 ? this.rows.map((row) => trainOfEnds(this.engines[row]!, gearbox)) : this.columns.map((column) => trainOfEnds(engine, this.gearboxes[column]!))
+      const trains =
+        which === 0
+          ? this.rows.map((row) => trainOfEnds(this.engines[row]!, gearbox))
+          : this.columns.map((column) => trainOfEnds(engine, this.gearboxes[column]!))
       scenes = trains.map((train) => {
         const assembly = assemble(train)
         return scenesOf(joint, assembly, contextOf(assembly, this.ctx))
@@ -177,7 +210,14 @@ class Block {
       const write = new Writer(result, isMet)
       for (const limit of joint.limits)
         instancesOf(limit, scene).forEach((instance, k) => {
-          this.#judge(limit, instance.scene, limit.each ? (which) => ends(which).map((one) => instancesOf(limit, one)[k]!.scene) : ends, write)
+          this.#judge(
+            limit,
+            instance.scene,
+            limit.each
+              ? (which) => ends(which).map((one) => instancesOf(limit, one)[k]!.scene)
+              : ends,
+            write,
+          )
         })
     })
   }
@@ -189,7 +229,9 @@ class Block {
         const at = row * this.gearboxes.length + column
         const assembly = assemble(trainOfEnds(this.engines[row]!, this.gearboxes[column]!))
         const tally = this.#tally.reset()
-        code[at] = tallyJoint(joint, assembly, contextOf(assembly, this.ctx), tally) ? tally.code : NOT_MET
+        code[at] = tallyJoint(joint, assembly, contextOf(assembly, this.ctx), tally)
+          ? tally.code
+          : NOT_MET
         counts[at] = packed(tally.stated, tally.known, tally.agreed, tally.outside)
         weakest[at] = tally.weakest
       }
@@ -201,13 +243,23 @@ class Block {
     const { ours, theirs } = this.#halves(plan, scene, ends)
     if (ours.length === 0 || theirs.length === 0) return
     const one = ours.map(({ half }) => plan.figures(half, 0, this.ctx))
-    const other = one.includes(null) ? [] : theirs.map(({ half }) => plan.figures(half, 1, this.ctx))
-    if (other.length > 0 && !other.includes(null)) this.#add(plan, ours, theirs, one as Figures[], other as Figures[], write)
+    const other = one.includes(null)
+      ? []
+      : theirs.map(({ half }) => plan.figures(half, 1, this.ctx))
+    if (other.length > 0 && !other.includes(null))
+      this.#add(plan, ours, theirs, one as Figures[], other as Figures[], write)
     else this.#judgeEach(plan, ours, theirs, write)
   }
 
   /** Where figures add, each pair is a sum against a window. */
-  #add(plan: Plan, ours: readonly Held[], theirs: readonly Held[], one: readonly Figures[], other: readonly Figures[], write: Writer): void {
+  #add(
+    plan: Plan,
+    ours: readonly Held[],
+    theirs: readonly Held[],
+    one: readonly Figures[],
+    other: readonly Figures[],
+    write: Writer,
+  ): void {
     const isDamage = plan.limit.damage === true
     const m = { ...one[0]! }
     for (let i = 0; i < ours.length; i++) {
@@ -254,9 +306,20 @@ class Block {
     for (const row of rows) {
       plan.load(first, row.half, ctx, false)
       for (const column of columns) {
-        plan.load(second, column.half, ctx, true).judge(ctx, out, false, row.isStated || column.isStated)
+        plan
+          .load(second, column.half, ctx, true)
+          .judge(ctx, out, false, row.isStated || column.isStated)
         if (out.isStated)
-          write.all(row.members, column.members, out.code, STATED + (out.isKnown ? KNOWN : 0) + (out.agreed ? AGREED : 0) + (out.outside ? OUTSIDE : 0), out.weakest)
+          write.all(
+            row.members,
+            column.members,
+            out.code,
+            STATED +
+              (out.isKnown ? KNOWN : 0) +
+              (out.agreed ? AGREED : 0) +
+              (out.outside ? OUTSIDE : 0),
+            out.weakest,
+          )
       }
     }
   }
@@ -280,21 +343,38 @@ class Block {
     return isMet
   }
 
-  #halves(plan: Plan, scene: Scene, ends: Ends): { ours: readonly Held[]; theirs: readonly Held[] } {
+  #halves(
+    plan: Plan,
+    scene: Scene,
+    ends: Ends,
+  ): { ours: readonly Held[]; theirs: readonly Held[] } {
     const owner = ownerOf(scene, this.#isEngines)
     const part = plan.part(owner, 0)
     const signature = part.signature(scene)
     const before = this.kept.get(plan) ?? []
-    let ours = before.find((one) => one.signature.length === signature.length && one.signature.every((value, i) => Object.is(value, signature[i])))?.held
+    let ours = before.find(
+      (one) =>
+        one.signature.length === signature.length &&
+        one.signature.every((value, i) => Object.is(value, signature[i])),
+    )?.held
     if (!ours) {
       ours = this.#distinct(plan, part, scene, () => ends(0), this.#rowsAt)
       this.kept.set(plan, [...before, { signature, held: ours }])
     }
-    return { ours, theirs: this.#distinct(plan, plan.part(owner, 1), scene, () => ends(1), this.columns) }
+    return {
+      ours,
+      theirs: this.#distinct(plan, plan.part(owner, 1), scene, () => ends(1), this.columns),
+    }
   }
 
   /** What the ends of one side bring to a limit, each distinct set of values once, with where the ends that bring it stand. */
-  #distinct(plan: Plan, part: Part, scene: Scene, ends: () => readonly Scene[], places: readonly number[]): Held[] {
+  #distinct(
+    plan: Plan,
+    part: Part,
+    scene: Scene,
+    ends: () => readonly Scene[],
+    places: readonly number[],
+  ): Held[] {
     if (part.isEmpty) {
       const half = part.half(scene)
       const isStated = plan.states(half, this.ctx)
@@ -329,12 +409,22 @@ const AGREED = 1 << 16
 const OUTSIDE = 2 ** 24
 
 /** Inputs of formulas that lean on both halves: what is written anew for each pair. */
-const writesOf = ({ main }: Half): number => main.reduce((sum, { list, isWhole, isNone }) => sum + (isWhole || isNone ? 0 : list.filter((input) => input !== null).length), 0)
+const writesOf = ({ main }: Half): number =>
+  main.reduce(
+    (sum, { list, isWhole, isNone }) =>
+      sum + (isWhole || isNone ? 0 : list.filter((input) => input !== null).length),
+    0,
+  )
 
 /** The half with more to write goes first: it is written once a row. */
-function turned(ours: readonly Held[], theirs: readonly Held[]): { rows: readonly Held[]; columns: readonly Held[]; first: 0 | 1; second: 0 | 1 } {
+function turned(
+  ours: readonly Held[],
+  theirs: readonly Held[],
+): { rows: readonly Held[]; columns: readonly Held[]; first: 0 | 1; second: 0 | 1 } {
   const isTurned = writesOf(theirs[0]!.half) > writesOf(ours[0]!.half)
-  return isTurned ? { rows: theirs, columns: ours, first: 1, second: 0 } : { rows: ours, columns: theirs, first: 0, second: 1 }
+  return isTurned
+    ? { rows: theirs, columns: ours, first: 1, second: 0 }
+    : { rows: ours, columns: theirs, first: 0, second: 1 }
 }
 
 /** Adds what a limit came to to the joint's results, for all pairs of two sets of ends that are met. */
@@ -352,7 +442,13 @@ class Writer {
     this.#weakest = weakest
   }
 
-  all(rows: readonly number[], columns: readonly number[], code: number, count: number, weakest: number): void {
+  all(
+    rows: readonly number[],
+    columns: readonly number[],
+    code: number,
+    count: number,
+    weakest: number,
+  ): void {
     for (let i = 0; i < rows.length; i++) {
       const row = rows[i]!
       for (let j = 0; j < columns.length; j++) {
@@ -380,7 +476,17 @@ interface Held {
 const guards = new WeakMap<Joint, Limit>()
 function appliesAs(joint: Joint): Limit {
   let guard = guards.get(joint)
-  if (!guard) guards.set(joint, (guard = { id: joint.id, label: joint.title, unit: '', when: joint.applies, holds: formula({}, () => true) }))
+  if (!guard)
+    guards.set(
+      joint,
+      (guard = {
+        id: joint.id,
+        label: joint.title,
+        unit: '',
+        when: joint.applies,
+        holds: formula({}, () => true),
+      }),
+    )
   return guard
 }
 
@@ -389,7 +495,8 @@ function keyOf({ isKnown, weakest, sum, pm, guards, main, rungs, asks }: Half): 
   let key = `${isKnown ? 1 : 0}${weakest} ${sum} ${pm}`
   const add = (list: readonly (Input | null)[]): void => {
     for (const input of list)
-      if (input) key += `|${typeof input.v === 'object' && input.v !== null ? `#${contentNumber(input.v)}` : input.v} ${input.pm}${input.claim === null ? '?' : ''}`
+      if (input)
+        key += `|${typeof input.v === 'object' && input.v !== null ? `#${contentNumber(input.v)}` : input.v} ${input.pm}${input.claim === null ? '?' : ''}`
   }
   for (const { list } of guards) add(list)
   for (const { list } of main) add(list)

@@ -23,14 +23,29 @@ const WORDS: Readonly<Record<(typeof REFERENCES)[number], string>> = {
 
 /** Torque part by part with the ratings stated at each place: the same figures joint 10 judges by. */
 export function torqueLine(a: Side, b: Side, ctx: JointContext): TorqueStep[] {
-  const places = REFERENCES.filter((reference) => reference !== 'transfer output' || b.transfer.part !== '?')
+  const places = REFERENCES.filter(
+    (reference) => reference !== 'transfer output' || b.transfer.part !== '?',
+  )
   return places.map((reference) => {
-    const at = b.ratings.filter((rating) => rating.reference.v === reference || (reference === 'input shaft' && rating.reference.v === 'turbine'))
+    const at = b.ratings.filter(
+      (rating) =>
+        rating.reference.v === reference ||
+        (reference === 'input shaft' && rating.reference.v === 'turbine'),
+    )
     // The rating with least to spare is the one drawn, with the demand it is judged against.
     const [worst] = at
-      .flatMap(({ torqueNm, basis }) => (torqueNm.claim === null ? [] : [{ ratingNm: torqueNm.v, ...demandAt(a, b, reference, basis.v === 'nominal', ctx) }]))
+      .flatMap(({ torqueNm, basis }) =>
+        torqueNm.claim === null
+          ? []
+          : [{ ratingNm: torqueNm.v, ...demandAt(a, b, reference, basis.v === 'nominal', ctx) }],
+      )
       .sort((p, q) => p.ratingNm - p.demandNm - (q.ratingNm - q.demandNm))
     const { demandNm, isCapped } = worst ?? demandAt(a, b, reference, false, ctx)
-    return { part: WORDS[reference], demandNm: Number.isFinite(demandNm) ? demandNm : null, isCapped, ratingNm: worst?.ratingNm ?? null }
+    return {
+      part: WORDS[reference],
+      demandNm: Number.isFinite(demandNm) ? demandNm : null,
+      isCapped,
+      ratingNm: worst?.ratingNm ?? null,
+    }
   })
 }

@@ -36,15 +36,33 @@ export interface Assembly {
   readonly meetings: Readonly<Record<Joint['meets'], readonly Meeting[]>>
 }
 
-const REPLACED = new Set(['flywheel', 'flexplate', 'pilot', 'starter', 'cover', 'disc', 'release-bearing', 'converter', 'separator', 'sump'])
+const REPLACED = new Set([
+  'flywheel',
+  'flexplate',
+  'pilot',
+  'starter',
+  'cover',
+  'disc',
+  'release-bearing',
+  'converter',
+  'separator',
+  'sump',
+])
 const WHEELS = new Set(['flywheel', 'flexplate'])
 
 /** The coupling with inserted parts replacing their kind; a flywheel also replaces a flexplate. */
 function effectiveCoupling({ coupling, inserted }: Train): readonly CompiledPart[] {
   if (inserted.length === 0) return coupling
   const replaces = (part: CompiledPart): boolean =>
-    inserted.some((other) => REPLACED.has(other.kind) && (other.kind === part.kind || (WHEELS.has(other.kind) && WHEELS.has(part.kind))))
-  return [...coupling.filter((part) => !replaces(part)), ...inserted.filter((part) => REPLACED.has(part.kind))]
+    inserted.some(
+      (other) =>
+        REPLACED.has(other.kind) &&
+        (other.kind === part.kind || (WHEELS.has(other.kind) && WHEELS.has(part.kind))),
+    )
+  return [
+    ...coupling.filter((part) => !replaces(part)),
+    ...inserted.filter((part) => REPLACED.has(part.kind)),
+  ]
 }
 
 /** Puts a train together: which faces, flanges and shafts meet, and the plates and spacers between. */
@@ -88,7 +106,14 @@ export function assemble(train: Train): Assembly {
 const NO_MEETING: readonly Meeting[] = []
 
 const engineSides = new WeakMap<CompiledPart, Side>()
-const gearboxSides = new WeakMap<CompiledPart, { readonly transfer: CompiledPart | null; readonly recipient: CompiledPart | null; readonly side: Side }>()
+const gearboxSides = new WeakMap<
+  CompiledPart,
+  {
+    readonly transfer: CompiledPart | null
+    readonly recipient: CompiledPart | null
+    readonly side: Side
+  }
+>()
 const copyOf = (side: Side): Side => ({ ...side })
 
 /** The engine's own side, put together once: many pairings begin with it. */
@@ -105,7 +130,11 @@ function sideOfEngine(part: CompiledPart): Side {
 }
 
 /** The gearbox's own side with what stands behind and around it, remembered for the vehicle last asked. */
-function sideOfGearbox(part: CompiledPart, transfer: CompiledPart | null, recipient: CompiledPart | null): Side {
+function sideOfGearbox(
+  part: CompiledPart,
+  transfer: CompiledPart | null,
+  recipient: CompiledPart | null,
+): Side {
   const held = gearboxSides.get(part)
   if (held && held.transfer === transfer && held.recipient === recipient) return held.side
   const side = emptySide()
@@ -119,17 +148,23 @@ function sideOfGearbox(part: CompiledPart, transfer: CompiledPart | null, recipi
 
 /** Puts a coupling piece over what the train's own parts brought: it is the one in use. A stand-in only fills what nobody named. */
 function placeOver(side: Side, index: PartIndex): void {
-  const slots = side as unknown as Record<string, { readonly present: boolean; readonly part: string }>
+  const slots = side as unknown as Record<
+    string,
+    { readonly present: boolean; readonly part: string }
+  >
   for (let i = 0; i < index.placed.length; i++) {
     const { slot, port } = index.placed[i]!
     if (port.present || slots[slot]!.part === '?') slots[slot] = port
   }
-  if (index.ratings.length > 0) side.ratings = side.ratings.length === 0 ? index.ratings : [...index.ratings, ...side.ratings]
+  if (index.ratings.length > 0)
+    side.ratings = side.ratings.length === 0 ? index.ratings : [...index.ratings, ...side.ratings]
 }
 
 /** Behind the gearbox stands the transfer case: its output is the train's, and its speedometer drive where it has one. */
 function behind(b: Side, transfer: PartIndex): void {
-  for (const { slot, port } of transfer.placed) if (slot !== 'face' && !(slot === 'speedDrive' && !port.present)) (b as unknown as Record<string, AnyPort>)[slot] = port
+  for (const { slot, port } of transfer.placed)
+    if (slot !== 'face' && !(slot === 'speedDrive' && !port.present))
+      (b as unknown as Record<string, AnyPort>)[slot] = port
   b.ratings = [...b.ratings, ...transfer.ratings]
 }
 
@@ -147,11 +182,16 @@ function place(side: Side, index: PartIndex): void {
     const { slot, port } = index.placed[i]!
     if (!slots[slot]!.present) slots[slot] = port
   }
-  if (index.ratings.length > 0) side.ratings = side.ratings.length === 0 ? index.ratings : [...side.ratings, ...index.ratings]
+  if (index.ratings.length > 0)
+    side.ratings = side.ratings.length === 0 ? index.ratings : [...side.ratings, ...index.ratings]
 }
 
 /** The bore that takes the pilot piece: a spacer's or wheel's own before the crank's. */
-function boreOf(engine: PartIndex, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined): Side['pilotBore'] {
+function boreOf(
+  engine: PartIndex,
+  spacers: readonly CompiledPart[],
+  wheel: CompiledPart | undefined,
+): Side['pilotBore'] {
   for (const spacer of spacers) {
     const bore = indexOf(spacer).pilotBore
     if (bore) return bore
@@ -172,18 +212,25 @@ function faceMeetings(train: Train, plates: readonly CompiledPart[]): Meeting[] 
     previous = next
   }
   const patterned = plates.length > 0 && plates.some((part) => indexOf(part).hasFace)
-  for (const plate of plates) if (indexOf(plate).hasFace) meet(plate, `${previous.name} to ${plate.name}`)
+  for (const plate of plates)
+    if (indexOf(plate).hasFace) meet(plate, `${previous.name} to ${plate.name}`)
   meet(train.transmission, patterned ? `${previous.name} to ${train.transmission.name}` : '')
   return meetings
 }
 
 /** Crank – spacer – … – wheel. A spacer brings its own longer bolts; the clamped thickness stays the wheel's. */
-function flangeMeetings(engine: CompiledPart, spacers: readonly CompiledPart[], wheel: CompiledPart | undefined): Meeting[] {
+function flangeMeetings(
+  engine: CompiledPart,
+  spacers: readonly CompiledPart[],
+  wheel: CompiledPart | undefined,
+): Meeting[] {
   const meetings: Meeting[] = []
   const missing = emptySide()
   const wheelBolts = wheel ? indexOf(wheel).flangeBolts : missing.flangeBolts
   const longer = spacers.find((part) => indexOf(part).flangeBolts.present)
-  const bolts = longer ? { ...indexOf(longer).flangeBolts, clampedMm: wheelBolts.clampedMm } : wheelBolts
+  const bolts = longer
+    ? { ...indexOf(longer).flangeBolts, clampedMm: wheelBolts.clampedMm }
+    : wheelBolts
   let previous = engine
   const meet = (next: CompiledPart | undefined, at: string): void => {
     const a = emptySide()
@@ -200,19 +247,42 @@ function flangeMeetings(engine: CompiledPart, spacers: readonly CompiledPart[], 
 }
 
 /** The context of an assembly's checks: what the pairing says, with the stack between. */
-export const contextOf = (assembly: Assembly, ctx: PairingContext): JointContext => ({ stack: assembly.stack, tolerances: ctx.tolerances, use: ctx.use, placement: ctx.placement })
+export const contextOf = (assembly: Assembly, ctx: PairingContext): JointContext => ({
+  stack: assembly.stack,
+  tolerances: ctx.tolerances,
+  use: ctx.use,
+  placement: ctx.placement,
+})
 
 /** The scenes a joint is judged in, one for each meeting. */
-export const scenesOf = (joint: Joint, assembly: Assembly, ctx: JointContext): readonly (Scene & { readonly at: string })[] =>
-  assembly.meetings[joint.meets].map(({ at, a, b }) => ({ at, a, b, stack: assembly.stack, shop: ctx, each: null, item: null }))
+export const scenesOf = (
+  joint: Joint,
+  assembly: Assembly,
+  ctx: JointContext,
+): readonly (Scene & { readonly at: string })[] =>
+  assembly.meetings[joint.meets].map(({ at, a, b }) => ({
+    at,
+    a,
+    b,
+    stack: assembly.stack,
+    shop: ctx,
+    each: null,
+    item: null,
+  }))
 
 /** One joint of an assembly as a record, judged at each of its meetings; null where it does not apply. */
 export function recordJoint(joint: Joint, assembly: Assembly, ctx: JointContext): Verdict | null {
   const recorder = new Recorder()
-  const applied = scenesOf(joint, assembly, ctx).filter((scene) => recorder.add(joint, scene, scene.at))
+  const applied = scenesOf(joint, assembly, ctx).filter((scene) =>
+    recorder.add(joint, scene, scene.at),
+  )
   return applied.length > 0 ? recorder.verdict(joint.id) : null
 }
 
 /** The numbers of one joint of an assembly alone; false where it does not apply. */
-export const tallyJoint = (joint: Joint, assembly: Assembly, ctx: JointContext, tally: Tally): boolean =>
-  scenesOf(joint, assembly, ctx).filter((scene) => tally.add(joint, scene)).length > 0
+export const tallyJoint = (
+  joint: Joint,
+  assembly: Assembly,
+  ctx: JointContext,
+  tally: Tally,
+): boolean => scenesOf(joint, assembly, ctx).filter((scene) => tally.add(joint, scene)).length > 0

@@ -8,7 +8,13 @@ interface Point {
 }
 /** An uneven ring of holes about the axis, numbered counter-clockwise as seen. */
 const ring = fc
-  .array(fc.tuple(fc.double({ min: 140, max: 190, noNaN: true }), fc.double({ min: -0.25, max: 0.25, noNaN: true })), { minLength: 4, maxLength: 9 })
+  .array(
+    fc.tuple(
+      fc.double({ min: 140, max: 190, noNaN: true }),
+      fc.double({ min: -0.25, max: 0.25, noNaN: true }),
+    ),
+    { minLength: 4, maxLength: 9 },
+  )
   .map((spec): Point[] =>
     spec.map(([radius, off], i) => {
       const angle = ((i + off) * 2 * Math.PI) / spec.length
@@ -19,7 +25,11 @@ const apart = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y)
 /** Every distance there is, to the axis too. */
 const every = (holes: readonly Point[], noise: (i: number) => number = () => 0): Chord[] => {
   const points = [{ x: 0, y: 0 }, ...holes]
-  return points.flatMap((a, i) => points.flatMap((b, j) => (i < j ? [{ from: i, to: j, mm: apart(a, b) + noise(i * 31 + j) }] : [])))
+  return points.flatMap((a, i) =>
+    points.flatMap((b, j) =>
+      i < j ? [{ from: i, to: j, mm: apart(a, b) + noise(i * 31 + j) }] : [],
+    ),
+  )
 }
 const degrees = ({ x, y }: Point): number => (Math.atan2(y, x) * 180) / Math.PI
 const input = (holes: readonly Point[], chords: readonly Chord[], rest: object = {}) => ({
@@ -35,7 +45,8 @@ test('from exact distances the pattern comes back to a thousandth, whatever its 
   fc.assert(
     fc.property(ring, (holes) => {
       const found = patternFromChords(input(holes, every(holes)))
-      for (const [i, hole] of found.holes.entries()) expect(apart(hole, holes[i]!)).toBeLessThan(1e-3)
+      for (const [i, hole] of found.holes.entries())
+        expect(apart(hole, holes[i]!)).toBeLessThan(1e-3)
       expect([found.isAxisKnown, found.rmsMm < 1e-4]).toEqual([true, true])
     }),
     { numRuns: 60 },
@@ -47,8 +58,11 @@ test('numbered the other way it is the mirror image; a face that looks forward i
     fc.property(ring, (holes) => {
       const mirrored = holes.map(({ x, y }) => ({ x: -x, y }))
       // Looking at the front of a bell one sees the train frame mirrored: the numbers then run the other way.
-      const seen = patternFromChords(input(mirrored, every(mirrored), { sense: 'clockwise', looks: 'forward' }))
-      for (const [i, hole] of seen.holes.entries()) expect(apart(hole, holes[i]!)).toBeLessThan(1e-3)
+      const seen = patternFromChords(
+        input(mirrored, every(mirrored), { sense: 'clockwise', looks: 'forward' }),
+      )
+      for (const [i, hole] of seen.holes.entries())
+        expect(apart(hole, holes[i]!)).toBeLessThan(1e-3)
     }),
     { numRuns: 40 },
   )
@@ -59,7 +73,8 @@ test('distances a little wrong move no hole by more than a few times as much, an
     fc.property(ring, fc.integer({ min: 1, max: 1000 }), (holes, seed) => {
       const noise = (i: number): number => 0.2 * Math.sin(i * 12.9898 + seed)
       const found = patternFromChords(input(holes, every(holes, noise)))
-      for (const [i, hole] of found.holes.entries()) expect(apart(hole, holes[i]!)).toBeLessThan(1.2)
+      for (const [i, hole] of found.holes.entries())
+        expect(apart(hole, holes[i]!)).toBeLessThan(1.2)
       expect(found.rmsMm).toBeLessThan(0.2)
       expect(found.misfits).toHaveLength(every(holes).length)
     }),
@@ -75,7 +90,9 @@ const square: Point[] = [
 ]
 
 test('one distance written down wrong stands out from the rest', () => {
-  const chords = every(square).map((chord) => (chord.from === 1 && chord.to === 3 ? { ...chord, mm: chord.mm + 5 } : chord))
+  const chords = every(square).map((chord) =>
+    chord.from === 1 && chord.to === 3 ? { ...chord, mm: chord.mm + 5 } : chord,
+  )
   const { misfits } = patternFromChords(input(square, chords))
   const worst = misfits.map(Math.abs).indexOf(Math.max(...misfits.map(Math.abs)))
   expect(chords[worst]).toMatchObject({ from: 1, to: 3 })
@@ -99,7 +116,10 @@ test('the axis off the middle of the holes is found, not assumed', () => {
 
 // Bolt circle diameter from adjacent chord: c / sin(180°/N).
 test('six even holes: the bolt circle is the adjacent chord over sin 30°', () => {
-  const six = Array.from({ length: 6 }, (_, i) => ({ x: 180 * Math.cos((i * Math.PI) / 3), y: 180 * Math.sin((i * Math.PI) / 3) }))
+  const six = Array.from({ length: 6 }, (_, i) => ({
+    x: 180 * Math.cos((i * Math.PI) / 3),
+    y: 180 * Math.sin((i * Math.PI) / 3),
+  }))
   const chords = every(six).filter(({ from }) => from !== 0)
   const adjacent = chords.find(({ from, to }) => from === 1 && to === 2)!.mm
   const { holes } = patternFromChords(input(six, chords))
@@ -108,9 +128,24 @@ test('six even holes: the bolt circle is the adjacent chord over sin 30°', () =
 
 test.each<[string, object, RegExp]>([
   ['too few', { chords: every(square).slice(4, 8) }, /leave it loose: 5 are needed for 4 holes/],
-  ['enough, all along one side', { count: 5, chords: [...every(square).filter(({ from }) => from !== 0), { from: 5, to: 1, mm: 100 }] }, /loose|needed/],
-  ['a hole that is not there', { chords: [...every(square), { from: 1, to: 9, mm: 10 }] }, /hole 1 to hole 9/],
-  ['a distance of nothing', { chords: [...every(square), { from: 1, to: 2, mm: 0 }] }, /more than 0/],
+  [
+    'enough, all along one side',
+    {
+      count: 5,
+      chords: [...every(square).filter(({ from }) => from !== 0), { from: 5, to: 1, mm: 100 }],
+    },
+    /loose|needed/,
+  ],
+  [
+    'a hole that is not there',
+    { chords: [...every(square), { from: 1, to: 9, mm: 10 }] },
+    /hole 1 to hole 9/,
+  ],
+  [
+    'a distance of nothing',
+    { chords: [...every(square), { from: 1, to: 2, mm: 0 }] },
+    /more than 0/,
+  ],
   ['two holes', { count: 2, chords: [] }, /at least three/],
 ])('%s: refused with what to measure', (_, rest, words) => {
   expect(() => patternFromChords(input(square, every(square), rest))).toThrow(ChordsError)

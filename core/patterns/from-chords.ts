@@ -47,15 +47,27 @@ const LOOSE = 1e-9
  * Places the holes so that all distances fit best.
  * @throws ChordsError when a number is out of range, or the distances leave the pattern loose: it says what to measure
  */
-export function patternFromChords({ count, sense, looks, firstDeg, chords }: ChordsInput): ChordsPattern {
-  if (!Number.isInteger(count) || count < 3) throw new ChordsError('A pattern has at least three holes.')
+export function patternFromChords({
+  count,
+  sense,
+  looks,
+  firstDeg,
+  chords,
+}: ChordsInput): ChordsPattern {
+  if (!Number.isInteger(count) || count < 3)
+    throw new ChordsError('A pattern has at least three holes.')
   for (const { from, to, mm } of chords) {
     const isHole = (one: number): boolean => Number.isInteger(one) && one >= 0 && one <= count
     if (!isHole(from) || !isHole(to) || from === to)
-      throw new ChordsError(`${nameOf(from)} to ${nameOf(to)}: holes are numbered 1 to ${count}, and "axis" is the middle of the bore.`)
-    if (!(mm > 0)) throw new ChordsError(`${nameOf(from)} to ${nameOf(to)}: a distance is more than 0.`)
+      throw new ChordsError(
+        `${nameOf(from)} to ${nameOf(to)}: holes are numbered 1 to ${count}, and "axis" is the middle of the bore.`,
+      )
+    if (!(mm > 0))
+      throw new ChordsError(`${nameOf(from)} to ${nameOf(to)}: a distance is more than 0.`)
   }
-  const isAxisKnown = new Set(chords.flatMap(({ from, to }) => (from === 0 ? [to] : to === 0 ? [from] : []))).size >= AXIS_DISTANCES
+  const isAxisKnown =
+    new Set(chords.flatMap(({ from, to }) => (from === 0 ? [to] : to === 0 ? [from] : []))).size >=
+    AXIS_DISTANCES
   const used = isAxisKnown ? chords : chords.filter(({ from, to }) => from !== 0 && to !== 0)
   const points = isAxisKnown ? count + 1 : count
   const wanted = 2 * points - 3
@@ -71,16 +83,28 @@ export function patternFromChords({ count, sense, looks, firstDeg, chords }: Cho
     start(count, points, used),
   )
   const middle = isAxisKnown ? placed[count]! : centroid(placed.slice(0, count))
-  let holes = placed.slice(0, count).map((point) => ({ x: point.x - middle.x, y: point.y - middle.y }))
+  let holes = placed
+    .slice(0, count)
+    .map((point) => ({ x: point.x - middle.x, y: point.y - middle.y }))
   // Distances do not tell a pattern from its mirror image; the way the numbers run does.
-  if (Math.sign(area(holes)) !== (sense === 'counter-clockwise' ? 1 : -1)) holes = holes.map(({ x, y }) => ({ x, y: -y }))
+  if (Math.sign(area(holes)) !== (sense === 'counter-clockwise' ? 1 : -1))
+    holes = holes.map(({ x, y }) => ({ x, y: -y }))
   const first = Math.atan2(holes[0]!.y, holes[0]!.x)
   holes = holes.map((hole) => turned(hole, (firstDeg * Math.PI) / 180 - first))
   if (looks === 'forward') holes = holes.map(({ x, y }) => ({ x: -x, y }))
 
-  const at = (hole: number): { x: number; y: number } => (hole === 0 ? { x: 0, y: 0 } : holes[hole - 1]!)
-  const misfits = chords.map(({ from, to, mm }) => (isAxisKnown || (from !== 0 && to !== 0) ? mm - distance(at(from), at(to)) : 0))
-  return { holes, isAxisKnown, misfits, rmsMm: Math.sqrt(misfits.reduce((sum, one) => sum + one * one, 0) / Math.max(1, used.length)), spare: used.length - wanted }
+  const at = (hole: number): { x: number; y: number } =>
+    hole === 0 ? { x: 0, y: 0 } : holes[hole - 1]!
+  const misfits = chords.map(({ from, to, mm }) =>
+    isAxisKnown || (from !== 0 && to !== 0) ? mm - distance(at(from), at(to)) : 0,
+  )
+  return {
+    holes,
+    isAxisKnown,
+    misfits,
+    rmsMm: Math.sqrt(misfits.reduce((sum, one) => sum + one * one, 0) / Math.max(1, used.length)),
+    spare: used.length - wanted,
+  }
 }
 
 const nameOf = (hole: number): string => (hole === 0 ? 'axis' : `hole ${hole}`)
@@ -90,7 +114,10 @@ interface Point {
   readonly y: number
 }
 const distance = (a: Point, b: Point): number => Math.hypot(a.x - b.x, a.y - b.y)
-const turned = ({ x, y }: Point, by: number): Point => ({ x: x * Math.cos(by) - y * Math.sin(by), y: x * Math.sin(by) + y * Math.cos(by) })
+const turned = ({ x, y }: Point, by: number): Point => ({
+  x: x * Math.cos(by) - y * Math.sin(by),
+  y: x * Math.sin(by) + y * Math.cos(by),
+})
 const centroid = (points: readonly Point[]): Point => ({
   x: points.reduce((sum, one) => sum + one.x, 0) / points.length,
   y: points.reduce((sum, one) => sum + one.y, 0) / points.length,
@@ -108,21 +135,38 @@ function area(points: readonly Point[]): number {
 /** A ring to start from: its radius from the distances to the axis, else from the longest chord. */
 function start(count: number, points: number, chords: readonly Chord[]): Point[] {
   const toAxis = chords.filter(({ from, to }) => from === 0 || to === 0)
-  const radius = toAxis.length > 0 ? toAxis.reduce((sum, one) => sum + one.mm, 0) / toAxis.length : Math.max(...chords.map((one) => one.mm)) / 2
-  const ring = Array.from({ length: count }, (_, i) => ({ x: radius * Math.cos((2 * Math.PI * i) / count), y: radius * Math.sin((2 * Math.PI * i) / count) }))
+  const radius =
+    toAxis.length > 0
+      ? toAxis.reduce((sum, one) => sum + one.mm, 0) / toAxis.length
+      : Math.max(...chords.map((one) => one.mm)) / 2
+  const ring = Array.from({ length: count }, (_, i) => ({
+    x: radius * Math.cos((2 * Math.PI * i) / count),
+    y: radius * Math.sin((2 * Math.PI * i) / count),
+  }))
   return points > count ? [...ring, { x: 0, y: 0 }] : ring
 }
 
 /** Levenberg–Marquardt over all coordinates; the free shift and turn are held by the damping. */
-function solve(points: number, chords: readonly { a: number; b: number; mm: number }[], from: readonly Point[]): Point[] {
+function solve(
+  points: number,
+  chords: readonly { a: number; b: number; mm: number }[],
+  from: readonly Point[],
+): Point[] {
   const size = 2 * points
   let at = from.flatMap(({ x, y }) => [x, y])
-  const cost = (of: readonly number[]): number => chords.reduce((sum, { a, b, mm }) => sum + (Math.hypot(of[2 * a]! - of[2 * b]!, of[2 * a + 1]! - of[2 * b + 1]!) - mm) ** 2, 0)
+  const cost = (of: readonly number[]): number =>
+    chords.reduce(
+      (sum, { a, b, mm }) =>
+        sum + (Math.hypot(of[2 * a]! - of[2 * b]!, of[2 * a + 1]! - of[2 * b + 1]!) - mm) ** 2,
+      0,
+    )
   let damping = 1e-3
   let best = cost(at)
   for (let step = 0; step < STEPS && best > 1e-22; step++) {
     const { matrix, gradient } = normal(size, chords, at)
-    const damped = matrix.map((row, i) => row.map((value, j) => (i === j ? value + damping * (value + 1e-9) : value)))
+    const damped = matrix.map((row, i) =>
+      row.map((value, j) => (i === j ? value + damping * (value + 1e-9) : value)),
+    )
     const move = choleskySolve(damped, gradient)
     const next = move ? at.map((value, i) => value - move[i]!) : at
     const found = move ? cost(next) : Infinity
@@ -144,7 +188,11 @@ function solve(points: number, chords: readonly { a: number; b: number; mm: numb
   return Array.from({ length: points }, (_, i) => ({ x: at[2 * i]!, y: at[2 * i + 1]! }))
 }
 
-function normal(size: number, chords: readonly { a: number; b: number; mm: number }[], at: readonly number[]): { matrix: number[][]; gradient: number[] } {
+function normal(
+  size: number,
+  chords: readonly { a: number; b: number; mm: number }[],
+  at: readonly number[],
+): { matrix: number[][]; gradient: number[] } {
   const matrix = Array.from({ length: size }, () => new Array<number>(size).fill(0))
   const gradient = new Array<number>(size).fill(0)
   for (const { a, b, mm } of chords) {
@@ -169,8 +217,14 @@ function isLoose(matrix: readonly (readonly number[])[], at: readonly number[]):
   const size = at.length
   const scale = Math.max(...matrix.map((row, i) => row[i]!))
   const reach = Math.max(...at.map(Math.abs), 1)
-  const free = [at.map((_, i) => (i % 2 === 0 ? 1 : 0)), at.map((_, i) => (i % 2 === 1 ? 1 : 0)), at.map((_, i) => (i % 2 === 0 ? -at[i + 1]! : at[i - 1]!) / reach)]
-  const held = matrix.map((row, i) => row.map((value, j) => value + free.reduce((sum, one) => sum + scale * one[i]! * one[j]!, 0)))
+  const free = [
+    at.map((_, i) => (i % 2 === 0 ? 1 : 0)),
+    at.map((_, i) => (i % 2 === 1 ? 1 : 0)),
+    at.map((_, i) => (i % 2 === 0 ? -at[i + 1]! : at[i - 1]!) / reach),
+  ]
+  const held = matrix.map((row, i) =>
+    row.map((value, j) => value + free.reduce((sum, one) => sum + scale * one[i]! * one[j]!, 0)),
+  )
   let least = Infinity
   const factor = Array.from({ length: size }, () => new Array<number>(size).fill(0))
   for (let i = 0; i < size; i++)
@@ -187,7 +241,10 @@ function isLoose(matrix: readonly (readonly number[])[], at: readonly number[]):
 }
 
 /** Solves a symmetric positive matrix; null when it is not. */
-function choleskySolve(matrix: readonly (readonly number[])[], right: readonly number[]): number[] | null {
+function choleskySolve(
+  matrix: readonly (readonly number[])[],
+  right: readonly number[],
+): number[] | null {
   const size = right.length
   const factor = Array.from({ length: size }, () => new Array<number>(size).fill(0))
   for (let i = 0; i < size; i++)

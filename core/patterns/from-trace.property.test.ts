@@ -12,8 +12,15 @@ const FACE = [
 
 /** A picture of the face: px = M·(x, −y) + shift, so that the true pattern is known. */
 function picture(m: readonly [number, number, number, number], rest: Partial<Trace> = {}): Trace {
-  const px = (x: number, y: number): Pixel => ({ x: 800 + m[0] * x + m[1] * -y, y: 600 + m[2] * x + m[3] * -y })
-  const across = (i: number, j: number) => ({ from: px(FACE[i]!.x, FACE[i]!.y), to: px(FACE[j]!.x, FACE[j]!.y), mm: Math.hypot(FACE[i]!.x - FACE[j]!.x, FACE[i]!.y - FACE[j]!.y) })
+  const px = (x: number, y: number): Pixel => ({
+    x: 800 + m[0] * x + m[1] * -y,
+    y: 600 + m[2] * x + m[3] * -y,
+  })
+  const across = (i: number, j: number) => ({
+    from: px(FACE[i]!.x, FACE[i]!.y),
+    to: px(FACE[j]!.x, FACE[j]!.y),
+    mm: Math.hypot(FACE[i]!.x - FACE[j]!.x, FACE[i]!.y - FACE[j]!.y),
+  })
   return {
     axis: px(0, 0),
     holes: FACE.map(({ x, y, d }) => ({ centre: px(x, y), edge: px(x + d / 2, y) })),
@@ -46,7 +53,10 @@ test('a mirrored rubbing is turned over; a face that looks forward is turned ove
 
 test('one known distance gives a scale that nothing checks', () => {
   const whole = picture([3, 0, 0, 3])
-  expect(patternFromTrace({ ...whole, known: whole.known.slice(0, 1) })).toMatchObject({ skew: null, plusMinus: null })
+  expect(patternFromTrace({ ...whole, known: whole.known.slice(0, 1) })).toMatchObject({
+    skew: null,
+    plusMinus: null,
+  })
 })
 
 test('a camera held aslant is told by its skew, and straightened', () => {
@@ -61,13 +71,22 @@ test('a camera held aslant is told by its skew, and straightened', () => {
 test('distances within the pattern come out whatever way the picture is stretched and turned', () => {
   const some = fc.double({ min: -0.6, max: 0.6, noNaN: true })
   fc.assert(
-    fc.property(fc.double({ min: 1.5, max: 5, noNaN: true }), some, some, fc.double({ min: 1.5, max: 5, noNaN: true }), (a, b, c, d) => {
-      const { holes, misfits } = patternFromTrace(picture([a, b, c, d]))
-      for (let i = 0; i < FACE.length; i++)
-        for (let j = 0; j < i; j++)
-          expect(Math.hypot(holes[i]!.x - holes[j]!.x, holes[i]!.y - holes[j]!.y)).toBeCloseTo(Math.hypot(FACE[i]!.x - FACE[j]!.x, FACE[i]!.y - FACE[j]!.y), 2)
-      for (const misfit of misfits) expect(Math.abs(misfit)).toBeLessThan(1e-3)
-    }),
+    fc.property(
+      fc.double({ min: 1.5, max: 5, noNaN: true }),
+      some,
+      some,
+      fc.double({ min: 1.5, max: 5, noNaN: true }),
+      (a, b, c, d) => {
+        const { holes, misfits } = patternFromTrace(picture([a, b, c, d]))
+        for (let i = 0; i < FACE.length; i++)
+          for (let j = 0; j < i; j++)
+            expect(Math.hypot(holes[i]!.x - holes[j]!.x, holes[i]!.y - holes[j]!.y)).toBeCloseTo(
+              Math.hypot(FACE[i]!.x - FACE[j]!.x, FACE[i]!.y - FACE[j]!.y),
+              2,
+            )
+        for (const misfit of misfits) expect(Math.abs(misfit)).toBeLessThan(1e-3)
+      },
+    ),
   )
 })
 
@@ -81,8 +100,16 @@ test('a wrong distance shows as its misfit and widens the bound', () => {
 test.each([
   ['no scale bar', { known: [] }, /scale bar/],
   ['no hole', { holes: [] }, /at least one hole/],
-  ['a distance of nothing', { known: [{ from: { x: 0, y: 0 }, to: { x: 100, y: 0 }, mm: 0 }] }, /more than 0/],
-  ['both ends on one spot', { known: [{ from: { x: 5, y: 5 }, to: { x: 5, y: 5 }, mm: 10 }] }, /one spot/],
+  [
+    'a distance of nothing',
+    { known: [{ from: { x: 0, y: 0 }, to: { x: 100, y: 0 }, mm: 0 }] },
+    /more than 0/,
+  ],
+  [
+    'both ends on one spot',
+    { known: [{ from: { x: 5, y: 5 }, to: { x: 5, y: 5 }, mm: 10 }] },
+    /one spot/,
+  ],
 ] as const)('%s is told plainly', (_, rest, words) => {
   const run = () => patternFromTrace(picture([3, 0, 0, 3], rest as Partial<Trace>))
   expect(run).toThrow(TraceError)

@@ -57,12 +57,15 @@ const FOR_SKEW = 3
  */
 export function patternFromTrace(trace: Trace): TracedPattern {
   const { known, axis } = trace
-  if (known.length === 0) throw new TraceError('Mark the scale bar first: two points, and how far apart they are.')
+  if (known.length === 0)
+    throw new TraceError('Mark the scale bar first: two points, and how far apart they are.')
   for (const { from, to, mm } of known) {
     if (!(mm > 0)) throw new TraceError('A known distance must be more than 0 mm.')
-    if (Math.hypot(to.x - from.x, to.y - from.y) < 2) throw new TraceError('The two ends of a known distance stand on one spot: mark them apart.')
+    if (Math.hypot(to.x - from.x, to.y - from.y) < 2)
+      throw new TraceError('The two ends of a known distance stand on one spot: mark them apart.')
   }
-  if (trace.holes.length === 0) throw new TraceError('Mark at least one hole: its middle, then its edge.')
+  if (trace.holes.length === 0)
+    throw new TraceError('Mark at least one hole: its middle, then its edge.')
   const metric = metricOf(known)
   const [least, most] = eigenvalues(metric.g)
   const root = squareRoot(metric.g)
@@ -73,7 +76,10 @@ export function patternFromTrace(trace: Trace): TracedPattern {
     const x = root[0] * dx + root[1] * dy
     return { x: tidy(isMirrored ? -x : x), y: tidy(-(root[1] * dx + root[2] * dy)) }
   }
-  const hole = ({ centre, edge }: Trace['holes'][number]): { x: number; y: number; d: number } => ({ ...place(centre), d: tidy(2 * lengthBy(metric.g, centre, edge)) })
+  const hole = ({ centre, edge }: Trace['holes'][number]): { x: number; y: number; d: number } => ({
+    ...place(centre),
+    d: tidy(2 * lengthBy(metric.g, centre, edge)),
+  })
   const misfits = known.map(({ from, to, mm }) => mm - lengthBy(metric.g, from, to))
   const checked = known.length > (metric.isFull ? FOR_SKEW : 1)
   return {
@@ -119,7 +125,9 @@ function solveMetric(known: readonly KnownDistance[]): Symmetric | null {
   }
   const size = Math.max(...m.map((row, i) => row[i]!))
   for (let i = 0; i < 3; i++) {
-    const pivot = [i, i + 1, i + 2].filter((r) => r < 3).reduce((best, r) => (Math.abs(m[r]![i]!) > Math.abs(m[best]![i]!) ? r : best), i)
+    const pivot = [i, i + 1, i + 2]
+      .filter((r) => r < 3)
+      .reduce((best, r) => (Math.abs(m[r]![i]!) > Math.abs(m[best]![i]!) ? r : best), i)
     ;[m[i], m[pivot]] = [m[pivot]!, m[i]!]
     if (Math.abs(m[i]![i]!) < size * 1e-6) return null
     for (let r = 0; r < 3; r++) {

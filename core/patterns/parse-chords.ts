@@ -12,8 +12,15 @@ export function parseChords(typed: string, reading: Reading = {}): Chord[] {
     .filter(Boolean)
     .map((line, index) => {
       const match = /^(\d+|axis)[\s-]+(\d+|axis)\s+(.+)$/i.exec(line)
-      if (!match) throw new ChordsError(`Line ${index + 1}, "${line}": write the two holes and the distance, such as 1 2 173.2, or 3 axis 180.`)
+      if (!match)
+        throw new ChordsError(
+          `Line ${index + 1}, "${line}": write the two holes and the distance, such as 1 2 173.2, or 3 axis 180.`,
+        )
       const hole = (text: string): number => (/^axis$/i.test(text) ? 0 : Number(text))
-      return { from: hole(match[1]!), to: hole(match[2]!), mm: parseQuantity(match[3]!, 'mm', reading) }
+      return {
+        from: hole(match[1]!),
+        to: hole(match[2]!),
+        mm: parseQuantity(match[3]!, 'mm', reading),
+      }
     })
 }

@@ -7,7 +7,11 @@ const ring = (count: number, radius: number, startDeg = 0, d = 10.5) =>
     const at = ((startDeg + (360 / count) * i) * Math.PI) / 180
     return { x: radius * Math.cos(at), y: radius * Math.sin(at), d }
   })
-const face = (holes: ReturnType<typeof ring>, outline?: { x: number; y: number }[]) => ({ holes, dowels: [], outline })
+const face = (holes: ReturnType<typeof ring>, outline?: { x: number; y: number }[]) => ({
+  holes,
+  dowels: [],
+  outline,
+})
 const square = (half: number) => [
   { x: -half, y: -half },
   { x: half, y: -half },
@@ -16,7 +20,12 @@ const square = (half: number) => [
 ]
 
 test('patterns far apart make a plain plate as thick as the depth asks', () => {
-  expect(designPlate(face(ring(6, 180)), face(ring(6, 140)), 16, false)).toMatchObject({ kind: 'plain', turnDeg: 0, thicknessMm: 16, thin: [] })
+  expect(designPlate(face(ring(6, 180)), face(ring(6, 140)), 16, false)).toMatchObject({
+    kind: 'plain',
+    turnDeg: 0,
+    thicknessMm: 16,
+    thin: [],
+  })
 })
 
 test('holes that nearly meet: turned where it may turn, stepped where it may not', () => {
@@ -32,8 +41,13 @@ test('holes that nearly meet: turned where it may turn, stepped where it may not
 })
 
 test('no room for a plate is a stepped adapter, whatever the holes', () => {
-  expect(designPlate(face(ring(6, 180)), face(ring(6, 140)), LEAST_PLATE_MM - 0.1, false)).toMatchObject({ kind: 'stepped', thicknessMm: null })
-  expect(designPlate(face(ring(6, 180)), face(ring(6, 140)), null, false)).toMatchObject({ kind: 'plain', thicknessMm: null })
+  expect(
+    designPlate(face(ring(6, 180)), face(ring(6, 140)), LEAST_PLATE_MM - 0.1, false),
+  ).toMatchObject({ kind: 'stepped', thicknessMm: null })
+  expect(designPlate(face(ring(6, 180)), face(ring(6, 140)), null, false)).toMatchObject({
+    kind: 'plain',
+    thicknessMm: null,
+  })
 })
 
 test('one hole through both patterns is no wall', () => {

@@ -38,10 +38,14 @@ export interface PlateDesign {
   readonly tasks: readonly string[]
 }
 
-const nameOf = (face: string, index: number, isDowel: boolean): string => `${face} ${isDowel ? 'dowel' : 'hole'} ${index + 1}`
+const nameOf = (face: string, index: number, isDowel: boolean): string =>
+  `${face} ${isDowel ? 'dowel' : 'hole'} ${index + 1}`
 
 /** Points turned about the axis, degrees counter-clockwise seen from the gearbox. */
-export function turned<T extends { readonly x: number; readonly y: number }>(all: readonly T[], deg: number): T[] {
+export function turned<T extends { readonly x: number; readonly y: number }>(
+  all: readonly T[],
+  deg: number,
+): T[] {
   const [c, s] = [Math.cos((deg * Math.PI) / 180), Math.sin((deg * Math.PI) / 180)]
   return all.map((one) => ({ ...one, x: c * one.x - s * one.y, y: s * one.x + c * one.y }))
 }
@@ -58,7 +62,10 @@ const holesOf = (face: string, { holes, dowels }: PlateFace): Named[] => [
 ]
 
 /** Walls between the holes of one pattern and those of the other. Two holes on one spot are one hole through both, no wall. */
-export function thinWalls(a: readonly Named[], b: readonly Named[]): { readonly spareMm: number; readonly thin: ThinWall[] } {
+export function thinWalls(
+  a: readonly Named[],
+  b: readonly Named[],
+): { readonly spareMm: number; readonly thin: ThinWall[] } {
   let spareMm = Infinity
   const thin: ThinWall[] = []
   for (const one of a)
@@ -79,9 +86,16 @@ export function insideBy(point: Point, outline: readonly Point[]): number {
   let nearest = Infinity
   for (let i = 0, j = outline.length - 1; i < outline.length; j = i++) {
     const [p, q] = [outline[i]!, outline[j]!]
-    if (p.y > point.y !== q.y > point.y && point.x < ((q.x - p.x) * (point.y - p.y)) / (q.y - p.y) + p.x) isInside = !isInside
+    if (
+      p.y > point.y !== q.y > point.y &&
+      point.x < ((q.x - p.x) * (point.y - p.y)) / (q.y - p.y) + p.x
+    )
+      isInside = !isInside
     const [dx, dy] = [q.x - p.x, q.y - p.y]
-    const t = Math.max(0, Math.min(1, ((point.x - p.x) * dx + (point.y - p.y) * dy) / (dx * dx + dy * dy || 1)))
+    const t = Math.max(
+      0,
+      Math.min(1, ((point.x - p.x) * dx + (point.y - p.y) * dy) / (dx * dx + dy * dy || 1)),
+    )
     nearest = Math.min(nearest, Math.hypot(point.x - p.x - t * dx, point.y - p.y - t * dy))
   }
   return isInside ? nearest : -nearest
@@ -95,19 +109,31 @@ export function insideBy(point: Point, outline: readonly Point[]): number {
  * @param depthMm how far the gearbox must move rearward, mm: what a plate may be thick; null where it is not known
  * @param mayTurn whether the second pattern may be turned
  */
-export function designPlate(a: PlateFace, b: PlateFace, depthMm: number | null, mayTurn: boolean): PlateDesign {
+export function designPlate(
+  a: PlateFace,
+  b: PlateFace,
+  depthMm: number | null,
+  mayTurn: boolean,
+): PlateDesign {
   const engine = holesOf('engine', a)
   const plain = thinWalls(engine, holesOf('gearbox', b))
   let best = { turnDeg: 0, ...plain }
   if (plain.thin.length > 0 && mayTurn)
     for (let deg = -180; deg < 180; deg += STEP_DEG) {
       const walls = thinWalls(engine, turned(holesOf('gearbox', b), deg))
-      const isBetter = walls.thin.length === 0 ? best.thin.length > 0 || Math.abs(deg) < Math.abs(best.turnDeg) : best.thin.length > 0 && walls.spareMm > best.spareMm + 1e-9
+      const isBetter =
+        walls.thin.length === 0
+          ? best.thin.length > 0 || Math.abs(deg) < Math.abs(best.turnDeg)
+          : best.thin.length > 0 && walls.spareMm > best.spareMm + 1e-9
       if (isBetter) best = { turnDeg: deg, ...walls }
     }
   const noRoom = depthMm !== null && depthMm < LEAST_PLATE_MM
   const stepped = best.thin.length > 0 || noRoom
-  const moved: PlateFace = { holes: turned(b.holes, best.turnDeg), dowels: turned(b.dowels, best.turnDeg), outline: b.outline ? turned(b.outline, best.turnDeg) : null }
+  const moved: PlateFace = {
+    holes: turned(b.holes, best.turnDeg),
+    dowels: turned(b.dowels, best.turnDeg),
+    outline: b.outline ? turned(b.outline, best.turnDeg) : null,
+  }
   return {
     turnDeg: best.turnDeg,
     spareMm: best.spareMm,
@@ -133,7 +159,13 @@ export function designPlate(a: PlateFace, b: PlateFace, depthMm: number | null, 
 }
 
 /** Holes outside another outline, or nearer its edge than wanted. */
-function past(face: string, { holes, dowels }: PlateFace, outline: readonly Point[] | null | undefined): string[] {
+function past(
+  face: string,
+  { holes, dowels }: PlateFace,
+  outline: readonly Point[] | null | undefined,
+): string[] {
   if (!outline || outline.length < 3) return []
-  return holesOf(face, { holes, dowels }).flatMap((hole) => (insideBy(hole, outline) < EDGE * hole.d - 1e-9 ? [hole.name] : []))
+  return holesOf(face, { holes, dowels }).flatMap((hole) =>
+    insideBy(hole, outline) < EDGE * hole.d - 1e-9 ? [hole.name] : [],
+  )
 }

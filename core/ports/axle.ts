@@ -6,5 +6,8 @@ export const axle = definePort({
   kind: 'axle',
   title: 'Driven axle',
   end: 'gearbox',
-  fields: { ratio: exact('Axle ratio', ''), ladenKg: exact('Laden axle load or plate rating', 'kg', { methods: ['scale'] }) },
+  fields: {
+    ratio: exact('Axle ratio', ''),
+    ladenKg: exact('Laden axle load or plate rating', 'kg', { methods: ['scale'] }),
+  },
 })

@@ -6,5 +6,8 @@ export const converterBore = definePort({
   kind: 'converter-bore',
   title: 'Converter bore in the crank',
   end: 'engine',
-  fields: { boreMm: length('Bore Ø', { methods: ['micrometer', 'caliper'] }), depthMm: length('Depth from the flange face') },
+  fields: {
+    boreMm: length('Bore Ø', { methods: ['micrometer', 'caliper'] }),
+    depthMm: length('Depth from the flange face'),
+  },
 })

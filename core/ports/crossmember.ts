@@ -7,8 +7,12 @@ export const crossmember = definePort({
   title: 'Gearbox crossmember',
   end: 'gearbox',
   fields: {
-    alongMm: span('Middle of its mount, behind the engine mounts', { methods: ['tape-shaft', 'tape-bay'] }),
-    belowMm: span('Its seat, below the plane of the engine mounts', { methods: ['tape-shaft', 'tape-bay'] }),
+    alongMm: span('Middle of its mount, behind the engine mounts', {
+      methods: ['tape-shaft', 'tape-bay'],
+    }),
+    belowMm: span('Its seat, below the plane of the engine mounts', {
+      methods: ['tape-shaft', 'tape-bay'],
+    }),
     spacingMm: span('Between the bolts', { methods: ['rule', 'tape-shaft'] }),
     slotMm: span('It can be slid either way by', { methods: ['rule', 'tape-shaft'] }),
     thread: thread('Bolt thread'),

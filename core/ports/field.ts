@@ -30,7 +30,16 @@ export interface Field<T> {
 export interface FieldWords<T> {
   readonly label: string
   readonly unit: StoredUnit
-  readonly type: 'number' | 'word' | 'flag' | 'thread' | 'numbers' | 'holes' | 'dowels' | 'points' | 'zones'
+  readonly type:
+    | 'number'
+    | 'word'
+    | 'flag'
+    | 'thread'
+    | 'numbers'
+    | 'holes'
+    | 'dowels'
+    | 'points'
+    | 'zones'
   readonly schema: z.ZodType<T>
   readonly unknown: T
   readonly methods: readonly MethodId[]
@@ -43,14 +52,19 @@ export interface FieldWords<T> {
 
 type Options = { methods?: readonly MethodId[]; minutes?: number }
 
-const fromDrawing = (pm: number) => (grade: Grade) => (grade === 'maker' || grade === 'catalogue' ? pm : Infinity)
+const fromDrawing = (pm: number) => (grade: Grade) =>
+  grade === 'maker' || grade === 'catalogue' ? pm : Infinity
 const apart = (a: number, b: number): number => Math.abs(a - b)
-const same = (a: unknown, b: unknown): number => (JSON.stringify(a) === JSON.stringify(b) ? 0 : Infinity)
+const same = (a: unknown, b: unknown): number =>
+  JSON.stringify(a) === JSON.stringify(b) ? 0 : Infinity
 /** Lists and words are compared whole; hearsay has no ± and so never conflicts. */
 const spoken = (grade: Grade): number => (strength(grade) <= strength('heard') ? Infinity : 0)
 
 /** A machined length or diameter, mm. Default ± 0.1 from a maker or catalogue. */
-export const length = (label: string, { methods = ['bar-caliper', 'caliper', 'rule'], minutes = 10 }: Options = {}): FieldWords<number> => ({
+export const length = (
+  label: string,
+  { methods = ['bar-caliper', 'caliper', 'rule'], minutes = 10 }: Options = {},
+): FieldWords<number> => ({
   label,
   unit: 'mm',
   type: 'number',
@@ -63,13 +77,20 @@ export const length = (label: string, { methods = ['bar-caliper', 'caliper', 'ru
 })
 
 /** A length of sheet metal and bays, mm: no default ±. */
-export const span = (label: string, { methods = ['tape-bay', 'tape-shaft'], minutes = 5 }: Options = {}): FieldWords<number> => ({
+export const span = (
+  label: string,
+  { methods = ['tape-bay', 'tape-shaft'], minutes = 5 }: Options = {},
+): FieldWords<number> => ({
   ...length(label, { methods, minutes }),
   defaultPm: () => Infinity,
 })
 
 /** A count, ratio, rating, torque, speed or mass: exact as stated. */
-export const exact = (label: string, unit: StoredUnit, { methods = [], minutes = 10 }: Options = {}): FieldWords<number> => ({
+export const exact = (
+  label: string,
+  unit: StoredUnit,
+  { methods = [], minutes = 10 }: Options = {},
+): FieldWords<number> => ({
   label,
   unit,
   type: 'number',
@@ -81,11 +102,17 @@ export const exact = (label: string, unit: StoredUnit, { methods = [], minutes =
   differ: apart,
 })
 
-export const word = (label: string, choices?: readonly string[], { minutes = 2 }: Options = {}): FieldWords<string | null> => ({
+export const word = (
+  label: string,
+  choices?: readonly string[],
+  { minutes = 2 }: Options = {},
+): FieldWords<string | null> => ({
   label,
   unit: '',
   type: 'word',
-  schema: choices ? z.enum(choices as [string, ...string[]]) : z.string().min(1).max(200).regex(NO_CONTROLS, CONTROLS_SAID),
+  schema: choices
+    ? z.enum(choices as [string, ...string[]])
+    : z.string().min(1).max(200).regex(NO_CONTROLS, CONTROLS_SAID),
   unknown: null,
   methods: [],
   minutes,
@@ -95,7 +122,11 @@ export const word = (label: string, choices?: readonly string[], { minutes = 2 }
 })
 
 /** A thread, kept in one spelling: M10x1.25, 3/8-16, 1/8 NPT. */
-export const thread = (label: string): FieldWords<string | null> => ({ ...word(label), type: 'thread', schema: threadSchema })
+export const thread = (label: string): FieldWords<string | null> => ({
+  ...word(label),
+  type: 'thread',
+  schema: threadSchema,
+})
 
 export const flag = (label: string, { minutes = 2 }: Options = {}): FieldWords<boolean | null> => ({
   label,
@@ -110,7 +141,11 @@ export const flag = (label: string, { minutes = 2 }: Options = {}): FieldWords<b
 })
 
 /** A list of plain figures: gear ratios, hole angles in degrees. */
-export const numbers = (label: string, unit: StoredUnit, { methods = [], minutes = 15 }: Options = {}): FieldWords<readonly number[] | null> => ({
+export const numbers = (
+  label: string,
+  unit: StoredUnit,
+  { methods = [], minutes = 15 }: Options = {},
+): FieldWords<readonly number[] | null> => ({
   label,
   unit,
   type: 'numbers',
@@ -148,17 +183,31 @@ export interface Dowel {
 export const FACE_SPAN_MM = 2000
 export const HOLE_MOST_MM = 500
 
-const within = z.number().min(-FACE_SPAN_MM, `At most ${FACE_SPAN_MM} mm from the axis.`).max(FACE_SPAN_MM, `At most ${FACE_SPAN_MM} mm from the axis.`)
+const within = z
+  .number()
+  .min(-FACE_SPAN_MM, `At most ${FACE_SPAN_MM} mm from the axis.`)
+  .max(FACE_SPAN_MM, `At most ${FACE_SPAN_MM} mm from the axis.`)
 const place = {
   x: within,
   y: within,
-  d: z.number().positive('Ø must be more than 0.').max(HOLE_MOST_MM, `Ø at most ${HOLE_MOST_MM} mm.`),
+  d: z
+    .number()
+    .positive('Ø must be more than 0.')
+    .max(HOLE_MOST_MM, `Ø at most ${HOLE_MOST_MM} mm.`),
   process: z.enum(PROCESSES).optional(),
 }
-const threadSchema = z.string().max(40).refine(isThread, 'Write a thread as M10x1.25, 3/8-16, 1/8 NPT, or "through" for a plain hole.')
-const holeSchema = z.object({ ...place, thread: threadSchema.optional(), optional: z.boolean().optional() })
+const threadSchema = z
+  .string()
+  .max(40)
+  .refine(isThread, 'Write a thread as M10x1.25, 3/8-16, 1/8 NPT, or "through" for a plain hole.')
+const holeSchema = z.object({
+  ...place,
+  thread: threadSchema.optional(),
+  optional: z.boolean().optional(),
+})
 const dowelSchema = z.object({ ...place, pin: z.boolean().optional() })
-const isMachined = (list: readonly Dowel[]): boolean => list.every((d) => d.process === 'milled' || d.process === 'reamed')
+const isMachined = (list: readonly Dowel[]): boolean =>
+  list.every((d) => d.process === 'milled' || d.process === 'reamed')
 
 export const holes = (label: string): FieldWords<readonly Hole[] | null> => ({
   label,
@@ -181,7 +230,8 @@ export const dowels = (label: string): FieldWords<readonly Dowel[] | null> => ({
   unknown: null,
   methods: ['rubbing', 'punch', 'machine'],
   minutes: 20,
-  defaultPm: (grade, value) => (grade === 'maker' || (grade === 'catalogue' && isMachined(value ?? [])) ? 0.05 : Infinity),
+  defaultPm: (grade, value) =>
+    grade === 'maker' || (grade === 'catalogue' && isMachined(value ?? [])) ? 0.05 : Infinity,
   differ: () => 0,
 })
 
@@ -216,7 +266,10 @@ export interface Zone {
 }
 
 /** Boxes along the train; an empty list says "known to have none". */
-export const zones = (label: string, { methods = ['tape-bay', 'bar-caliper', 'rule'], minutes = 20 }: Options = {}): FieldWords<readonly Zone[] | null> => ({
+export const zones = (
+  label: string,
+  { methods = ['tape-bay', 'bar-caliper', 'rule'], minutes = 20 }: Options = {},
+): FieldWords<readonly Zone[] | null> => ({
   label,
   unit: 'mm',
   type: 'zones',
@@ -239,7 +292,11 @@ export const zones = (label: string, { methods = ['tape-bay', 'bar-caliper', 'ru
 })
 
 /** Compiles one field: picks the claim, applies the default ±, freezes. */
-export function compileField<T>(claims: readonly Claim[] | undefined, at: FieldAddress & { words: FieldWords<T> }, specimen: string | undefined): Field<T> {
+export function compileField<T>(
+  claims: readonly Claim[] | undefined,
+  at: FieldAddress & { words: FieldWords<T> },
+  specimen: string | undefined,
+): Field<T> {
   const { words } = at
   const chosen = chooseClaim(
     claims ?? [],
@@ -247,8 +304,23 @@ export function compileField<T>(claims: readonly Claim[] | undefined, at: FieldA
     (claim) => methodPlusMinus(claim.method) ?? words.defaultPm(claim.grade, claim.value as T),
     (a, b) => words.differ(a as T, b as T),
   )
-  if (!chosen) return Object.freeze({ v: words.unknown, pm: Infinity, grade: -1, claim: null, conflict: false, at })
-  return Object.freeze({ v: chosen.claim.value as T, pm: chosen.pm, grade: strength(chosen.claim.grade), claim: chosen.claim.id, conflict: chosen.conflict, at })
+  if (!chosen)
+    return Object.freeze({
+      v: words.unknown,
+      pm: Infinity,
+      grade: -1,
+      claim: null,
+      conflict: false,
+      at,
+    })
+  return Object.freeze({
+    v: chosen.claim.value as T,
+    pm: chosen.pm,
+    grade: strength(chosen.claim.grade),
+    claim: chosen.claim.id,
+    conflict: chosen.conflict,
+    at,
+  })
 }
 
 /** True when the field has a value. */

@@ -29,8 +29,14 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
 }
 
 test('every field of every port is read by a joint, or is named with what it is for', () => {
-  const read = new Set(JOINTS.flatMap((joint) => describeJoint(joint).reads.map(({ port, field }) => `${port}.${field}`)))
-  const unread = Object.entries(PORT_KINDS).flatMap(([kind, { fields }]) => Object.keys(fields).flatMap((field) => (read.has(`${kind}.${field}`) ? [] : [{ kind, field }])))
+  const read = new Set(
+    JOINTS.flatMap((joint) =>
+      describeJoint(joint).reads.map(({ port, field }) => `${port}.${field}`),
+    ),
+  )
+  const unread = Object.entries(PORT_KINDS).flatMap(([kind, { fields }]) =>
+    Object.keys(fields).flatMap((field) => (read.has(`${kind}.${field}`) ? [] : [{ kind, field }])),
+  )
   for (const { kind, field } of unread) {
     expect(ELSEWHERE, `${kind}.${field} is read by nothing`).toHaveProperty([kind])
     if (ALLOWED[kind]) expect(ALLOWED[kind], `${kind}.${field}`).toContain(field)

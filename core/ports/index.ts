@@ -148,7 +148,9 @@ export interface CompiledPart {
 
 /** Ratings are limits a part may have: only a transmission is expected to. A separator has no pattern unless one is typed. */
 const isExpected = (part: Part, kind: string, slot: string): boolean =>
-  kind === 'ratings' ? part.kind === 'transmission' && slot === 'torque' : !(kind === 'face' && part.kind === 'separator')
+  kind === 'ratings'
+    ? part.kind === 'transmission' && slot === 'torque'
+    : !(kind === 'face' && part.kind === 'separator')
 
 /**
  * Ports a part of its kind should have and nobody has typed: stand-ins with every field unknown, owned by the part,
@@ -156,10 +158,21 @@ const isExpected = (part: Part, kind: string, slot: string): boolean =>
  */
 function untyped(part: Part): AnyPort[] {
   return typedPorts(part.kind)
-    .filter(({ kind, slot, looks }) => isExpected(part, kind, slot) && !part.ports.some((port) => port.kind === kind && (looks === undefined || (port.looks ?? looks) === looks)))
+    .filter(
+      ({ kind, slot, looks }) =>
+        isExpected(part, kind, slot) &&
+        !part.ports.some(
+          (port) => port.kind === kind && (looks === undefined || (port.looks ?? looks) === looks),
+        ),
+    )
     .map(
       ({ kind, slot, looks }) =>
-        (PORT_KINDS[kind as PortKindName] as unknown as PortKind).compile({ id: `${part.id}/${kind}/${slot}`, kind, slot, looks, claims: {} }, part, undefined, false) as AnyPort,
+        (PORT_KINDS[kind as PortKindName] as unknown as PortKind).compile(
+          { id: `${part.id}/${kind}/${slot}`, kind, slot, looks, claims: {} },
+          part,
+          undefined,
+          false,
+        ) as AnyPort,
     )
 }
 
@@ -169,14 +182,28 @@ function untyped(part: Part): AnyPort[] {
  */
 export function compilePart(part: Part, specimen?: string): CompiledPart {
   const ports = part.ports.map((port) => {
-    if (!isPortKind(port.kind)) throw new Error(`"${port.kind}" is not a port kind. Known: ${Object.keys(PORT_KINDS).join(', ')}.`)
+    if (!isPortKind(port.kind))
+      throw new Error(
+        `"${port.kind}" is not a port kind. Known: ${Object.keys(PORT_KINDS).join(', ')}.`,
+      )
     return (PORT_KINDS[port.kind] as unknown as PortKind).compile(port, part, specimen) as AnyPort
   })
-  return Object.freeze({ id: part.id, kind: part.kind, name: part.name, ports: Object.freeze([...ports, ...untyped(part)]) })
+  return Object.freeze({
+    id: part.id,
+    kind: part.kind,
+    name: part.name,
+    ports: Object.freeze([...ports, ...untyped(part)]),
+  })
 }
 
 /** The first port of a kind on a part, or the stand-in with every field unknown. */
-export function portOf<K extends PortKindName>(part: CompiledPart | null | undefined, kind: K, looks?: 'forward' | 'rearward'): Compiled<K> {
-  const found = part?.ports.find((port) => port.kind === kind && (looks === undefined || port.looks === looks))
+export function portOf<K extends PortKindName>(
+  part: CompiledPart | null | undefined,
+  kind: K,
+  looks?: 'forward' | 'rearward',
+): Compiled<K> {
+  const found = part?.ports.find(
+    (port) => port.kind === kind && (looks === undefined || port.looks === looks),
+  )
   return (found ?? PORT_KINDS[kind].missing) as unknown as Compiled<K>
 }

@@ -14,6 +14,8 @@ export const output = definePort({
     thread: thread('Flange bolt thread'),
     alongMm: span('Joint centre from the front face', { methods: ['tape-shaft', 'rule'] }),
     belowMm: span('Output below the shaft axis', { methods: ['rule', 'tape-shaft'] }),
-    rightMm: span('Output right of the shaft axis, seen from behind', { methods: ['rule', 'tape-shaft'] }),
+    rightMm: span('Output right of the shaft axis, seen from behind', {
+      methods: ['rule', 'tape-shaft'],
+    }),
   },
 })

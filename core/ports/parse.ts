@@ -11,7 +11,10 @@ import { type Dowel, type FieldWords, type Hole, PROCESSES, type Zone } from './
  */
 export function parseTyped(words: FieldWords<any>, typed: string, reading: Reading = {}): unknown {
   const text = typed.trim()
-  if (text === '') throw new QuantityError(`${words.label}: type a value, or leave the field out to say it is not known.`)
+  if (text === '')
+    throw new QuantityError(
+      `${words.label}: type a value, or leave the field out to say it is not known.`,
+    )
   switch (words.type) {
     case 'number':
       return parseQuantity(text, words.unit, reading)
@@ -22,7 +25,10 @@ export function parseTyped(words: FieldWords<any>, typed: string, reading: Readi
     case 'thread':
       return parseThread(text)
     case 'word':
-      if (words.choices && !words.choices.includes(text)) throw new QuantityError(`${words.label}: choose one of ${words.choices.join(', ')}, not "${text}".`)
+      if (words.choices && !words.choices.includes(text))
+        throw new QuantityError(
+          `${words.label}: choose one of ${words.choices.join(', ')}, not "${text}".`,
+        )
       return text
     case 'numbers':
       return text
@@ -44,17 +50,26 @@ export function parseTyped(words: FieldWords<any>, typed: string, reading: Readi
         return { x, y }
       })
     case 'zones':
-      return /^none$/i.test(text) ? [] : lines(text).map((line, i) => parseZone(line, i + 1, reading))
+      return /^none$/i.test(text)
+        ? []
+        : lines(text).map((line, i) => parseZone(line, i + 1, reading))
   }
 }
 
 /** `from to depth [moving] [name]`: a box along the train, mm. */
 function parseZone(line: string, number: number, reading: Reading): Zone {
   const [fromMm, toMm, depthMm] = figures(line, 3, number, reading) as [number, number, number]
-  if (toMm <= fromMm) throw new QuantityError(`Line ${number}, "${line}": it must end further back than it starts.`)
+  if (toMm <= fromMm)
+    throw new QuantityError(`Line ${number}, "${line}": it must end further back than it starts.`)
   const rest = line.split(/\s+/).slice(3)
   const name = rest.filter((word) => !/^moving$/i.test(word)).join(' ')
-  return { fromMm, toMm, depthMm, ...(rest.some((word) => /^moving$/i.test(word)) ? { moving: true } : {}), ...(name ? { name } : {}) }
+  return {
+    fromMm,
+    toMm,
+    depthMm,
+    ...(rest.some((word) => /^moving$/i.test(word)) ? { moving: true } : {}),
+    ...(name ? { name } : {}),
+  }
 }
 
 /**
@@ -63,8 +78,19 @@ function parseZone(line: string, number: number, reading: Reading): Zone {
  * @returns values by field name
  * @throws QuantityError
  */
-export function parseFields(fields: Readonly<Record<string, FieldWords<any>>>, name: string, typed: string, reading: Reading = {}): Record<string, unknown> {
-  if ((name === 'splines' || name === 'majorMm') && fields.splines && fields.majorMm && isSpline(typed)) return { ...parseSpline(typed, reading) }
+export function parseFields(
+  fields: Readonly<Record<string, FieldWords<any>>>,
+  name: string,
+  typed: string,
+  reading: Reading = {},
+): Record<string, unknown> {
+  if (
+    (name === 'splines' || name === 'majorMm') &&
+    fields.splines &&
+    fields.majorMm &&
+    isSpline(typed)
+  )
+    return { ...parseSpline(typed, reading) }
   return { [name]: parseTyped(fields[name]!, typed, reading) }
 }
 
@@ -76,7 +102,10 @@ const lines = (text: string): string[] =>
 
 function figures(line: string, count: number, number: number, reading: Reading): number[] {
   const items = line.split(/\s+/).slice(0, count)
-  if (items.length < count) throw new QuantityError(`Line ${number}, "${line}": type ${count === 3 ? 'three figures' : 'x and y'} separated by spaces.`)
+  if (items.length < count)
+    throw new QuantityError(
+      `Line ${number}, "${line}": type ${count === 3 ? 'three figures' : 'x and y'} separated by spaces.`,
+    )
   return items.map((item) => parseQuantity(item, 'mm', reading))
 }
 
@@ -87,12 +116,21 @@ function parseHole(line: string, number: number, reading: Reading): Hole {
   const written = rest.find((item) => /^M\d|^\d+\/\d+-\d+/i.test(item))
   const thread = written && parseThread(written)
   const process = PROCESSES.find((name) => rest.includes(name))
-  const known = rest.filter((item) => item === written || item === process || /^(optional|pin)$/i.test(item))
+  const known = rest.filter(
+    (item) => item === written || item === process || /^(optional|pin)$/i.test(item),
+  )
   if (known.length !== rest.length)
     throw new QuantityError(
       `Line ${number}: "${rest.find((item) => !known.includes(item))}" is not understood. After Ø write a thread (M10x1.5), optional, pin, or how it was cut (${PROCESSES.join(', ')}).`,
     )
-  return { x, y, d, ...(thread ? { thread } : {}), ...(rest.includes('optional') ? { optional: true } : {}), ...(process ? { process } : {}) }
+  return {
+    x,
+    y,
+    d,
+    ...(thread ? { thread } : {}),
+    ...(rest.includes('optional') ? { optional: true } : {}),
+    ...(process ? { process } : {}),
+  }
 }
 
 /** A stored value as it would be typed again. */
@@ -104,15 +142,33 @@ export function printTyped(words: FieldWords<any>, value: unknown): string {
     case 'numbers':
       return (value as number[]).join(' ')
     case 'holes':
-      return (value as Hole[]).map((h) => [h.x, h.y, h.d, h.thread, h.optional ? 'optional' : undefined, h.process].filter((item) => item !== undefined).join(' ')).join('\n')
+      return (value as Hole[])
+        .map((h) =>
+          [h.x, h.y, h.d, h.thread, h.optional ? 'optional' : undefined, h.process]
+            .filter((item) => item !== undefined)
+            .join(' '),
+        )
+        .join('\n')
     case 'dowels':
       return (value as Dowel[]).length === 0
         ? 'none'
-        : (value as Dowel[]).map((d) => [d.x, d.y, d.d, d.pin ? 'pin' : undefined, d.process].filter((item) => item !== undefined).join(' ')).join('\n')
+        : (value as Dowel[])
+            .map((d) =>
+              [d.x, d.y, d.d, d.pin ? 'pin' : undefined, d.process]
+                .filter((item) => item !== undefined)
+                .join(' '),
+            )
+            .join('\n')
     case 'zones':
       return (value as Zone[]).length === 0
         ? 'none'
-        : (value as Zone[]).map((z) => [z.fromMm, z.toMm, z.depthMm, z.moving ? 'moving' : undefined, z.name].filter((item) => item !== undefined).join(' ')).join('\n')
+        : (value as Zone[])
+            .map((z) =>
+              [z.fromMm, z.toMm, z.depthMm, z.moving ? 'moving' : undefined, z.name]
+                .filter((item) => item !== undefined)
+                .join(' '),
+            )
+            .join('\n')
     case 'points':
       return (value as { x: number; y: number }[]).map((p) => `${p.x} ${p.y}`).join('\n')
     default:

@@ -49,7 +49,15 @@ export const PART_KINDS = {
   'transfer-case': {
     words: 'Transfer case',
     group: 'Mounts and driveline',
-    ports: ['face/front/forward', 'transfer-input/main', 'transfer/main', 'output/main', 'speed-drive/main', 'ratings/torque', 'outline/main'],
+    ports: [
+      'face/front/forward',
+      'transfer-input/main',
+      'transfer/main',
+      'output/main',
+      'speed-drive/main',
+      'ratings/torque',
+      'outline/main',
+    ],
   },
   vehicle: {
     words: 'Vehicle',
@@ -76,25 +84,91 @@ export const PART_KINDS = {
       'outline/main',
     ],
   },
-  plate: { words: 'Adapter plate', group: 'Face, crank, depth', ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'] },
-  separator: { words: 'Separator plate', group: 'Face, crank, depth', ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'] },
-  spacer: { words: 'Crank spacer', group: 'Face, crank, depth', ports: ['spacer/main', 'flywheel/front', 'crank-flange/rear', 'flange-bolts/main'] },
-  flywheel: { words: 'Flywheel', group: 'Face, crank, depth', ports: ['flywheel/main', 'clutch-seat/main', 'flange-bolts/main', 'ring/main', 'trigger/main', 'ratings/speed'] },
-  flexplate: { words: 'Flexplate', group: 'Face, crank, depth', ports: ['flywheel/main', 'flange-bolts/main', 'ring/main', 'flex-pads/main', 'trigger/main', 'ratings/speed'] },
-  pilot: { words: 'Pilot bearing or bush', group: 'Face, crank, depth', ports: ['pilot-piece/main'] },
+  plate: {
+    words: 'Adapter plate',
+    group: 'Face, crank, depth',
+    ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'],
+  },
+  separator: {
+    words: 'Separator plate',
+    group: 'Face, crank, depth',
+    ports: ['plate/main', 'face/front/forward', 'face/rear/rearward'],
+  },
+  spacer: {
+    words: 'Crank spacer',
+    group: 'Face, crank, depth',
+    ports: ['spacer/main', 'flywheel/front', 'crank-flange/rear', 'flange-bolts/main'],
+  },
+  flywheel: {
+    words: 'Flywheel',
+    group: 'Face, crank, depth',
+    ports: [
+      'flywheel/main',
+      'clutch-seat/main',
+      'flange-bolts/main',
+      'ring/main',
+      'trigger/main',
+      'ratings/speed',
+    ],
+  },
+  flexplate: {
+    words: 'Flexplate',
+    group: 'Face, crank, depth',
+    ports: [
+      'flywheel/main',
+      'flange-bolts/main',
+      'ring/main',
+      'flex-pads/main',
+      'trigger/main',
+      'ratings/speed',
+    ],
+  },
+  pilot: {
+    words: 'Pilot bearing or bush',
+    group: 'Face, crank, depth',
+    ports: ['pilot-piece/main'],
+  },
   dowel: { words: 'Dowel', group: 'Face, crank, depth', ports: [] },
   'bell-bolt': { words: 'Bell bolt', group: 'Face, crank, depth', ports: ['flange-bolts/main'] },
   'odd-bell-bolt': { words: 'Odd bell bolts', group: 'Face, crank, depth', ports: [] },
-  'flange-bolt': { words: 'Flange bolt', group: 'Face, crank, depth', ports: ['flange-bolts/main'] },
-  cover: { words: 'Clutch cover', group: 'Clutch and converter', ports: ['cover-fingers/main', 'cover-mount/main', 'ratings/torque'] },
-  disc: { words: 'Clutch disc', group: 'Clutch and converter', ports: ['disc-hub/main', 'disc-face/main'] },
-  'release-bearing': { words: 'Release bearing', group: 'Clutch and converter', ports: ['release-bearing/main'] },
-  converter: { words: 'Torque converter', group: 'Clutch and converter', ports: ['converter/main'] },
+  'flange-bolt': {
+    words: 'Flange bolt',
+    group: 'Face, crank, depth',
+    ports: ['flange-bolts/main'],
+  },
+  cover: {
+    words: 'Clutch cover',
+    group: 'Clutch and converter',
+    ports: ['cover-fingers/main', 'cover-mount/main', 'ratings/torque'],
+  },
+  disc: {
+    words: 'Clutch disc',
+    group: 'Clutch and converter',
+    ports: ['disc-hub/main', 'disc-face/main'],
+  },
+  'release-bearing': {
+    words: 'Release bearing',
+    group: 'Clutch and converter',
+    ports: ['release-bearing/main'],
+  },
+  converter: {
+    words: 'Torque converter',
+    group: 'Clutch and converter',
+    ports: ['converter/main'],
+  },
   starter: { words: 'Starter', group: 'Clutch and converter', ports: ['starter/main'] },
   bellhousing: { words: 'Bellhousing', group: 'Face, crank, depth', ports: [] },
-  'clutch-hydraulics': { words: 'Clutch master or slave', group: 'Clutch and converter', ports: [] },
+  'clutch-hydraulics': {
+    words: 'Clutch master or slave',
+    group: 'Clutch and converter',
+    ports: [],
+  },
   'trigger-ring': { words: 'Trigger ring', group: 'Clutch and converter', ports: [] },
-  'load-controller': { words: 'Gearbox controller or load bracket', group: 'Clutch and converter', ports: [] },
+  'load-controller': {
+    words: 'Gearbox controller or load bracket',
+    group: 'Clutch and converter',
+    ports: [],
+  },
   'alignment-tool': { words: 'Clutch alignment tool', group: 'Clutch and converter', ports: [] },
   'fork-stud': { words: 'Release fork stud', group: 'Clutch and converter', ports: [] },
   'clutch-line-end': { words: 'Clutch line end', group: 'Clutch and converter', ports: [] },
@@ -110,8 +184,16 @@ export const PART_KINDS = {
   'coupling-shaft': { words: 'Coupling shaft', group: 'Mounts and driveline', ports: [] },
   'axle-gears': { words: 'Axle gears', group: 'Mounts and driveline', ports: [] },
   'lever-linkage': { words: 'Lever linkage', group: 'Mounts and driveline', ports: [] },
-  'speed-converter': { words: 'Speedometer sender or converter', group: 'Mounts and driveline', ports: [] },
-  'take-off': { words: 'Power take-off unit', group: 'Mounts and driveline', ports: ['take-off/main'] },
+  'speed-converter': {
+    words: 'Speedometer sender or converter',
+    group: 'Mounts and driveline',
+    ports: [],
+  },
+  'take-off': {
+    words: 'Power take-off unit',
+    group: 'Mounts and driveline',
+    ports: ['take-off/main'],
+  },
   speedometer: { words: 'Speedometer drive', group: 'Mounts and driveline', ports: [] },
   sump: { words: 'Sump and pickup', group: 'Engine bay', ports: ['sump/main'] },
   exhaust: { words: 'Exhaust', group: 'Engine bay', ports: [] },
@@ -153,8 +235,10 @@ export const PART_KINDS = {
 
 export type PartKind = keyof typeof PART_KINDS
 export const isPartKind = (kind: string): kind is PartKind => Object.hasOwn(PART_KINDS, kind)
-export const kindWords = (kind: string): string => (isPartKind(kind) ? PART_KINDS[kind].words : kind)
-export const kindGroup = (kind: string): string => (isPartKind(kind) ? PART_KINDS[kind].group : 'Other')
+export const kindWords = (kind: string): string =>
+  isPartKind(kind) ? PART_KINDS[kind].words : kind
+export const kindGroup = (kind: string): string =>
+  isPartKind(kind) ? PART_KINDS[kind].group : 'Other'
 
 export interface TypedPort {
   readonly kind: string

@@ -8,10 +8,18 @@ export const pinion = definePort({
   end: 'gearbox',
   fields: {
     alongMm: span('Joint centre behind the engine mounts', { methods: ['tape-shaft'] }),
-    belowMm: span('Joint centre below the plane of the mounts', { methods: ['tape-shaft', 'rule'] }),
+    belowMm: span('Joint centre below the plane of the mounts', {
+      methods: ['tape-shaft', 'rule'],
+    }),
     rightMm: span('Joint centre right of the middle', { methods: ['tape-shaft', 'rule'] }),
-    noseUpDeg: exact('Nose of the axle up from level', '°', { methods: ['level', 'phone'], minutes: 5 }),
+    noseUpDeg: exact('Nose of the axle up from level', '°', {
+      methods: ['level', 'phone'],
+      minutes: 5,
+    }),
     flange: word('Flange it has, such as flange 94'),
-    travelMm: span('It moves along, bump to droop', { methods: ['rule', 'tape-shaft'], minutes: 15 }),
+    travelMm: span('It moves along, bump to droop', {
+      methods: ['rule', 'tape-shaft'],
+      minutes: 15,
+    }),
   },
 })

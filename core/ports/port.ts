@@ -46,21 +46,48 @@ export interface PortKind<F extends Fields = Fields> {
   readonly fields: F
   /** Values by field name, as the wire and rows must hold them. */
   readonly schema: z.ZodType<Partial<Record<string, unknown>>>
-  readonly compile: (port: Port, part: { id: string; name: string }, specimen?: string, present?: boolean) => CompiledPort<F>
+  readonly compile: (
+    port: Port,
+    part: { id: string; name: string },
+    specimen?: string,
+    present?: boolean,
+  ) => CompiledPort<F>
   /** The piece nobody has named yet: every field unknown, never skipped. */
   readonly missing: CompiledPort<F>
 }
 
 /** Declares a port kind from the words of its fields. */
-export function definePort<const F extends Fields>(declared: { kind: string; title: string; end: 'engine' | 'gearbox'; looks?: Looks; fields: F }): PortKind<F> {
+export function definePort<const F extends Fields>(declared: {
+  kind: string
+  title: string
+  end: 'engine' | 'gearbox'
+  looks?: Looks
+  fields: F
+}): PortKind<F> {
   const { kind, title, end, fields } = declared
   const looks = declared.looks ?? null
   const names = Object.keys(fields)
-  const compile = (port: Port, part: { id: string; name: string }, specimen?: string, present = true): CompiledPort<F> => {
-    const compiled: Record<string, unknown> = { id: port.id, part: part.id, kind, slot: port.slot, looks: port.looks ?? looks, present }
+  const compile = (
+    port: Port,
+    part: { id: string; name: string },
+    specimen?: string,
+    present = true,
+  ): CompiledPort<F> => {
+    const compiled: Record<string, unknown> = {
+      id: port.id,
+      part: part.id,
+      kind,
+      slot: port.slot,
+      looks: port.looks ?? looks,
+      present,
+    }
     for (const name of names) {
       const words = fields[name]!
-      compiled[name] = compileField(port.claims[name], { port: port.id, part: part.id, partName: part.name, field: name, words }, specimen)
+      compiled[name] = compileField(
+        port.claims[name],
+        { port: port.id, part: part.id, partName: part.name, field: name, words },
+        specimen,
+      )
     }
     return Object.freeze(compiled) as CompiledPort<F>
   }
@@ -73,6 +100,11 @@ export function definePort<const F extends Fields>(declared: { kind: string; tit
     fields,
     schema: z.strictObject(shape),
     compile,
-    missing: compile({ id: `?/${kind}/main`, kind, slot: 'main', claims: {} }, { id: '?', name: title }, undefined, false),
+    missing: compile(
+      { id: `?/${kind}/main`, kind, slot: 'main', claims: {} },
+      { id: '?', name: title },
+      undefined,
+      false,
+    ),
   }
 }

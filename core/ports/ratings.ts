@@ -8,7 +8,14 @@ export const ratings = definePort({
   end: 'gearbox',
   fields: {
     torqueNm: exact('Torque rating', 'N·m'),
-    reference: word('Rated at', ['engine', 'input shaft', 'turbine', 'output', 'transfer output', 'axle']),
+    reference: word('Rated at', [
+      'engine',
+      'input shaft',
+      'turbine',
+      'output',
+      'transfer output',
+      'axle',
+    ]),
     basis: word('Basis', ['nominal', 'peak']),
     speedRpm: exact('Speed rating', 'rpm'),
   },

@@ -11,7 +11,11 @@ export const ratios = definePort({
     gears: numbers('Gear ratios', ''),
     finalDrive: exact('Final drive in the case', ''),
     stall: exact('Converter stall torque ratio', ''),
-    turns: word('Made for a crank that turns, seen from the gearbox', ['counter-clockwise', 'clockwise', 'either']),
+    turns: word('Made for a crank that turns, seen from the gearbox', [
+      'counter-clockwise',
+      'clockwise',
+      'either',
+    ]),
     mayTurnOver: flag('It may be turned over, final drive and all'),
   },
 })

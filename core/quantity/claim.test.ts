@@ -50,8 +50,18 @@ test.each<[string, Partial<Claim>[], string | undefined, string]>([
     undefined,
     'c1',
   ],
-  ['± of the method where none is stated', [{ grade: 'maker' }, { grade: 'measured', method: 'caliper' }], undefined, 'c1'],
-  ['a measured length without a method is known to no ±: last', [{ grade: 'measured' }, { grade: 'maker', plusMinus: 5 }], undefined, 'c1'],
+  [
+    '± of the method where none is stated',
+    [{ grade: 'maker' }, { grade: 'measured', method: 'caliper' }],
+    undefined,
+    'c1',
+  ],
+  [
+    'a measured length without a method is known to no ±: last',
+    [{ grade: 'measured' }, { grade: 'maker', plusMinus: 5 }],
+    undefined,
+    'c1',
+  ],
   [
     'then the strongest grade',
     [
@@ -98,11 +108,16 @@ test('a disagreement beyond both ± is a conflict; hearsay without ± never is',
 test('default ±: counts and ratios 0, machined lengths 0.1 from maker or catalogue, dowels 0.05 from maker or machined catalogue', () => {
   const { ratios, face } = PORT_KINDS
   expect(ratios.fields.stall.defaultPm('heard', 2)).toBe(0)
-  expect([words.defaultPm('maker', 1), words.defaultPm('catalogue', 1), words.defaultPm('heard', 1), words.defaultPm('measured', 1)]).toEqual([0.1, 0.1, Infinity, Infinity])
+  expect([
+    words.defaultPm('maker', 1),
+    words.defaultPm('catalogue', 1),
+    words.defaultPm('heard', 1),
+    words.defaultPm('measured', 1),
+  ]).toEqual([0.1, 0.1, Infinity, Infinity])
   const dowel = (process?: 'reamed') => [{ x: 0, y: 0, d: 12, ...(process ? { process } : {}) }]
-  expect([face.fields.dowels.defaultPm('maker', dowel()), face.fields.dowels.defaultPm('catalogue', dowel('reamed')), face.fields.dowels.defaultPm('catalogue', dowel())]).toEqual([
-    0.05,
-    0.05,
-    Infinity,
-  ])
+  expect([
+    face.fields.dowels.defaultPm('maker', dowel()),
+    face.fields.dowels.defaultPm('catalogue', dowel('reamed')),
+    face.fields.dowels.defaultPm('catalogue', dowel()),
+  ]).toEqual([0.05, 0.05, Infinity])
 })

@@ -59,7 +59,11 @@ export function chooseClaim(
         compare(a.claim.id, b.claim.id),
     )
   const best = ranked[0]!
-  const conflict = ranked.some((other) => Number.isFinite(best.pm + other.pm) && differ(best.claim.value, other.claim.value) > best.pm + other.pm + 1e-9)
+  const conflict = ranked.some(
+    (other) =>
+      Number.isFinite(best.pm + other.pm) &&
+      differ(best.claim.value, other.claim.value) > best.pm + other.pm + 1e-9,
+  )
   return { ...best, conflict }
 }
 

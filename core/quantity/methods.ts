@@ -22,4 +22,5 @@ export const METHODS = {
 
 export type MethodId = keyof typeof METHODS
 
-export const methodPlusMinus = (method: string | undefined): number | undefined => (method && Object.hasOwn(METHODS, method) ? METHODS[method as MethodId].plusMinus : undefined)
+export const methodPlusMinus = (method: string | undefined): number | undefined =>
+  method && Object.hasOwn(METHODS, method) ? METHODS[method as MethodId].plusMinus : undefined

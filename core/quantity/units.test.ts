@@ -1,6 +1,15 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
-import { parseQuantity, printInches, printQuantity, QuantityError, QuantityQuestion, type StoredUnit, UNIT_CHOICES, type Units } from './units.ts'
+import {
+  parseQuantity,
+  printInches,
+  printQuantity,
+  QuantityError,
+  QuantityQuestion,
+  type StoredUnit,
+  UNIT_CHOICES,
+  type Units,
+} from './units.ts'
 
 // NIST SP 811 (2008), appendix B: exact definitions.
 test.each([
@@ -47,7 +56,17 @@ test.each([
   expect(Math.abs(parseQuantity(typed, '°C') - celsius)).toBeLessThan(1e-12)
 })
 
-test.each(['', 'wide', '3 3.5 in', '1/0 in', '4 furlong', '12 kg of', '1.2.3', '1,23,456', '1.2,3.4'])('"%s" is refused with what to do', (typed) => {
+test.each([
+  '',
+  'wide',
+  '3 3.5 in',
+  '1/0 in',
+  '4 furlong',
+  '12 kg of',
+  '1.2.3',
+  '1,23,456',
+  '1.2,3.4',
+])('"%s" is refused with what to do', (typed) => {
   expect(() => parseQuantity(typed, 'mm')).toThrow(QuantityError)
   expect(() => parseQuantity(typed, 'mm')).toThrow(/Type|Use|Check/)
 })
@@ -65,7 +84,8 @@ test('what can mean two things is asked, with both ways to write it', () => {
   expect(ask('28 mpg', 'L/100km')).toEqual(['28 US mpg', '28 imp mpg'])
   expect(ask('2 gal', 'L')).toEqual(['2 US gal', '2 imp gal'])
   expect(ask('1.500 kg', 'kg', 'comma')).toEqual(['1500 kg', '1.5 kg'])
-  for (const choice of [...ask('1,500 kg', 'kg'), ...ask('1.500 kg', 'kg', 'comma')]) expect([choice, ask(choice, 'kg')]).toEqual([choice, []])
+  for (const choice of [...ask('1,500 kg', 'kg'), ...ask('1.500 kg', 'kg', 'comma')])
+    expect([choice, ask(choice, 'kg')]).toEqual([choice, []])
 })
 
 test('whoever said what a comma means is not asked', () => {
@@ -83,7 +103,13 @@ test('a bare figure is read in the unit of choice, a bare fraction of a length i
 })
 
 test('inch fractions print as they are spoken, other lengths in three decimals', () => {
-  expect([printInches(57.15), printInches(7.9375), printInches(25.4), printInches(-12.7), printInches(10)]).toEqual(['2 1/4', '5/16', '1', '-1/2', '0.394'])
+  expect([
+    printInches(57.15),
+    printInches(7.9375),
+    printInches(25.4),
+    printInches(-12.7),
+    printInches(10),
+  ]).toEqual(['2 1/4', '5/16', '1', '-1/2', '0.394'])
   expect(printQuantity(85.725, 'mm', { mm: 'in' })).toBe('3 3/8 in')
   expect(printQuantity(63.7234435716, 'N·m', { N·m: 'lbf·ft' })).toBe('47 lbf·ft')
   expect(printQuantity(8.400520825, 'L/100km', { 'L/100km': 'US mpg' })).toBe('28 US mpg')
@@ -100,28 +126,41 @@ test('sixty-fourths of an inch print and read back to the same length', () => {
 })
 
 test('whatever is printed in any unit of choice reads back to what was shown, to the last digit printed, thousands of times', () => {
-  const units = Object.entries(UNIT_CHOICES).flatMap(([unit, choices]) => choices.map((choice) => [unit, choice] as const))
+  const units = Object.entries(UNIT_CHOICES).flatMap(([unit, choices]) =>
+    choices.map((choice) => [unit, choice] as const),
+  )
   fc.assert(
-    fc.property(fc.constantFrom(...units), fc.integer({ min: 1, max: 900_000 }), ([unit, choice], thousandths) => {
-      const chosen = { [unit]: choice } as Units
-      const printed = printQuantity(thousandths / 1000, unit as StoredUnit, chosen)
-      const again = parseQuantity(printed, unit as StoredUnit, { decimal: 'point' })
-      if (choice === 'in') expect(Math.abs(again - thousandths / 1000)).toBeLessThanOrEqual(0.0005 * 25.4 + 1e-9)
-      else expect(printQuantity(again, unit as StoredUnit, chosen)).toBe(printed)
-    }),
+    fc.property(
+      fc.constantFrom(...units),
+      fc.integer({ min: 1, max: 900_000 }),
+      ([unit, choice], thousandths) => {
+        const chosen = { [unit]: choice } as Units
+        const printed = printQuantity(thousandths / 1000, unit as StoredUnit, chosen)
+        const again = parseQuantity(printed, unit as StoredUnit, { decimal: 'point' })
+        if (choice === 'in')
+          expect(Math.abs(again - thousandths / 1000)).toBeLessThanOrEqual(0.0005 * 25.4 + 1e-9)
+        else expect(printQuantity(again, unit as StoredUnit, chosen)).toBe(printed)
+      },
+    ),
     { numRuns: 5000, seed: 41 },
   )
 })
 
 test('any figure with its comma and points either reads, is asked or is refused: never a silent NaN', () => {
   fc.assert(
-    fc.property(fc.stringMatching(/^[0-9.,/ -]{0,9}( ?(mm|in|"|ft|kg))?$/), fc.constantFrom('point', 'comma', 'ask'), (typed, decimal) => {
-      try {
-        expect(Number.isFinite(parseQuantity(typed, 'mm', { decimal: decimal as 'ask' }))).toBe(true)
-      } catch (error) {
-        expect(error).toBeInstanceOf(QuantityError)
-      }
-    }),
+    fc.property(
+      fc.stringMatching(/^[0-9.,/ -]{0,9}( ?(mm|in|"|ft|kg))?$/),
+      fc.constantFrom('point', 'comma', 'ask'),
+      (typed, decimal) => {
+        try {
+          expect(Number.isFinite(parseQuantity(typed, 'mm', { decimal: decimal as 'ask' }))).toBe(
+            true,
+          )
+        } catch (error) {
+          expect(error).toBeInstanceOf(QuantityError)
+        }
+      },
+    ),
     { numRuns: 5000, seed: 43 },
   )
 })

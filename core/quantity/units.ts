@@ -4,7 +4,19 @@ import { own } from '../own.ts'
  * Units and how people type them.
  * Factors: NIST SP 811 (2008), appendix B, exact where exact.
  */
-export type StoredUnit = 'mm' | 'N·m' | 'kg' | 'kPa' | '°C' | 'L' | 'L/100km' | 'rpm' | '°' | 'h' | 'N' | ''
+export type StoredUnit =
+  | 'mm'
+  | 'N·m'
+  | 'kg'
+  | 'kPa'
+  | '°C'
+  | 'L'
+  | 'L/100km'
+  | 'rpm'
+  | '°'
+  | 'h'
+  | 'N'
+  | ''
 
 /** From a unit to the stored one: value × factor + offset, or `inverse` ÷ value. */
 interface Conversion {
@@ -21,7 +33,17 @@ const perGallon = (litres: number): Conversion => ({ factor: 1, inverse: (100 * 
 
 /** Every spelling of every unit, lower case. */
 const UNITS: Record<Exclude<StoredUnit, ''>, Record<string, Conversion>> = {
-  mm: { mm: by(1), cm: by(10), m: by(1000), in: by(25.4), '"': by(25.4), inch: by(25.4), inches: by(25.4), ft: by(304.8), thou: by(0.0254) },
+  mm: {
+    mm: by(1),
+    cm: by(10),
+    m: by(1000),
+    in: by(25.4),
+    '"': by(25.4),
+    inch: by(25.4),
+    inches: by(25.4),
+    ft: by(304.8),
+    thou: by(0.0254),
+  },
   N·m: {
     n·m: by(1),
     nm: by(1),
@@ -35,9 +57,27 @@ const UNITS: Record<Exclude<StoredUnit, ''>, Record<string, Conversion>> = {
     mkp: by(9.80665),
   },
   kg: { kg: by(1), g: by(0.001), t: by(1000), lb: by(0.45359237), lbs: by(0.45359237) },
-  kPa: { kpa: by(1), bar: by(100), psi: by(6.894757293168361), mpa: by(1000), 'kgf/cm²': by(98.0665) },
-  '°C': { '°c': by(1), c: by(1), '°f': { factor: 5 / 9, offset: -160 / 9 }, f: { factor: 5 / 9, offset: -160 / 9 } },
-  L: { l: by(1), ml: by(0.001), 'us gal': by(US_GALLON), 'gal us': by(US_GALLON), 'imp gal': by(IMPERIAL_GALLON), 'gal imp': by(IMPERIAL_GALLON) },
+  kPa: {
+    kpa: by(1),
+    bar: by(100),
+    psi: by(6.894757293168361),
+    mpa: by(1000),
+    'kgf/cm²': by(98.0665),
+  },
+  '°C': {
+    '°c': by(1),
+    c: by(1),
+    '°f': { factor: 5 / 9, offset: -160 / 9 },
+    f: { factor: 5 / 9, offset: -160 / 9 },
+  },
+  L: {
+    l: by(1),
+    ml: by(0.001),
+    'us gal': by(US_GALLON),
+    'gal us': by(US_GALLON),
+    'imp gal': by(IMPERIAL_GALLON),
+    'gal imp': by(IMPERIAL_GALLON),
+  },
   'L/100km': {
     'l/100km': by(1),
     'l/100 km': by(1),
@@ -54,7 +94,12 @@ const UNITS: Record<Exclude<StoredUnit, ''>, Record<string, Conversion>> = {
 }
 
 /** Units whose name alone does not say which is meant: asked, never guessed. */
-const ASKED: Readonly<Record<string, readonly string[]>> = { mpg: ['US mpg', 'imp mpg'], gal: ['US gal', 'imp gal'], gallon: ['US gal', 'imp gal'], gallons: ['US gal', 'imp gal'] }
+const ASKED: Readonly<Record<string, readonly string[]>> = {
+  mpg: ['US mpg', 'imp mpg'],
+  gal: ['US gal', 'imp gal'],
+  gallon: ['US gal', 'imp gal'],
+  gallons: ['US gal', 'imp gal'],
+}
 
 /** Units a shop may show each stored unit in; the stored one first. */
 export const UNIT_CHOICES = {
@@ -99,24 +144,46 @@ const NUMBER = /^([+-])?(?:(\d+)[\s-]+)?(?:(\d+)\/(\d+)|(\d[\d.,]*|[.,]\d+))/
  * @throws QuantityQuestion where it can mean two things (`1,500 kg`, `28 mpg`) · QuantityError saying what to type
  * @example parseQuantity('3 3/8 in', 'mm') // 85.725
  */
-export function parseQuantity(typed: string, unit: StoredUnit, { units = {}, decimal = 'ask' }: Reading = {}): number {
+export function parseQuantity(
+  typed: string,
+  unit: StoredUnit,
+  { units = {}, decimal = 'ask' }: Reading = {},
+): number {
   const text = typed.trim().replace('−', '-')
   const match = NUMBER.exec(text)
-  if (!match || text === '') throw new QuantityError(`"${typed}" is not a number. Type a figure such as ${unit === 'mm' ? '11.8, 86 mm or 3 3/8 in' : '180'}.`)
+  if (!match || text === '')
+    throw new QuantityError(
+      `"${typed}" is not a number. Type a figure such as ${unit === 'mm' ? '11.8, 86 mm or 3 3/8 in' : '180'}.`,
+    )
   const [read, sign, whole, over, under, figure] = match
   const named = text.slice(read.length).trim()
-  if (whole && figure) throw new QuantityError(`"${typed}" has two numbers. Type one, such as ${whole}.${figure.replace(/\D/g, '')}.`)
-  if (under && Number(under) === 0) throw new QuantityError(`"${typed}" divides by zero. Check the fraction.`)
+  if (whole && figure)
+    throw new QuantityError(
+      `"${typed}" has two numbers. Type one, such as ${whole}.${figure.replace(/\D/g, '')}.`,
+    )
+  if (under && Number(under) === 0)
+    throw new QuantityError(`"${typed}" divides by zero. Check the fraction.`)
   const plain = figure ? plainFigure(figure, decimal, (other) => text.replace(figure, other)) : 0
   const magnitude = (whole ? Number(whole) : 0) + (over ? Number(over) / Number(under) : 0) + plain
-  const isInchFraction = unit === 'mm' && under !== undefined && Number.isInteger(Math.log2(Number(under)))
+  const isInchFraction =
+    unit === 'mm' && under !== undefined && Number.isInteger(Math.log2(Number(under)))
   const assumed = isInchFraction ? 'in' : ((units as Record<string, string>)[unit] ?? '')
-  const value = convertIn((sign === '-' ? -1 : 1) * magnitude, named || assumed, unit, typed, (other) => `${read.trim()} ${other}`)
+  const value = convertIn(
+    (sign === '-' ? -1 : 1) * magnitude,
+    named || assumed,
+    unit,
+    typed,
+    (other) => `${read.trim()} ${other}`,
+  )
   return Number(value.toPrecision(15))
 }
 
 /** A figure with its comma or points understood. */
-function plainFigure(figure: string, decimal: Decimal, rewrite: (figure: string) => string): number {
+function plainFigure(
+  figure: string,
+  decimal: Decimal,
+  rewrite: (figure: string) => string,
+): number {
   const separators = figure.replace(/\d/g, '')
   const bad = (): never => {
     throw new QuantityError(`"${figure}" is not a number. Type it with one decimal point, or none.`)
@@ -130,13 +197,18 @@ function plainFigure(figure: string, decimal: Decimal, rewrite: (figure: string)
     if (!mayGroup || (isPoint && decimal !== 'comma')) return Number(pointed)
     if (!isPoint && decimal === 'point') return Number(grouped)
     if (!isPoint && decimal === 'comma') return Number(pointed)
-    throw new QuantityQuestion(`"${figure}" could be ${grouped} or ${pointed}. Type it without the ${isPoint ? 'point' : 'comma'}.`, [rewrite(grouped), rewrite(trailing(pointed))])
+    throw new QuantityQuestion(
+      `"${figure}" could be ${grouped} or ${pointed}. Type it without the ${isPoint ? 'point' : 'comma'}.`,
+      [rewrite(grouped), rewrite(trailing(pointed))],
+    )
   }
   // Both kinds: the last is the decimal. One kind more than once: thousands.
   const last = separators.at(-1)!
   const others = separators.slice(0, -1)
   const grouping = others.includes(last) ? last : others[0]!
-  const [units = '', rest] = others.includes(last) ? [figure] : [figure.slice(0, figure.lastIndexOf(last)), figure.slice(figure.lastIndexOf(last) + 1)]
+  const [units = '', rest] = others.includes(last)
+    ? [figure]
+    : [figure.slice(0, figure.lastIndexOf(last)), figure.slice(figure.lastIndexOf(last) + 1)]
   if ([...others].some((one) => one !== grouping) || !/^\d{1,3}([.,]\d{3})+$/.test(units)) bad()
   return Number(`${units.replace(/[.,]/g, '')}${rest === undefined ? '' : `.${rest}`}`)
 }
@@ -144,7 +216,13 @@ function plainFigure(figure: string, decimal: Decimal, rewrite: (figure: string)
 /** 1.500 as 1.5: so that it reads one way only. */
 const trailing = (figure: string): string => String(Number(figure))
 
-function convertIn(value: number, named: string, unit: StoredUnit, typed: string, rewrite: (unit: string) => string): number {
+function convertIn(
+  value: number,
+  named: string,
+  unit: StoredUnit,
+  typed: string,
+  rewrite: (unit: string) => string,
+): number {
   if (named === '' || named.toLowerCase() === unit.toLowerCase()) return value
   if (unit === '') {
     if (named === ':1' || named === ': 1') return value
@@ -153,11 +231,18 @@ function convertIn(value: number, named: string, unit: StoredUnit, typed: string
   const key = named.toLowerCase().replace('*', '·').replace(/\s+/g, ' ')
   const asked = own(ASKED, key)
   if (asked && UNITS[unit][asked[0]!.toLowerCase()])
-    throw new QuantityQuestion(`"${named}" could be of a US gallon (3.785 L) or an imperial one (4.546 L). Write which.`, asked.map(rewrite))
+    throw new QuantityQuestion(
+      `"${named}" could be of a US gallon (3.785 L) or an imperial one (4.546 L). Write which.`,
+      asked.map(rewrite),
+    )
   const found = own(UNITS[unit], key)
-  if (found === undefined) throw new QuantityError(`"${named}" is not a unit for this. Use ${Object.keys(UNITS[unit]).slice(0, 5).join(', ')}.`)
+  if (found === undefined)
+    throw new QuantityError(
+      `"${named}" is not a unit for this. Use ${Object.keys(UNITS[unit]).slice(0, 5).join(', ')}.`,
+    )
   if (found.inverse === undefined) return value * found.factor + (found.offset ?? 0)
-  if (value === 0) throw new QuantityError(`"${typed}" would be no distance at all. Check the figure.`)
+  if (value === 0)
+    throw new QuantityError(`"${typed}" would be no distance at all. Check the figure.`)
   return found.inverse / value
 }
 
@@ -180,7 +265,8 @@ export function printQuantity(value: number, unit: StoredUnit, units: Units = {}
 export function printInches(mm: number): string {
   const inches = mm / 25.4
   const sixtyFourths = Math.round(Math.abs(inches) * 64)
-  if (sixtyFourths === 0 || Math.abs(Math.abs(inches) * 64 - sixtyFourths) > 64 * (0.001 / 25.4)) return inches.toFixed(3)
+  if (sixtyFourths === 0 || Math.abs(Math.abs(inches) * 64 - sixtyFourths) > 64 * (0.001 / 25.4))
+    return inches.toFixed(3)
   let over = sixtyFourths % 64
   let under = 64
   while (over > 0 && over % 2 === 0) {
@@ -188,7 +274,8 @@ export function printInches(mm: number): string {
     under /= 2
   }
   const whole = Math.floor(sixtyFourths / 64)
-  const body = over === 0 ? `${whole}` : whole === 0 ? `${over}/${under}` : `${whole} ${over}/${under}`
+  const body =
+    over === 0 ? `${whole}` : whole === 0 ? `${over}/${under}` : `${whole} ${over}/${under}`
   return inches < 0 ? `-${body}` : body
 }
 

@@ -19,11 +19,21 @@ test('every view and every place has something to measure, and no field stands o
   for (const one of DIMENSIONS)
     for (const other of DIMENSIONS)
       if (one !== other && one.view === other.view)
-        expect(Math.abs(one.at[0] - other.at[0]) >= 7 || Math.abs(one.at[1] - other.at[1]) >= 3, `${dimensionId(one)} and ${dimensionId(other)}`).toBe(true)
+        expect(
+          Math.abs(one.at[0] - other.at[0]) >= 7 || Math.abs(one.at[1] - other.at[1]) >= 3,
+          `${dimensionId(one)} and ${dimensionId(other)}`,
+        ).toBe(true)
 })
 
 const unknown = Number.NaN
-const none = { length: unknown, width: unknown, height: unknown, booster: unknown, column: unknown, tunnel: unknown }
+const none = {
+  length: unknown,
+  width: unknown,
+  height: unknown,
+  booster: unknown,
+  column: unknown,
+  tunnel: unknown,
+}
 
 // Design notes: tunnel 254 mm against a gearbox of 279 mm: the train goes down, or the body up, 25 mm; with 20 mm kept for movement, 45.
 test('a gearbox taller than its tunnel: how far the train must drop', () => {
@@ -37,7 +47,12 @@ test('the worst station decides; nothing measured says nothing', () => {
   const tunnel = { bell: 330, lever: 300, tail: 280, case: unknown }
   const box = { bell: 290, lever: 270, tail: 275, case: unknown }
   expect(roomOf(tunnel, box, none, none).dropMm).toBe(15)
-  const { rooms, dropMm } = roomOf({ ...tunnel, bell: unknown, lever: unknown, tail: unknown }, box, none, none)
+  const { rooms, dropMm } = roomOf(
+    { ...tunnel, bell: unknown, lever: unknown, tail: unknown },
+    box,
+    none,
+    none,
+  )
   expect(dropMm).toBeNull()
   expect(rooms.every((room) => room.spareMm === null)).toBe(true)
 })
@@ -52,5 +67,7 @@ test('bay: length and width spare, width on each side', () => {
   )
   const spare = (id: string) => rooms.find((room) => room.id === id)!.spareMm
   expect([spare('booster'), spare('column'), spare('tunnel-width')]).toEqual([15, null, 30])
-  expect(rooms.filter((room) => room.id.startsWith('bay')).map((room) => room.spareMm)).toEqual([160, 40, 90])
+  expect(rooms.filter((room) => room.id.startsWith('bay')).map((room) => room.spareMm)).toEqual([
+    160, 40, 90,
+  ])
 })

@@ -38,7 +38,8 @@ export function mergeAnswers(stored: SheetAnswers, incoming: SheetAnswers): Shee
   const merged = new Map(Object.entries(stored))
   for (const [id, answer] of Object.entries(incoming)) {
     const held = merged.get(id)
-    if (!held || answer.at > held.at || (answer.at === held.at && answer.value > held.value)) merged.set(id, answer)
+    if (!held || answer.at > held.at || (answer.at === held.at && answer.value > held.value))
+      merged.set(id, answer)
   }
   return Object.fromEntries(merged)
 }
@@ -56,13 +57,24 @@ export interface Joined {
  * @param now ISO time of the one clock all answers share
  */
 export function joinAnswers(stored: SheetAnswers, incoming: SheetAnswers, now: string): Joined {
-  const dated = Object.fromEntries(Object.entries(incoming).map(([id, answer]) => [id, Date.parse(answer.at) > Date.parse(now) ? { ...answer, at: now } : answer]))
+  const dated = Object.fromEntries(
+    Object.entries(incoming).map(([id, answer]) => [
+      id,
+      Date.parse(answer.at) > Date.parse(now) ? { ...answer, at: now } : answer,
+    ]),
+  )
   const answers = mergeAnswers(stored, dated)
-  return { answers, passedOver: Object.keys(dated).filter((id) => answers[id]!.value !== dated[id]!.value) }
+  return {
+    answers,
+    passedOver: Object.keys(dated).filter((id) => answers[id]!.value !== dated[id]!.value),
+  }
 }
 
 /** What the answers put at risk, in the order of the sheet: a hit, or a no. */
-export function risksIn(steps: readonly SheetStep[], answers: SheetAnswers): { readonly question: string; readonly words: string; readonly risk: string }[] {
+export function risksIn(
+  steps: readonly SheetStep[],
+  answers: SheetAnswers,
+): { readonly question: string; readonly words: string; readonly risk: string }[] {
   return steps.flatMap((step) =>
     step.questions.flatMap(({ id, words, type, risk }) => {
       const value = answers[id]?.value
@@ -72,7 +84,22 @@ export function risksIn(steps: readonly SheetStep[], answers: SheetAnswers): { r
   )
 }
 
-export const yesNo = (id: string, words: string, risk: string): SheetQuestion => ({ id, words, type: 'yes-no', risk })
-export const hit = (id: string, words: string, risk: string): SheetQuestion => ({ id, words, type: 'hit', risk })
-export const figure = (id: string, words: string, unit: StoredUnit): SheetQuestion => ({ id, words, type: 'quantity', unit })
+export const yesNo = (id: string, words: string, risk: string): SheetQuestion => ({
+  id,
+  words,
+  type: 'yes-no',
+  risk,
+})
+export const hit = (id: string, words: string, risk: string): SheetQuestion => ({
+  id,
+  words,
+  type: 'hit',
+  risk,
+})
+export const figure = (id: string, words: string, unit: StoredUnit): SheetQuestion => ({
+  id,
+  words,
+  type: 'quantity',
+  unit,
+})
 export const free = (id: string, words: string): SheetQuestion => ({ id, words, type: 'text' })

@@ -13,7 +13,11 @@ export interface Bought {
   readonly candidates: readonly Candidate[]
   readonly excluded: readonly { readonly id: string; readonly why: string }[]
   /** Those that a best plan may take, and those locked. */
-  foremost(need: Need, suppliers: readonly Supplier[], locked: readonly string[]): readonly Candidate[]
+  foremost(
+    need: Need,
+    suppliers: readonly Supplier[],
+    locked: readonly string[],
+  ): readonly Candidate[]
   /** Places of the cheapest for so many pieces, cheapest first; of equals the first. */
   cheapest(quantity: number, most: number): readonly number[]
   /** What is shown of the candidate at this place. */
@@ -34,13 +38,24 @@ const REMEMBERED = 12
 export function boughtFor(need: Need, market: Market, build: BuildMoney): Bought {
   const matches = partsMeeting(need, market.kinds)
   const { suppliers, rates, supersessions } = market
-  const madeOf: unknown[] = [suppliers, rates, supersessions, need.wants && market.numbers.get(need.wants)]
-  for (const { part } of matches) madeOf.push(market.offers.get(part.id), market.numbers.get(part.id))
+  const madeOf: unknown[] = [
+    suppliers,
+    rates,
+    supersessions,
+    need.wants && market.numbers.get(need.wants),
+  ]
+  for (const { part } of matches)
+    madeOf.push(market.offers.get(part.id), market.numbers.get(part.id))
   const words = JSON.stringify([need.id, need.wants, build.currency, build.taxRate])
   let held = kept.get(matches)
   if (!held) kept.set(matches, (held = new Map()))
   const found = held.get(words)
-  if (found && found.madeOf.length === madeOf.length && found.madeOf.every((one, i) => one === madeOf[i])) return found.bought
+  if (
+    found &&
+    found.madeOf.length === madeOf.length &&
+    found.madeOf.every((one, i) => one === madeOf[i])
+  )
+    return found.bought
   const bought = gather(need, matches, market, build)
   if (held.size >= REMEMBERED) held.delete(held.keys().next().value!)
   held.set(words, { madeOf, bought })
@@ -49,22 +64,38 @@ export function boughtFor(need: Need, market: Market, build: BuildMoney): Bought
 
 const NONE: readonly string[] = []
 
-function gather(need: Need, matches: readonly PartMatch[], market: Market, build: BuildMoney): Bought {
+function gather(
+  need: Need,
+  matches: readonly PartMatch[],
+  market: Market,
+  build: BuildMoney,
+): Bought {
   const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
   const candidates: Candidate[] = []
   const offers: { readonly offer: OfferRow; readonly match: PartMatch }[] = []
   // As they are now: what is shown later must not hang on what the market has let go of meanwhile.
   const asked = [...(need.wants ? [need.wants] : []), ...matches.map(({ part }) => part.id)]
-  const known = { numbers: new Map(asked.map((id) => [id, market.numbers.get(id) ?? NONE])), supersessions: market.supersessions }
+  const known = {
+    numbers: new Map(asked.map((id) => [id, market.numbers.get(id) ?? NONE])),
+    supersessions: market.supersessions,
+  }
   const excluded: { id: string; why: string }[] = []
-  const all = matches.flatMap((match) => (market.offers.get(match.part.id) ?? []).map((offer) => ({ offer, match })))
+  const all = matches.flatMap((match) =>
+    (market.offers.get(match.part.id) ?? []).map((offer) => ({ offer, match })),
+  )
   // As the offers stand: the order decides which of equals a plan takes.
   all.sort((p, q) => (p.offer.id < q.offer.id ? -1 : p.offer.id > q.offer.id ? 1 : 0))
   for (const one of all) {
     const { offer, match } = one
     const supplier = supplierOf.get(offer.supplierId)
     if (!supplier) continue
-    const price = paidPrice(offer.priceMinor, offer.currency, offer.taxIncluded, build, market.rates)
+    const price = paidPrice(
+      offer.priceMinor,
+      offer.currency,
+      offer.taxIncluded,
+      build,
+      market.rates,
+    )
     const listed = inCurrency(offer.priceMinor, offer.currency, supplier.currency, market.rates)
     if (price === null || listed === null) {
       excluded.push({
@@ -100,9 +131,14 @@ function gather(need: Need, matches: readonly PartMatch[], market: Market, build
     cheapest(quantity, most) {
       const words = `${quantity} ${most}`
       if (cheap?.words !== words) {
-        const costs = candidates.map(({ priceMinor, pack }) => priceMinor * packsFor(quantity, pack))
+        const costs = candidates.map(
+          ({ priceMinor, pack }) => priceMinor * packsFor(quantity, pack),
+        )
         const places = candidates.map((_, place) => place)
-        cheap = { words, places: places.sort((p, q) => costs[p]! - costs[q]! || p - q).slice(0, Math.max(0, most)) }
+        cheap = {
+          words,
+          places: places.sort((p, q) => costs[p]! - costs[q]! || p - q).slice(0, Math.max(0, most)),
+        }
       }
       return cheap.places
     },
@@ -111,13 +147,17 @@ function gather(need: Need, matches: readonly PartMatch[], market: Market, build
       const words = JSON.stringify([quantity, tariffs, own])
       if (foremost?.words !== words) {
         const terms = new Map(tariffs.map((tariff) => [tariff.id, tariff]))
-        foremost = { words, list: undominated(candidates, { quantity }, terms, (id) => own.includes(id)) }
+        foremost = {
+          words,
+          list: undominated(candidates, { quantity }, terms, (id) => own.includes(id)),
+        }
       }
       return foremost.list
     },
     info(place) {
       const { offer, match } = offers[place]!
-      const own = offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
+      const own =
+        offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
       return {
         id: candidates[place]!.id,
         source: 'buy',

@@ -11,7 +11,12 @@ export interface BuildMoney {
 }
 
 /** An amount in another currency; null where no rate is known. */
-export function inCurrency(minor: number, from: Currency, to: Currency, rates: readonly Rate[]): number | null {
+export function inCurrency(
+  minor: number,
+  from: Currency,
+  to: Currency,
+  rates: readonly Rate[],
+): number | null {
   const rate = rateBetween(rates, from, to)
   return rate === null ? null : convert(minor, from, to, rate)
 }

@@ -22,7 +22,12 @@ const noRate = (id: string, name: string, currency: string): Bundles['excluded']
 })
 
 /** @param isAssumed whether a part is known by assumed values only: nothing is bought on those */
-export function bundlesFor(needs: readonly Need[], market: Market, build: BuildMoney, isAssumed: (part: CompiledPart) => boolean): Bundles {
+export function bundlesFor(
+  needs: readonly Need[],
+  market: Market,
+  build: BuildMoney,
+  isAssumed: (part: CompiledPart) => boolean,
+): Bundles {
   const bundles: Bundle[] = []
   const sources: SourceInfo[] = []
   const excluded: Bundles['excluded'][number][] = []
@@ -30,12 +35,23 @@ export function bundlesFor(needs: readonly Need[], market: Market, build: BuildM
   for (const kit of market.kits) {
     const price = paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, market.rates)
     const supplier = kit.supplierId ? supplierOf.get(kit.supplierId) : undefined
-    const listed = supplier ? inCurrency(kit.priceMinor, kit.currency, supplier.currency, market.rates) : kit.priceMinor
+    const listed = supplier
+      ? inCurrency(kit.priceMinor, kit.currency, supplier.currency, market.rates)
+      : kit.priceMinor
     if (price === null || listed === null) {
       excluded.push(noRate(kit.id, kit.name, kit.currency))
       continue
     }
-    const items = itemsFor(kit.items, kitId(kit.id), 'kit', kit.name, needs, market, sources, isAssumed)
+    const items = itemsFor(
+      kit.items,
+      kitId(kit.id),
+      'kit',
+      kit.name,
+      needs,
+      market,
+      sources,
+      isAssumed,
+    )
     if (items.every((item) => item.need === '')) continue
     bundles.push({
       id: kitId(kit.id),
@@ -48,20 +64,49 @@ export function bundlesFor(needs: readonly Need[], market: Market, build: BuildM
     })
   }
   for (const donor of market.donors) {
-    const money = (minor: number): number | null => inCurrency(minor, donor.currency, build.currency, market.rates)
-    const price = money(donor.priceMinor + donor.fetchMinor + donor.repairMinor + donor.disposalMinor + donor.storageMinor)
+    const money = (minor: number): number | null =>
+      inCurrency(minor, donor.currency, build.currency, market.rates)
+    const price = money(
+      donor.priceMinor +
+        donor.fetchMinor +
+        donor.repairMinor +
+        donor.disposalMinor +
+        donor.storageMinor,
+    )
     if (price === null) {
       excluded.push(noRate(donor.id, donor.name, donor.currency))
       continue
     }
-    const yields = itemsFor(donor.items, donorId(donor.id), 'donor', donor.name, needs, market, sources, isAssumed)
+    const yields = itemsFor(
+      donor.items,
+      donorId(donor.id),
+      'donor',
+      donor.name,
+      needs,
+      market,
+      sources,
+      isAssumed,
+    )
     if (yields.every((item) => item.need === '')) continue
     const items = yields.map((item, i) => {
       const row = donor.items[i]!
-      const net = timesRate(money(row.saleMinor)!, row.chance * (1 - donor.saleFee)) - timesRate(build.labourRateMinor, row.sellingHours)
-      return { ...item, stripMinor: timesRate(build.labourRateMinor, row.stripHours), resaleMinor: Math.max(0, net), held: row.held }
+      const net =
+        timesRate(money(row.saleMinor)!, row.chance * (1 - donor.saleFee)) -
+        timesRate(build.labourRateMinor, row.sellingHours)
+      return {
+        ...item,
+        stripMinor: timesRate(build.labourRateMinor, row.stripHours),
+        resaleMinor: Math.max(0, net),
+        held: row.held,
+      }
     })
-    bundles.push({ id: donorId(donor.id), kind: 'donor', priceMinor: price, scrapMinor: money(donor.scrapMinor)!, items })
+    bundles.push({
+      id: donorId(donor.id),
+      kind: 'donor',
+      priceMinor: price,
+      scrapMinor: money(donor.scrapMinor)!,
+      items,
+    })
   }
   return { bundles, sources, excluded }
 }
@@ -87,7 +132,13 @@ function itemsFor(
         : []
     const best = fitting[0]
     if (!best || !part) return { id: row.id, need: '', part: row.partId, quantity: row.quantity }
-    sources.push({ id: itemKey(bundle, row.id), source, words: `${part.name}, ${name}`, bundle, ...partSays(best.need, part, best.answer, market) })
+    sources.push({
+      id: itemKey(bundle, row.id),
+      source,
+      words: `${part.name}, ${name}`,
+      bundle,
+      ...partSays(best.need, part, best.answer, market),
+    })
     return { id: row.id, need: best.need.id, part: row.partId, quantity: row.quantity }
   })
 }

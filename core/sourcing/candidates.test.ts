@@ -10,15 +10,59 @@ const disc = (id: string, startMm?: number) =>
     id,
     kind: 'disc',
     name: id,
-    ports: [{ id: `${id}/disc-hub/main`, kind: 'disc-hub', slot: 'main', claims: startMm === undefined ? {} : { startMm: [{ id: `${id}.s`, value: startMm, grade: 'maker' }] } }],
+    ports: [
+      {
+        id: `${id}/disc-hub/main`,
+        kind: 'disc-hub',
+        slot: 'main',
+        claims:
+          startMm === undefined
+            ? {}
+            : { startMm: [{ id: `${id}.s`, value: startMm, grade: 'maker' }] },
+      },
+    ],
   })
-const offer = { issuerId: null, normalised: null, number: null, description: null, currency: 'EUR', taxIncluded: true, pack: 1, stock: null, leadDays: null, condition: 'new' }
-const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> => new Map(items.map((item) => [item.id, item]))
-const shelved = (parts: readonly CompiledPart[]): Pick<Market, 'parts' | 'kinds'> => ({ parts: byId(parts), kinds: new Map([['disc', parts]]) })
-const offered = (offers: readonly OfferRow[]): Market['offers'] => ({ get: (part) => offers.filter((one) => one.partId === part) })
+const offer = {
+  issuerId: null,
+  normalised: null,
+  number: null,
+  description: null,
+  currency: 'EUR',
+  taxIncluded: true,
+  pack: 1,
+  stock: null,
+  leadDays: null,
+  condition: 'new',
+}
+const byId = <T extends { readonly id: string }>(items: readonly T[]): Map<string, T> =>
+  new Map(items.map((item) => [item.id, item]))
+const shelved = (parts: readonly CompiledPart[]): Pick<Market, 'parts' | 'kinds'> => ({
+  parts: byId(parts),
+  kinds: new Map([['disc', parts]]),
+})
+const offered = (offers: readonly OfferRow[]): Market['offers'] => ({
+  get: (part) => offers.filter((one) => one.partId === part),
+})
 const offers = ['wanted', 'equal', 'other', 'unknown']
-  .map((partId, i) => ({ ...offer, id: `o${i}`, partId, supplierId: 's', priceMinor: 1000 + i, taxIncluded: i !== 1 }))
-  .concat([{ ...offer, id: 'o4', partId: 'wanted', supplierId: 's', priceMinor: 500, currency: 'SEK', taxIncluded: true }])
+  .map((partId, i) => ({
+    ...offer,
+    id: `o${i}`,
+    partId,
+    supplierId: 's',
+    priceMinor: 1000 + i,
+    taxIncluded: i !== 1,
+  }))
+  .concat([
+    {
+      ...offer,
+      id: 'o4',
+      partId: 'wanted',
+      supplierId: 's',
+      priceMinor: 500,
+      currency: 'SEK',
+      taxIncluded: true,
+    },
+  ])
 const discs = [disc('wanted', -6), disc('equal', -6.05), disc('other', -3), disc('unknown')]
 const market: Market = {
   ...shelved(discs),
@@ -43,22 +87,58 @@ const market: Market = {
       scrapMinor: 3000,
       saleFee: 1 / 6,
       items: [
-        { id: 'i1', partId: 'wanted', quantity: 1, stripHours: 2, saleMinor: 6000, chance: 0.5, sellingHours: 0.5, held: false },
-        { id: 'i2', partId: 'other', quantity: 1, stripHours: 1, saleMinor: 100, chance: 1, sellingHours: 5, held: false },
+        {
+          id: 'i1',
+          partId: 'wanted',
+          quantity: 1,
+          stripHours: 2,
+          saleMinor: 6000,
+          chance: 0.5,
+          sellingHours: 0.5,
+          held: false,
+        },
+        {
+          id: 'i2',
+          partId: 'other',
+          quantity: 1,
+          stripHours: 1,
+          saleMinor: 100,
+          chance: 1,
+          sellingHours: 5,
+          held: false,
+        },
       ],
     },
   ],
-  suppliers: [{ id: 's', name: 'Supplier', currency: 'EUR', minimumMinor: 0, shippingMinor: 500, freeOverMinor: 9000 }],
+  suppliers: [
+    {
+      id: 's',
+      name: 'Supplier',
+      currency: 'EUR',
+      minimumMinor: 0,
+      shippingMinor: 500,
+      freeOverMinor: 9000,
+    },
+  ],
   rates: [],
 }
 const wanted = need({ kind: 'disc', place: 'coupling', words: 'Disc', wants: 'wanted', why: [] })
-const gather = () => gatherCandidates([wanted], market, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
+const gather = () =>
+  gatherCandidates(
+    [wanted],
+    market,
+    { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 },
+    [],
+    [],
+  )
 
 test('met by the part wanted or one with equal ports; an unknown field makes it confirm; another length is no candidate', () => {
   const sources = gather()
     .sources.of(wanted, 9)
     .filter((source) => source.source === 'buy')
-  expect(sources.map((source) => [source.partId, source.number.says, source.confirm.length])).toEqual([
+  expect(
+    sources.map((source) => [source.partId, source.number.says, source.confirm.length]),
+  ).toEqual([
     ['wanted', 'exact', 0],
     ['unknown', 'not listed', 1],
     ['equal', 'superseded by', 0],
@@ -78,7 +158,12 @@ test('tax is added where a price excludes it; the order value stays as the suppl
 })
 
 test('an offer without an exchange rate is no candidate and says what to do', () => {
-  expect(gather().excluded).toEqual([{ id: 'o4', why: 'Supplier asks SEK for wanted: no exchange rate to EUR is known. Add one in Settings.' }])
+  expect(gather().excluded).toEqual([
+    {
+      id: 'o4',
+      why: 'Supplier asks SEK for wanted: no exchange rate to EUR is known. Add one in Settings.',
+    },
+  ])
 })
 
 test('a donor: price, fetch and disposal; strip labour when used; expected resale after fee and selling hours, never below 0', () => {
@@ -95,7 +180,13 @@ test('a typed price with a source is a candidate without a supplier; a kept one 
     { needId: wanted.id, act: 'price' as const, priceMinor: 4200, source: 'Made here' },
     { needId: wanted.id, act: 'keep' as const, priceMinor: null, source: null },
   ]
-  const { problem } = gatherCandidates([wanted], { ...market, offers: offered([]), donors: [] }, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, decisions, [])
+  const { problem } = gatherCandidates(
+    [wanted],
+    { ...market, offers: offered([]), donors: [] },
+    { currency: 'EUR', taxRate: 0, labourRateMinor: 0 },
+    decisions,
+    [],
+  )
   expect(problem.candidates.map((one) => [one.source, one.priceMinor, one.supplier])).toEqual([
     ['keep', 0, undefined],
     ['typed', 4200, undefined],
@@ -107,23 +198,57 @@ test('nothing is bought on assumed values: a part known only by its type is no c
     id: 'guess',
     kind: 'disc',
     name: 'Some disc',
-    ports: [{ id: 'guess/disc-hub/main', kind: 'disc-hub', slot: 'main', claims: { startMm: [{ id: 'g', value: -6, plusMinus: 1, grade: 'assumed' }] } }],
+    ports: [
+      {
+        id: 'guess/disc-hub/main',
+        kind: 'disc-hub',
+        slot: 'main',
+        claims: { startMm: [{ id: 'g', value: -6, plusMinus: 1, grade: 'assumed' }] },
+      },
+    ],
   })
-  const assumed: Market = { ...market, ...shelved([...discs, guess]), offers: offered([{ ...offers[0]!, id: 'og', partId: 'guess' }]) }
-  const gathered = gatherCandidates([need({ kind: 'disc', place: 'coupling', words: 'Disc', why: [] })], assumed, { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }, [], [])
-  expect(gathered.sources.of({ id: 'disc/coupling/main', quantity: 1 }, 9).map((source) => source.partId)).toEqual(['wanted', 'other'])
+  const assumed: Market = {
+    ...market,
+    ...shelved([...discs, guess]),
+    offers: offered([{ ...offers[0]!, id: 'og', partId: 'guess' }]),
+  }
+  const gathered = gatherCandidates(
+    [need({ kind: 'disc', place: 'coupling', words: 'Disc', why: [] })],
+    assumed,
+    { currency: 'EUR', taxRate: 0, labourRateMinor: 0 },
+    [],
+    [],
+  )
+  expect(
+    gathered.sources
+      .of({ id: 'disc/coupling/main', quantity: 1 }, 9)
+      .map((source) => source.partId),
+  ).toEqual(['wanted', 'other'])
   expect(gathered.excluded).toEqual([{ id: 'guess', why: expect.stringContaining('assumed') }])
 })
 
 test('what is bought for a need is worked out once while nothing it is made of changes, and again when one of its offers does', () => {
-  const candidatesOf = (given: Market) => gatherCandidates([wanted], given, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], []).sources.bought(wanted.id)
+  const candidatesOf = (given: Market) =>
+    gatherCandidates(
+      [wanted],
+      given,
+      { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 },
+      [],
+      [],
+    ).sources.bought(wanted.id)
   // The lists of a part are the same ones until something of it changes, as they are in the shop.
   const held = new Map(discs.map(({ id }) => [id, offers.filter((one) => one.partId === id)]))
   const before = candidatesOf({ ...market, offers: held })
   expect(candidatesOf({ ...market, offers: new Map(held) })).toBe(before)
   const dearer = new Map(held).set('equal', [{ ...held.get('equal')![0]!, priceMinor: 2000 }])
   expect(candidatesOf({ ...market, offers: dearer })).not.toEqual(before)
-  expect(candidatesOf({ ...market, offers: held, rates: [{ from: 'SEK', to: 'EUR', rate: 0.09, on: '2026-01-01' }] })).toHaveLength(before.length + 1)
+  expect(
+    candidatesOf({
+      ...market,
+      offers: held,
+      rates: [{ from: 'SEK', to: 'EUR', rate: 0.09, on: '2026-01-01' }],
+    }),
+  ).toHaveLength(before.length + 1)
 })
 
 test('what is shown of a source stays true when the market lets go of what it had read', () => {
@@ -132,17 +257,36 @@ test('what is shown of a source stays true when the market lets go of what it ha
     ['equal', ['i:2']],
   ])
   const held = { ...market, numbers, offers: offered(offers.slice(0, 2)) }
-  const { sources } = gatherCandidates([wanted], held, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
+  const { sources } = gatherCandidates(
+    [wanted],
+    held,
+    { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 },
+    [],
+    [],
+  )
   numbers.clear()
-  expect(sources.of(wanted, 9).flatMap(({ source, number }) => (source === 'buy' ? [number.says] : []))).toEqual(['exact', 'superseded by'])
+  expect(
+    sources.of(wanted, 9).flatMap(({ source, number }) => (source === 'buy' ? [number.says] : [])),
+  ).toEqual(['exact', 'superseded by'])
 })
 
 test('a source is found by its id, with whatever stands in the ids it is made of; the cheapest come first, the rest are counted', () => {
   const odd: OfferRow = { ...offers[0]!, id: 'a@b', priceMinor: 10 }
-  const { sources } = gatherCandidates([wanted], { ...market, offers: offered([...offers, odd]), donors: [] }, { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 }, [], [])
-  expect(sources.get(offeredId('a@b', wanted.id))).toMatchObject({ partId: 'wanted', packMinor: 10 })
+  const { sources } = gatherCandidates(
+    [wanted],
+    { ...market, offers: offered([...offers, odd]), donors: [] },
+    { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 },
+    [],
+    [],
+  )
+  expect(sources.get(offeredId('a@b', wanted.id))).toMatchObject({
+    partId: 'wanted',
+    packMinor: 10,
+  })
   expect(sources.get(offeredId('gone', wanted.id))).toBeUndefined()
-  expect(sources.of(wanted, 2).map(({ id }) => id)).toEqual(['a@b', 'o0'].map((id) => offeredId(id, wanted.id)))
+  expect(sources.of(wanted, 2).map(({ id }) => id)).toEqual(
+    ['a@b', 'o0'].map((id) => offeredId(id, wanted.id)),
+  )
   expect(sources.count(wanted.id)).toBe(4)
   expect(sources.range({ ...wanted, quantity: 2 })).toEqual({ low: 20, high: 2 * 1211 })
   expect(sources.range({ id: 'nothing', quantity: 1 })).toBeNull()

@@ -7,7 +7,14 @@ import { bundlesFor } from './bundles.ts'
 import { keptId, typedId } from './ids.ts'
 import type { Market, SupplierRow } from './market.ts'
 import { assumedOnly, sourced, strongestGrade } from './offer-matches.ts'
-import { type Candidate, type Lock, type Problem, packsFor, type Source, type Supplier } from './problem.ts'
+import {
+  type Candidate,
+  type Lock,
+  type Problem,
+  packsFor,
+  type Source,
+  type Supplier,
+} from './problem.ts'
 import type { SourceInfo } from './source-info.ts'
 
 export interface Decision {
@@ -78,7 +85,9 @@ export class Sources {
   of({ id, quantity }: Pick<Need, 'id' | 'quantity'>, most: number): SourceInfo[] {
     const own = (this.#own.get(id) ?? []).slice(0, most)
     const bought = this.#bought.get(id)
-    return bought ? [...own, ...bought.cheapest(quantity, most - own.length).map((place) => bought.info(place))] : own
+    return bought
+      ? [...own, ...bought.cheapest(quantity, most - own.length).map((place) => bought.info(place))]
+      : own
   }
 }
 
@@ -87,19 +96,31 @@ export class Sources {
  * build's currency with tax. A part is a candidate if its kind is the need's and no constraint fails; one with unknown
  * constraint fields is marked confirm.
  */
-export function gatherCandidates(needs: readonly Need[], market: Market, build: BuildMoney, decisions: readonly Decision[], locks: readonly Lock[]): Gathered {
+export function gatherCandidates(
+  needs: readonly Need[],
+  market: Market,
+  build: BuildMoney,
+  decisions: readonly Decision[],
+  locks: readonly Lock[],
+): Gathered {
   const wanted = sourced(needs, market.parts)
-  const own: { candidate: Candidate; info: SourceInfo }[] = wanted.flatMap((need) => ownSources(need, decisions))
+  const own: { candidate: Candidate; info: SourceInfo }[] = wanted.flatMap((need) =>
+    ownSources(need, decisions),
+  )
   const excluded: { id: string; why: string }[] = []
   const known = new Set<string>()
   const isAssumed = (part: CompiledPart): boolean => {
     if (strongestGrade(part) !== 'assumed') return false
     if (!known.has(part.id))
-      excluded.push({ id: part.id, why: `${part.name} is known by assumed values only: nothing is bought on those. Measure it, or find what its maker says.` })
+      excluded.push({
+        id: part.id,
+        why: `${part.name} is known by assumed values only: nothing is bought on those. Measure it, or find what its maker says.`,
+      })
     known.add(part.id)
     return true
   }
-  for (const part of assumedOnly(wanted, market.kinds)) if ((market.offers.get(part.id)?.length ?? 0) > 0) isAssumed(part)
+  for (const part of assumedOnly(wanted, market.kinds))
+    if ((market.offers.get(part.id)?.length ?? 0) > 0) isAssumed(part)
   const bought = new Map(wanted.map((need) => [need.id, boughtFor(need, market, build)]))
   for (const one of bought.values()) excluded.push(...one.excluded)
   const bundled = bundlesFor(wanted, market, build, isAssumed)
@@ -109,18 +130,32 @@ export function gatherCandidates(needs: readonly Need[], market: Market, build: 
   const problem: Problem = {
     currency: build.currency,
     needs: wanted.map((need) => ({ id: need.id, quantity: need.quantity })),
-    candidates: [...own.map(({ candidate }) => candidate), ...wanted.flatMap((need) => bought.get(need.id)!.foremost(need, suppliers, locked))],
+    candidates: [
+      ...own.map(({ candidate }) => candidate),
+      ...wanted.flatMap((need) => bought.get(need.id)!.foremost(need, suppliers, locked)),
+    ],
     bundles: bundled.bundles,
     suppliers,
-    limits: { ...(build.maxSuppliers ? { maxSuppliers: build.maxSuppliers } : {}), ...(build.maxDonors != null ? { maxDonors: build.maxDonors } : {}) },
+    limits: {
+      ...(build.maxSuppliers ? { maxSuppliers: build.maxSuppliers } : {}),
+      ...(build.maxDonors != null ? { maxDonors: build.maxDonors } : {}),
+    },
     locks,
   }
-  return { problem, sources: new Sources([...own.map(({ info }) => info), ...bundled.sources], bought), excluded }
+  return {
+    problem,
+    sources: new Sources([...own.map(({ info }) => info), ...bundled.sources], bought),
+    excluded,
+  }
 }
 
 /** What a need has without anybody selling it: the recipient's own, or a price somebody typed. */
-function ownSources(need: Need, decisions: readonly Decision[]): { candidate: Candidate; info: SourceInfo }[] {
-  const decided = (act: Decision['act']) => decisions.find((decision) => decision.needId === need.id && decision.act === act)
+function ownSources(
+  need: Need,
+  decisions: readonly Decision[],
+): { candidate: Candidate; info: SourceInfo }[] {
+  const decided = (act: Decision['act']) =>
+    decisions.find((decision) => decision.needId === need.id && decision.act === act)
   const make = (id: string, source: Source, priceMinor: number, words: string) => ({
     candidate: { id, need: need.id, source, priceMinor, pack: need.quantity },
     info: {
@@ -138,8 +173,12 @@ function ownSources(need: Need, decisions: readonly Decision[]): { candidate: Ca
   })
   const typed = decided('price')
   return [
-    ...(need.keep || decided('keep') ? [make(keptId(need.id), 'keep', 0, 'Kept from the recipient')] : []),
-    ...(typed ? [make(typedId(need.id), 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')] : []),
+    ...(need.keep || decided('keep')
+      ? [make(keptId(need.id), 'keep', 0, 'Kept from the recipient')]
+      : []),
+    ...(typed
+      ? [make(typedId(need.id), 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')]
+      : []),
   ]
 }
 
@@ -147,6 +186,15 @@ function ownSources(need: Need, decisions: readonly Decision[]): { candidate: Ca
 function tariff(supplier: SupplierRow, build: BuildMoney, { rates }: Market): Supplier[] {
   const charge = inCurrency(supplier.shippingMinor, supplier.currency, build.currency, rates)
   if (charge === null) return []
-  const free = supplier.freeOverMinor === null ? [] : [{ id: 'free', chargeMinor: 0, fromMinor: supplier.freeOverMinor }]
-  return [{ id: supplier.id, ...(supplier.minimumMinor > 0 ? { minimumMinor: supplier.minimumMinor } : {}), shipping: [{ id: 'parcel', chargeMinor: charge }, ...free] }]
+  const free =
+    supplier.freeOverMinor === null
+      ? []
+      : [{ id: 'free', chargeMinor: 0, fromMinor: supplier.freeOverMinor }]
+  return [
+    {
+      id: supplier.id,
+      ...(supplier.minimumMinor > 0 ? { minimumMinor: supplier.minimumMinor } : {}),
+      shipping: [{ id: 'parcel', chargeMinor: charge }, ...free],
+    },
+  ]
 }

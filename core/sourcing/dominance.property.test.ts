@@ -22,7 +22,12 @@ const anySupplier = (id: string) =>
     id: fc.constant(id),
     minimumMinor: fc.constantFrom(undefined, 0, 15, 40),
     shipping: fc.array(
-      fc.record({ id: fc.constant('x'), upToG: fc.constantFrom(undefined, 15, 40), fromMinor: fc.constantFrom(undefined, 20, 50), chargeMinor: fc.integer({ min: 0, max: 12 }) }),
+      fc.record({
+        id: fc.constant('x'),
+        upToG: fc.constantFrom(undefined, 15, 40),
+        fromMinor: fc.constantFrom(undefined, 20, 50),
+        chargeMinor: fc.integer({ min: 0, max: 12 }),
+      }),
       {
         maxLength: 3,
       },
@@ -58,7 +63,12 @@ function cheapest(problem: Problem): number | null {
   const [n, m] = ['n', 'm'].map((need) => problem.candidates.filter((one) => one.need === need))
   const totals = n!.flatMap((p) =>
     m!.flatMap((q) => {
-      const { broken, totalMinor } = accountOf(problem, { candidates: new Set([p.id, q.id]), bundles: new Set(), items: new Set(), skipped: new Set() })
+      const { broken, totalMinor } = accountOf(problem, {
+        candidates: new Set([p.id, q.id]),
+        bundles: new Set(),
+        items: new Set(),
+        skipped: new Set(),
+      })
       return broken.length === 0 ? [totalMinor] : []
     }),
   )
@@ -86,8 +96,20 @@ test('a dearer offer stays where it could bring an order over a threshold, and g
       { id: 'free', chargeMinor: 0, fromMinor: 9000 },
     ],
   }
-  const offers = [1000, 1400, 1500, 9000].map((priceMinor, i): Candidate => ({ id: `o${i}`, need: 'n', source: 'buy', supplier: 's', priceMinor }))
+  const offers = [1000, 1400, 1500, 9000].map(
+    (priceMinor, i): Candidate => ({
+      id: `o${i}`,
+      need: 'n',
+      source: 'buy',
+      supplier: 's',
+      priceMinor,
+    }),
+  )
   const left = undominated(offers, { quantity: 1 }, new Map([['s', supplier]]), () => false)
   expect(left.map(({ id }) => id)).toEqual(['o0', 'o1'])
-  expect(undominated(offers, { quantity: 1 }, new Map([['s', supplier]]), (id) => id === 'o3').map(({ id }) => id)).toEqual(['o0', 'o1', 'o3'])
+  expect(
+    undominated(offers, { quantity: 1 }, new Map([['s', supplier]]), (id) => id === 'o3').map(
+      ({ id }) => id,
+    ),
+  ).toEqual(['o0', 'o1', 'o3'])
 })

@@ -1,5 +1,13 @@
 import { groupBy } from '../group.ts'
-import { type Candidate, type Lock, type Problem, packsFor, type SourcingNeed, type Supplier, shippingOf } from './problem.ts'
+import {
+  type Candidate,
+  type Lock,
+  type Problem,
+  packsFor,
+  type SourcingNeed,
+  type Supplier,
+  shippingOf,
+} from './problem.ts'
 
 /** What counts of a candidate, for all that its need wants. */
 interface Weighed {
@@ -25,7 +33,9 @@ export function undominated(
   for (const [id, own] of groupBy(candidates, ({ supplier }) => supplier ?? '')) {
     const terms = termsOf(suppliers.get(id))
     const front: Weighed[] = []
-    const inOrder = own.map((candidate) => weigh(candidate, quantity)).sort((p, q) => p.cost - q.cost || q.orderValue - p.orderValue || p.weight - q.weight)
+    const inOrder = own
+      .map((candidate) => weigh(candidate, quantity))
+      .sort((p, q) => p.cost - q.cost || q.orderValue - p.orderValue || p.weight - q.weight)
     for (const one of inOrder) {
       if (isLocked(one.candidate.id)) kept.add(one.candidate)
       else if (!front.some((other) => dominates(other, one, terms))) {
@@ -42,7 +52,11 @@ export function withoutDominated(problem: Problem): Problem {
   const suppliers = new Map(problem.suppliers.map((supplier) => [supplier.id, supplier]))
   const ofNeed = groupBy(problem.candidates, ({ need }) => need)
   const isLocked = lockedIn(problem.locks ?? [])
-  const kept = new Set(problem.needs.flatMap((need) => undominated(ofNeed.get(need.id) ?? [], need, suppliers, isLocked)))
+  const kept = new Set(
+    problem.needs.flatMap((need) =>
+      undominated(ofNeed.get(need.id) ?? [], need, suppliers, isLocked),
+    ),
+  )
   return { ...problem, candidates: problem.candidates.filter((candidate) => kept.has(candidate)) }
 }
 
@@ -54,9 +68,15 @@ export function lockedIn(locks: readonly Lock[]): (candidate: string) => boolean
 
 const weigh = (candidate: Candidate, quantity: number): Weighed => {
   const packs = packsFor(quantity, candidate.pack)
-  return { candidate, cost: packs * candidate.priceMinor, orderValue: packs * (candidate.orderValueMinor ?? candidate.priceMinor), weight: packs * (candidate.weightG ?? 0) }
+  return {
+    candidate,
+    cost: packs * candidate.priceMinor,
+    orderValue: packs * (candidate.orderValueMinor ?? candidate.priceMinor),
+    weight: packs * (candidate.weightG ?? 0),
+  }
 }
-const isEnough = ({ stock, pack }: Candidate, quantity: number): boolean => stock === undefined || packsFor(quantity, pack) <= stock
+const isEnough = ({ stock, pack }: Candidate, quantity: number): boolean =>
+  stock === undefined || packsFor(quantity, pack) <= stock
 
 interface Terms {
   /** An order of this value can be sent, whatever it weighs. */
@@ -72,8 +92,14 @@ function termsOf(supplier: Supplier | undefined): Terms {
   const shipping = shippingOf(supplier)
   const charges = shipping.map(({ chargeMinor }) => chargeMinor)
   const highest = Math.max(...shipping.map(({ fromMinor = 0 }) => fromMinor))
-  const takesAny = shipping.some(({ fromMinor = 0, upToG }) => fromMinor === 0 && upToG === undefined)
-  return { minimum: Math.max(supplier.minimumMinor ?? 0, takesAny ? 0 : highest), highest, spread: Math.max(...charges) - Math.min(...charges) }
+  const takesAny = shipping.some(
+    ({ fromMinor = 0, upToG }) => fromMinor === 0 && upToG === undefined,
+  )
+  return {
+    minimum: Math.max(supplier.minimumMinor ?? 0, takesAny ? 0 : highest),
+    highest,
+    spread: Math.max(...charges) - Math.min(...charges),
+  }
 }
 
 /** Whether one that costs no more takes the other's place in any plan without loss. */

@@ -10,9 +10,14 @@ const highs = await loadHighs()
 /** Small seeded instances with kits, donors, tiers, minimum orders, limits and locks mixed in. */
 function instance(seed: number): Problem {
   const random = xorshift128plus(seed)
-  const int = (low: number, high: number): number => low + (((random.next() >>> 0) % (high - low + 1)) as number)
+  const int = (low: number, high: number): number =>
+    low + (((random.next() >>> 0) % (high - low + 1)) as number)
   const chance = (percent: number): boolean => int(0, 99) < percent
-  const needs = Array.from({ length: int(3, 4) }, (_, n) => ({ id: `n${n}`, quantity: int(1, 5), ...(chance(20) ? { optional: true, penaltyMinor: int(500, 4000) } : {}) }))
+  const needs = Array.from({ length: int(3, 4) }, (_, n) => ({
+    id: `n${n}`,
+    quantity: int(1, 5),
+    ...(chance(20) ? { optional: true, penaltyMinor: int(500, 4000) } : {}),
+  }))
   const suppliers = Array.from({ length: int(2, 3) }, (_, s) => ({
     id: `s${s}`,
     ...(chance(30) ? { minimumMinor: int(500, 4000) } : {}),
@@ -44,7 +49,9 @@ function instance(seed: number): Problem {
       .map((need, i) => ({
         id: `i${i}`,
         need: need.id,
-        ...(b === 1 ? { stripMinor: int(0, 600), resaleMinor: int(0, 2500), held: chance(20) } : {}),
+        ...(b === 1
+          ? { stripMinor: int(0, 600), resaleMinor: int(0, 2500), held: chance(20) }
+          : {}),
         ...(chance(20) ? { quantity: int(1, 5) } : {}),
       })),
   }))
@@ -54,9 +61,23 @@ function instance(seed: number): Problem {
     candidates,
     bundles,
     suppliers,
-    limits: { ...(chance(30) ? { maxSuppliers: int(1, 2) } : {}), ...(chance(20) ? { maxDonors: 0 } : {}), ...(chance(15) ? { banned: ['s1'] } : {}) },
+    limits: {
+      ...(chance(30) ? { maxSuppliers: int(1, 2) } : {}),
+      ...(chance(20) ? { maxDonors: 0 } : {}),
+      ...(chance(15) ? { banned: ['s1'] } : {}),
+    },
     locks: chance(35)
-      ? [{ id: 'L', way: chance(60) ? 'in' : 'out', ...(chance(50) ? { candidate: `c${int(0, 7)}` } : chance(50) ? { bundle: `b${int(0, 1)}` } : { supplier: 's0' }) }]
+      ? [
+          {
+            id: 'L',
+            way: chance(60) ? 'in' : 'out',
+            ...(chance(50)
+              ? { candidate: `c${int(0, 7)}` }
+              : chance(50)
+                ? { bundle: `b${int(0, 1)}` }
+                : { supplier: 's0' }),
+          },
+        ]
       : [],
   }
 }
@@ -65,8 +86,13 @@ function instance(seed: number): Problem {
 function enumerate(p: Problem): { total: number | null; open: string[] } {
   const covers = (q: number | undefined, need: number): boolean => q === undefined || q >= need
   const open = p.needs.filter((n) => {
-    const bought = p.candidates.some((c) => c.need === n.id && Math.ceil(n.quantity / (c.pack ?? 1)) <= (c.stock ?? 1e9))
-    return !bought && !p.bundles.some((b) => b.items.some((i) => i.need === n.id && covers(i.quantity, n.quantity)))
+    const bought = p.candidates.some(
+      (c) => c.need === n.id && Math.ceil(n.quantity / (c.pack ?? 1)) <= (c.stock ?? 1e9),
+    )
+    return (
+      !bought &&
+      !p.bundles.some((b) => b.items.some((i) => i.need === n.id && covers(i.quantity, n.quantity)))
+    )
   })
   const needs = p.needs.filter((n) => !open.includes(n))
   let best: { objective: number; total: number } | null = null
@@ -74,8 +100,14 @@ function enumerate(p: Problem): { total: number | null; open: string[] } {
   for (let mask = 0; mask < 1 << p.bundles.length; mask++) {
     const bought = p.bundles.filter((_, i) => mask & (1 << i))
     const options = needs.map((n) => [
-      ...p.candidates.filter((c) => c.need === n.id && Math.ceil(n.quantity / (c.pack ?? 1)) <= (c.stock ?? 1e9)).map((c) => ({ c, packs: Math.ceil(n.quantity / (c.pack ?? 1)) })),
-      ...bought.flatMap((b) => b.items.filter((i) => i.need === n.id && covers(i.quantity, n.quantity)).map((i) => ({ b, i }))),
+      ...p.candidates
+        .filter((c) => c.need === n.id && Math.ceil(n.quantity / (c.pack ?? 1)) <= (c.stock ?? 1e9))
+        .map((c) => ({ c, packs: Math.ceil(n.quantity / (c.pack ?? 1)) })),
+      ...bought.flatMap((b) =>
+        b.items
+          .filter((i) => i.need === n.id && covers(i.quantity, n.quantity))
+          .map((i) => ({ b, i })),
+      ),
       ...(n.optional ? [{ skip: n.penaltyMinor ?? 0 }] : []),
     ])
     const walk = (at: number, picked: any[]): void => {
@@ -94,32 +126,51 @@ function enumerate(p: Problem): { total: number | null; open: string[] } {
       }
       for (const b of bought) {
         total += b.priceMinor - (b.scrapMinor ?? 0)
-        for (const i of b.items) total += picked.some((o) => o.b === b && o.i === i) ? (i.stripMinor ?? 0) : i.held ? 0 : -(i.resaleMinor ?? 0)
+        for (const i of b.items)
+          total += picked.some((o) => o.b === b && o.i === i)
+            ? (i.stripMinor ?? 0)
+            : i.held
+              ? 0
+              : -(i.resaleMinor ?? 0)
         charge(b.supplier, b.orderValueMinor ?? b.priceMinor, b.weightG ?? 0)
       }
       for (const o of picked) {
         if (o.c) {
           total += o.packs * o.c.priceMinor
-          charge(o.c.supplier, o.packs * (o.c.orderValueMinor ?? o.c.priceMinor), o.packs * (o.c.weightG ?? 0))
+          charge(
+            o.c.supplier,
+            o.packs * (o.c.orderValueMinor ?? o.c.priceMinor),
+            o.packs * (o.c.weightG ?? 0),
+          )
         } else if (o.skip !== undefined) penalty += o.skip
       }
       for (const [id, { v, w }] of Object.entries(order)) {
         const supplier = p.suppliers.find((s) => s.id === id)!
-        const fitting = supplier.shipping.filter((t) => v >= (t.fromMinor ?? 0) && w <= (t.upToG ?? 1e12)).map((t) => t.chargeMinor)
+        const fitting = supplier.shipping
+          .filter((t) => v >= (t.fromMinor ?? 0) && w <= (t.upToG ?? 1e12))
+          .map((t) => t.chargeMinor)
         if (v < (supplier.minimumMinor ?? 0) || fitting.length === 0 || banned.includes(id)) return
         total += Math.min(...fitting)
       }
       if (Object.keys(order).length > (p.limits?.maxSuppliers ?? 99)) return
       if (bought.filter((b) => b.kind === 'donor').length > (p.limits?.maxDonors ?? 99)) return
       for (const lock of p.locks ?? []) {
-        const held = lock.candidate ? picked.some((o) => o.c?.id === lock.candidate) : lock.bundle ? bought.some((b) => b.id === lock.bundle) : lock.supplier! in order
+        const held = lock.candidate
+          ? picked.some((o) => o.c?.id === lock.candidate)
+          : lock.bundle
+            ? bought.some((b) => b.id === lock.bundle)
+            : lock.supplier! in order
         if (held !== (lock.way === 'in')) return
       }
-      if (best === null || total + penalty < best.objective) best = { objective: total + penalty, total }
+      if (best === null || total + penalty < best.objective)
+        best = { objective: total + penalty, total }
     }
     walk(0, [])
   }
-  return { total: (best as { objective: number } | null)?.objective ?? null, open: open.map((n) => n.id) }
+  return {
+    total: (best as { objective: number } | null)?.objective ?? null,
+    open: open.map((n) => n.id),
+  }
 }
 
 test('equals complete enumeration on 240 random small instances', () => {
@@ -134,8 +185,15 @@ test('equals complete enumeration on 240 random small instances', () => {
       expect([seed, plan.status]).toEqual([seed, 'infeasible'])
       continue
     }
-    const penalty = plan.skipped.reduce((sum, id) => sum + (problem.needs.find((n) => n.id === id)!.penaltyMinor ?? 0), 0)
-    expect([seed, plan.status, plan.totalMinor! + penalty]).toEqual([seed, 'proven', expected.total])
+    const penalty = plan.skipped.reduce(
+      (sum, id) => sum + (problem.needs.find((n) => n.id === id)!.penaltyMinor ?? 0),
+      0,
+    )
+    expect([seed, plan.status, plan.totalMinor! + penalty]).toEqual([
+      seed,
+      'proven',
+      expected.total,
+    ])
   }
   expect(infeasible).toBeGreaterThanOrEqual(8)
 }, 120_000)
@@ -174,7 +232,11 @@ function without(p: Problem, kept: readonly string[]): Problem {
     suppliers: p.suppliers.map((s) => ({
       ...s,
       minimumMinor: kept.includes(`minimum:${s.id}`) ? s.minimumMinor : 0,
-      shipping: s.shipping.map((t) => ({ ...t, fromMinor: kept.includes(`minimum:${s.id}`) ? t.fromMinor : 0, upToG: kept.includes(`weight:${s.id}`) ? t.upToG : undefined })),
+      shipping: s.shipping.map((t) => ({
+        ...t,
+        fromMinor: kept.includes(`minimum:${s.id}`) ? t.fromMinor : 0,
+        upToG: kept.includes(`weight:${s.id}`) ? t.upToG : undefined,
+      })),
     })),
   }
 }

@@ -15,28 +15,47 @@ export interface Filtered {
   readonly open: readonly string[]
 }
 
-const enoughStock = (candidate: Candidate, quantity: number): boolean => candidate.stock === undefined || packsFor(quantity, candidate.pack) <= candidate.stock
+const enoughStock = (candidate: Candidate, quantity: number): boolean =>
+  candidate.stock === undefined || packsFor(quantity, candidate.pack) <= candidate.stock
 
 /** Drops candidates without enough stock and items that cover only part, then sets needs without any source aside. */
 export function setAsideOpen(problem: Problem): Filtered {
   const quantity = new Map(problem.needs.map((need) => [need.id, need.quantity]))
-  const candidates = problem.candidates.filter((candidate) => quantity.has(candidate.need) && enoughStock(candidate, quantity.get(candidate.need)!))
-  const covers = (need: string, given?: number): boolean => quantity.has(need) && (given === undefined || given >= quantity.get(need)!)
+  const candidates = problem.candidates.filter(
+    (candidate) =>
+      quantity.has(candidate.need) && enoughStock(candidate, quantity.get(candidate.need)!),
+  )
+  const covers = (need: string, given?: number): boolean =>
+    quantity.has(need) && (given === undefined || given >= quantity.get(need)!)
   const reached = new Set<string>(candidates.map((candidate) => candidate.need))
-  for (const bundle of problem.bundles) for (const item of bundle.items) if (covers(item.need, item.quantity)) reached.add(item.need)
+  for (const bundle of problem.bundles)
+    for (const item of bundle.items) if (covers(item.need, item.quantity)) reached.add(item.need)
   const open = problem.needs.filter((need) => !reached.has(need.id)).map((need) => need.id)
-  return { problem: { ...problem, needs: problem.needs.filter((need) => reached.has(need.id)), candidates }, open }
+  return {
+    problem: {
+      ...problem,
+      needs: problem.needs.filter((need) => reached.has(need.id)),
+      candidates,
+    },
+    open,
+  }
 }
 
 /** Candidates taken out of the programme by locks and bans, each with the rule that did it. */
-export function lockedOut(problem: Problem, dropped: ReadonlySet<string>): { candidates: Map<string, string>; bundles: Map<string, string> } {
+export function lockedOut(
+  problem: Problem,
+  dropped: ReadonlySet<string>,
+): { candidates: Map<string, string>; bundles: Map<string, string> } {
   const candidates = new Map<string, string>()
   const bundles = new Map<string, string>()
   const banSupplier = (supplier: string, rule: string): void => {
-    for (const candidate of problem.candidates) if (candidate.supplier === supplier) candidates.set(candidate.id, rule)
-    for (const bundle of problem.bundles) if (bundle.supplier === supplier) bundles.set(bundle.id, rule)
+    for (const candidate of problem.candidates)
+      if (candidate.supplier === supplier) candidates.set(candidate.id, rule)
+    for (const bundle of problem.bundles)
+      if (bundle.supplier === supplier) bundles.set(bundle.id, rule)
   }
-  for (const supplier of problem.limits?.banned ?? []) if (!dropped.has(RULE.banned(supplier))) banSupplier(supplier, RULE.banned(supplier))
+  for (const supplier of problem.limits?.banned ?? [])
+    if (!dropped.has(RULE.banned(supplier))) banSupplier(supplier, RULE.banned(supplier))
   for (const lock of problem.locks ?? []) {
     if (lock.way !== 'out' || dropped.has(lock.id)) continue
     if (lock.candidate !== undefined) candidates.set(lock.candidate, lock.id)

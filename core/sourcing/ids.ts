@@ -7,5 +7,8 @@ export const donorId = (donor: string): string => `donor:${donor}`
 export const itemKey = (bundle: string, item: string): string => `${bundle}\u0000${item}`
 
 /** The id of the source that a line of a plan takes. */
-export const takenBy = (line: { readonly candidate?: string | undefined; readonly bundle?: string | undefined; readonly item?: string | undefined }): string =>
-  line.candidate ?? itemKey(line.bundle ?? '', line.item ?? '')
+export const takenBy = (line: {
+  readonly candidate?: string | undefined
+  readonly bundle?: string | undefined
+  readonly item?: string | undefined
+}): string => line.candidate ?? itemKey(line.bundle ?? '', line.item ?? '')

@@ -28,7 +28,11 @@ export interface KitRow {
   readonly currency: Currency
   readonly taxIncluded: boolean
   readonly weightG: number | null
-  readonly items: readonly { readonly id: string; readonly partId: string; readonly quantity: number }[]
+  readonly items: readonly {
+    readonly id: string
+    readonly partId: string
+    readonly quantity: number
+  }[]
 }
 
 export interface DonorRow {

@@ -40,10 +40,13 @@ const problem: Problem = {
 }
 
 /** Rows as plain objects, for reading. */
-function rowsOf({ model }: ReturnType<typeof buildModel>): { terms: Record<number, number>; low: number; high: number }[] {
+function rowsOf({
+  model,
+}: ReturnType<typeof buildModel>): { terms: Record<number, number>; low: number; high: number }[] {
   return Array.from({ length: model.numRows }, (_, row) => {
     const terms: Record<number, number> = {}
-    for (let at = model.starts[row]!; at < model.starts[row + 1]!; at++) terms[model.indices[at]!] = model.values[at]!
+    for (let at = model.starts[row]!; at < model.starts[row + 1]!; at++)
+      terms[model.indices[at]!] = model.values[at]!
     return { terms, low: model.rowLower[row]!, high: model.rowUpper[row]! }
   })
 }
@@ -64,19 +67,30 @@ test('every need has exactly one source; items only with their bundle; one link 
 
 test('thresholds as the supplier lists goods, weight against the tier, heavy options only with a tier that carries them', () => {
   const rows = rowsOf(buildModel(problem))
-  expect(rows).toContainEqual({ terms: { 0: 200, 1: 210, 8: -150, 9: -150 }, low: 0, high: Infinity })
-  expect(rows).toContainEqual({ terms: { 0: 800, 1: 2700, 8: -1000, 9: -2700 }, low: -Infinity, high: 0 })
+  expect(rows).toContainEqual({
+    terms: { 0: 200, 1: 210, 8: -150, 9: -150 },
+    low: 0,
+    high: Infinity,
+  })
+  expect(rows).toContainEqual({
+    terms: { 0: 800, 1: 2700, 8: -1000, 9: -2700 },
+    low: -Infinity,
+    high: 0,
+  })
   expect(rows).toContainEqual({ terms: { 1: 1, 9: -1 }, low: -Infinity, high: 0 })
 })
 
 test('a rule left out leaves its rows out; feasibility alone costs nothing', () => {
   const without = buildModel(problem, new Set(['minimum:s', 'weight:s']), true)
-  expect(rowsOf(without).some(({ terms }) => Object.values(terms).some((value) => Math.abs(value) > 1))).toBe(false)
+  expect(
+    rowsOf(without).some(({ terms }) => Object.values(terms).some((value) => Math.abs(value) > 1)),
+  ).toBe(false)
   expect([...without.model.cost].every((cost) => cost === 0)).toBe(true)
 })
 
 test('locks in fix a column at 1; out and bans take columns away', () => {
-  const locked = (locks: Problem['locks'], banned: string[] = []) => buildModel({ ...problem, locks, limits: { banned } }).model
+  const locked = (locks: Problem['locks'], banned: string[] = []) =>
+    buildModel({ ...problem, locks, limits: { banned } }).model
   expect(locked([{ id: 'l', way: 'in', candidate: 'a2' }]).colLower[1]).toBe(1)
   expect(locked([{ id: 'l', way: 'out', candidate: 'a2' }]).numCols).toBe(9)
   expect(locked([], ['s']).numCols).toBe(5)
@@ -86,7 +100,12 @@ test('a 0/1 answer reads back as what is taken', () => {
   const built = buildModel(problem)
   const answer = new Float64Array(built.model.numCols)
   for (const column of [0, 3, 5, 7, 8]) answer[column] = 1
-  expect(built.read(answer)).toEqual({ candidates: new Set(['a1']), bundles: new Set(['d']), items: new Set([itemKey('d', 'h')]), skipped: new Set() })
+  expect(built.read(answer)).toEqual({
+    candidates: new Set(['a1']),
+    bundles: new Set(['d']),
+    items: new Set([itemKey('d', 'h')]),
+    skipped: new Set(),
+  })
 })
 
 test('an answer that is not whole is refused', () => {

@@ -47,7 +47,11 @@ class Rows {
  * @param dropped rule ids left out, for explaining a contradiction
  * @param feasibilityOnly zero objective
  */
-export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new Set(), feasibilityOnly = false): BuiltModel {
+export function buildModel(
+  problem: Problem,
+  dropped: ReadonlySet<string> = new Set(),
+  feasibilityOnly = false,
+): BuiltModel {
   const out = lockedOut(problem, dropped)
   const cost: number[] = []
   const forced: number[] = []
@@ -56,8 +60,14 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
     return cost.length - 1
   }
   const quantity = new Map(problem.needs.map((need) => [need.id, need.quantity]))
-  const x = new Map<string, { column: number; need: string; supplier?: string; value: number; weight: number }>()
-  const z = new Map<string, { column: number; supplier?: string; value: number; weight: number; donor: boolean }>()
+  const x = new Map<
+    string,
+    { column: number; need: string; supplier?: string; value: number; weight: number }
+  >()
+  const z = new Map<
+    string,
+    { column: number; supplier?: string; value: number; weight: number; donor: boolean }
+  >()
   const u = new Map<string, { column: number; need: string; bundle: string }>()
   const h = new Map<string, number>()
 
@@ -74,7 +84,10 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
   }
   for (const bundle of problem.bundles) {
     if (out.bundles.has(bundle.id)) continue
-    const resale = bundle.items.reduce((sum, item) => sum + (item.held ? 0 : (item.resaleMinor ?? 0)), 0)
+    const resale = bundle.items.reduce(
+      (sum, item) => sum + (item.held ? 0 : (item.resaleMinor ?? 0)),
+      0,
+    )
     z.set(bundle.id, {
       column: column(bundle.priceMinor - (bundle.scrapMinor ?? 0) - resale),
       ...(bundle.supplier === undefined ? {} : { supplier: bundle.supplier }),
@@ -83,11 +96,20 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
       donor: bundle.kind === 'donor',
     })
     for (const item of bundle.items) {
-      if (!quantity.has(item.need) || (item.quantity !== undefined && item.quantity < quantity.get(item.need)!)) continue
-      u.set(itemKey(bundle.id, item.id), { column: column((item.stripMinor ?? 0) + (item.held ? 0 : (item.resaleMinor ?? 0))), need: item.need, bundle: bundle.id })
+      if (
+        !quantity.has(item.need) ||
+        (item.quantity !== undefined && item.quantity < quantity.get(item.need)!)
+      )
+        continue
+      u.set(itemKey(bundle.id, item.id), {
+        column: column((item.stripMinor ?? 0) + (item.held ? 0 : (item.resaleMinor ?? 0))),
+        need: item.need,
+        bundle: bundle.id,
+      })
     }
   }
-  for (const need of problem.needs) if (need.optional) h.set(need.id, column(need.penaltyMinor ?? 0))
+  for (const need of problem.needs)
+    if (need.optional) h.set(need.id, column(need.penaltyMinor ?? 0))
 
   const rows = new Rows()
   // need
@@ -116,7 +138,12 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
     y.set(supplier.id, used)
     const sets = new Map<string, typeof sold>()
     for (const option of sold) sets.set(option.need, [...(sets.get(option.need) ?? []), option])
-    for (const set of sets.values()) rows.add([...set.map((option): [number, number] => [option.column, 1]), [used, -1]], -Infinity, 0)
+    for (const set of sets.values())
+      rows.add(
+        [...set.map((option): [number, number] => [option.column, 1]), [used, -1]],
+        -Infinity,
+        0,
+      )
     for (const kit of kits)
       rows.add(
         [
@@ -127,37 +154,67 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
         0,
       )
     // An order is placed only where something is ordered.
-    rows.add([[used, 1], ...[...sold, ...kits].map((option): [number, number] => [option.column, -1])], -Infinity, 0)
+    rows.add(
+      [[used, 1], ...[...sold, ...kits].map((option): [number, number] => [option.column, -1])],
+      -Infinity,
+      0,
+    )
 
-    const threshold = (from = 0): number => (dropped.has(RULE.minimum(supplier.id)) ? 0 : Math.max(from, supplier.minimumMinor ?? 0))
-    const best = [...sets.values()].map((set) => ({ value: Math.max(...set.map((o) => o.value)), weight: Math.max(...set.map((o) => o.weight)) }))
-    const mostValue = best.reduce((sum, one) => sum + Math.max(0, one.value), 0) + kits.reduce((sum, kit) => sum + Math.max(0, kit.value), 0)
-    const mostWeight = best.reduce((sum, one) => sum + one.weight, 0) + kits.reduce((sum, kit) => sum + kit.weight, 0)
-    const capOf = (upTo: number | undefined): number => (dropped.has(RULE.weight(supplier.id)) ? mostWeight : Math.min(upTo ?? Infinity, mostWeight))
+    const threshold = (from = 0): number =>
+      dropped.has(RULE.minimum(supplier.id)) ? 0 : Math.max(from, supplier.minimumMinor ?? 0)
+    const best = [...sets.values()].map((set) => ({
+      value: Math.max(...set.map((o) => o.value)),
+      weight: Math.max(...set.map((o) => o.weight)),
+    }))
+    const mostValue =
+      best.reduce((sum, one) => sum + Math.max(0, one.value), 0) +
+      kits.reduce((sum, kit) => sum + Math.max(0, kit.value), 0)
+    const mostWeight =
+      best.reduce((sum, one) => sum + one.weight, 0) +
+      kits.reduce((sum, kit) => sum + kit.weight, 0)
+    const capOf = (upTo: number | undefined): number =>
+      dropped.has(RULE.weight(supplier.id)) ? mostWeight : Math.min(upTo ?? Infinity, mostWeight)
     const choices = shippingOf(supplier)
       .map((choice) => ({ choice, from: threshold(choice.fromMinor), cap: capOf(choice.upToG) }))
       .filter(({ from }) => from <= mostValue)
-    const columns = choices.map(({ choice, from, cap }) => ({ from, cap, column: column(choice.chargeMinor) }))
+    const columns = choices.map(({ choice, from, cap }) => ({
+      from,
+      cap,
+      column: column(choice.chargeMinor),
+    }))
     rows.add([...columns.map((one): [number, number] => [one.column, 1]), [used, -1]], 0, 0)
     if (columns.some((one) => one.from > 0))
       rows.add(
-        [...[...sold, ...kits].map((option): [number, number] => [option.column, option.value]), ...columns.map((one): [number, number] => [one.column, -one.from])],
+        [
+          ...[...sold, ...kits].map((option): [number, number] => [option.column, option.value]),
+          ...columns.map((one): [number, number] => [one.column, -one.from]),
+        ],
         0,
         Infinity,
       )
     const caps = [...new Set(columns.map((one) => one.cap).filter((cap) => cap < mostWeight))]
     if (caps.length > 0)
       rows.add(
-        [...[...sold, ...kits].map((option): [number, number] => [option.column, option.weight]), ...columns.map((one): [number, number] => [one.column, -one.cap])],
+        [
+          ...[...sold, ...kits].map((option): [number, number] => [option.column, option.weight]),
+          ...columns.map((one): [number, number] => [one.column, -one.cap]),
+        ],
         -Infinity,
         0,
       )
     // Heavy items need a tier that carries them.
     for (const cap of caps) {
-      const carriers = columns.filter((one) => one.cap > cap).map((one): [number, number] => [one.column, -1])
+      const carriers = columns
+        .filter((one) => one.cap > cap)
+        .map((one): [number, number] => [one.column, -1])
       for (const set of [...sets.values(), ...kits.map((kit) => [kit])]) {
         const heavy = set.filter((option) => option.weight > cap)
-        if (heavy.length > 0) rows.add([...heavy.map((option): [number, number] => [option.column, 1]), ...carriers], -Infinity, 0)
+        if (heavy.length > 0)
+          rows.add(
+            [...heavy.map((option): [number, number] => [option.column, 1]), ...carriers],
+            -Infinity,
+            0,
+          )
       }
     }
   }
@@ -178,7 +235,12 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
   // locks in
   for (const lock of problem.locks ?? []) {
     if (lock.way !== 'in' || dropped.has(lock.id)) continue
-    const target = lock.candidate !== undefined ? x.get(lock.candidate)?.column : lock.bundle !== undefined ? z.get(lock.bundle)?.column : y.get(lock.supplier ?? '')
+    const target =
+      lock.candidate !== undefined
+        ? x.get(lock.candidate)?.column
+        : lock.bundle !== undefined
+          ? z.get(lock.bundle)?.column
+          : y.get(lock.supplier ?? '')
     if (target === undefined) rows.add([], 1, 1)
     else forced.push(target)
   }
@@ -199,14 +261,19 @@ export function buildModel(problem: Problem, dropped: ReadonlySet<string> = new 
   }
   const isOne = (values: ArrayLike<number>, target: number): boolean => {
     const value = values[target]!
-    if (Math.abs(value - Math.round(value)) > 1e-5) throw new RangeError(`The solver's answer is not whole (${value}): not proven.`)
+    if (Math.abs(value - Math.round(value)) > 1e-5)
+      throw new RangeError(`The solver's answer is not whole (${value}): not proven.`)
     return Math.round(value) === 1
   }
   return {
     model,
     read: (values) => ({
-      candidates: new Set([...x].filter(([, option]) => isOne(values, option.column)).map(([id]) => id)),
-      bundles: new Set([...z].filter(([, bundle]) => isOne(values, bundle.column)).map(([id]) => id)),
+      candidates: new Set(
+        [...x].filter(([, option]) => isOne(values, option.column)).map(([id]) => id),
+      ),
+      bundles: new Set(
+        [...z].filter(([, bundle]) => isOne(values, bundle.column)).map(([id]) => id),
+      ),
       items: new Set([...u].filter(([, item]) => isOne(values, item.column)).map(([id]) => id)),
       skipped: new Set([...h].filter(([, skip]) => isOne(values, skip)).map(([id]) => id)),
     }),

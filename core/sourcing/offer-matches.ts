@@ -27,7 +27,14 @@ function shelve(parts: readonly CompiledPart[]): Shelved {
   let found = shelved.get(parts)
   if (!found) {
     const isAssumed = (part: CompiledPart): boolean => strongestGrade(part) === 'assumed'
-    shelved.set(parts, (found = { known: parts.filter((part) => !isAssumed(part)), assumed: parts.filter(isAssumed), matches: new Map() }))
+    shelved.set(
+      parts,
+      (found = {
+        known: parts.filter((part) => !isAssumed(part)),
+        assumed: parts.filter(isAssumed),
+        matches: new Map(),
+      }),
+    )
   }
   return found
 }
@@ -52,16 +59,26 @@ export function partsMeeting(need: Need, kinds: Market['kinds']): readonly PartM
 }
 
 /** Parts of the kinds of these needs that are known by assumed values only. */
-export function assumedOnly(needs: readonly Need[], kinds: Market['kinds']): readonly CompiledPart[] {
-  return [...new Set(needs.map((need) => need.kind))].flatMap((kind) => shelve(kinds.get(kind) ?? NONE).assumed)
+export function assumedOnly(
+  needs: readonly Need[],
+  kinds: Market['kinds'],
+): readonly CompiledPart[] {
+  return [...new Set(needs.map((need) => need.kind))].flatMap(
+    (kind) => shelve(kinds.get(kind) ?? NONE).assumed,
+  )
 }
 
 /** Needs that are bought or had, each with what its part wanted by name asks of another. */
 export const sourced = (needs: readonly Need[], parts: Market['parts']): Need[] =>
-  needs.filter((need) => need.task === undefined).map((need) => ({ ...need, constraints: constraintsFor(need, parts) }))
+  needs
+    .filter((need) => need.task === undefined)
+    .map((need) => ({ ...need, constraints: constraintsFor(need, parts) }))
 
 /** Parts whose offers and numbers gathering sources asks for: those that meet a need, are wanted by one, or are only assumed. */
-export function partsAsked(needs: readonly Need[], market: Pick<Market, 'parts' | 'kinds' | 'kits' | 'donors'>): Set<string> {
+export function partsAsked(
+  needs: readonly Need[],
+  market: Pick<Market, 'parts' | 'kinds' | 'kits' | 'donors'>,
+): Set<string> {
   const wanted = sourced(needs, market.parts)
   const kinds = new Set(wanted.map((need) => need.kind))
   const asked = new Set<string>()
@@ -70,7 +87,9 @@ export function partsAsked(needs: readonly Need[], market: Pick<Market, 'parts' 
     for (const { part } of partsMeeting(need, market.kinds)) asked.add(part.id)
   }
   for (const part of assumedOnly(wanted, market.kinds)) asked.add(part.id)
-  for (const { items } of [...market.kits, ...market.donors]) for (const { partId } of items) if (kinds.has(market.parts.get(partId)?.kind ?? '')) asked.add(partId)
+  for (const { items } of [...market.kits, ...market.donors])
+    for (const { partId } of items)
+      if (kinds.has(market.parts.get(partId)?.kind ?? '')) asked.add(partId)
   return asked
 }
 
@@ -102,7 +121,10 @@ function gradesOf(part: CompiledPart): Grades {
         strongest = Math.max(strongest, grade)
         if (grade >= 0) weakest = Math.min(weakest, grade)
       }
-    grades.set(part, (found = { strongest: GRADES[strongest] ?? null, weakest: GRADES[weakest] ?? null }))
+    grades.set(
+      part,
+      (found = { strongest: GRADES[strongest] ?? null, weakest: GRADES[weakest] ?? null }),
+    )
   }
   return found
 }

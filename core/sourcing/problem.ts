@@ -94,4 +94,5 @@ export const packsFor = (quantity: number, pack = 1): number => Math.ceil(quanti
 
 /** Shipping of a supplier that states none: free, from any value. */
 export const SHIPPING_FREE: ShippingChoice = { id: 'included', chargeMinor: 0 }
-export const shippingOf = (supplier: Supplier): readonly ShippingChoice[] => (supplier.shipping.length > 0 ? supplier.shipping : [SHIPPING_FREE])
+export const shippingOf = (supplier: Supplier): readonly ShippingChoice[] =>
+  supplier.shipping.length > 0 ? supplier.shipping : [SHIPPING_FREE]

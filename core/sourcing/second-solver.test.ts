@@ -13,7 +13,8 @@ const glpk = await createGlpk()
 /** A mid-size instance: 14 needs, 70 candidates, kits and donors, tiers and minimum orders. */
 function instance(seed: number): Problem {
   const random = xorshift128plus(seed)
-  const int = (low: number, high: number): number => low + ((random.next() >>> 0) % (high - low + 1))
+  const int = (low: number, high: number): number =>
+    low + ((random.next() >>> 0) % (high - low + 1))
   const needs = Array.from({ length: 14 }, (_, n) => ({ id: `n${n}`, quantity: int(1, 6) }))
   return {
     currency: 'EUR',
@@ -41,7 +42,11 @@ function instance(seed: number): Problem {
       kind: b < 3 ? ('kit' as const) : ('donor' as const),
       ...(b < 3 ? { supplier: `s${b}` } : { scrapMinor: int(0, 2000) }),
       priceMinor: int(2000, 15_000),
-      items: [0, 1, 2, 3].map((i) => ({ id: `i${i}`, need: `n${(b * 3 + i) % 14}`, ...(b < 3 ? {} : { stripMinor: int(0, 800), resaleMinor: int(0, 2500) }) })),
+      items: [0, 1, 2, 3].map((i) => ({
+        id: `i${i}`,
+        need: `n${(b * 3 + i) % 14}`,
+        ...(b < 3 ? {} : { stripMinor: int(0, 800), resaleMinor: int(0, 2500) }),
+      })),
     })),
     limits: { maxSuppliers: 4, maxDonors: 1 },
   }
@@ -55,14 +60,30 @@ async function byGlpk(problem: Problem): Promise<number> {
   const { result } = await glpk.solve(
     {
       name: 'sourcing',
-      objective: { direction: glpk.GLP_MIN, name: 'cost', vars: columns.map((column, i) => ({ name: column, coef: model.cost[i]! })) },
+      objective: {
+        direction: glpk.GLP_MIN,
+        name: 'cost',
+        vars: columns.map((column, i) => ({ name: column, coef: model.cost[i]! })),
+      },
       subjectTo: Array.from({ length: model.numRows }, (_, row) => {
         const low = model.rowLower[row]!
         const high = model.rowUpper[row]!
-        const type = low === high ? glpk.GLP_FX : low === -Infinity ? glpk.GLP_UP : high === Infinity ? glpk.GLP_LO : glpk.GLP_DB
+        const type =
+          low === high
+            ? glpk.GLP_FX
+            : low === -Infinity
+              ? glpk.GLP_UP
+              : high === Infinity
+                ? glpk.GLP_LO
+                : glpk.GLP_DB
         const vars: { name: string; coef: number }[] = []
-        for (let at = model.starts[row]!; at < model.starts[row + 1]!; at++) vars.push({ name: name(model.indices[at]!), coef: model.values[at]! })
-        return { name: `r${row}`, vars, bnds: { type, lb: low === -Infinity ? 0 : low, ub: high === Infinity ? 0 : high } }
+        for (let at = model.starts[row]!; at < model.starts[row + 1]!; at++)
+          vars.push({ name: name(model.indices[at]!), coef: model.values[at]! })
+        return {
+          name: `r${row}`,
+          vars,
+          bnds: { type, lb: low === -Infinity ? 0 : low, ub: high === Infinity ? 0 : high },
+        }
       }),
       binaries: columns,
     },
@@ -75,7 +96,11 @@ async function byGlpk(problem: Problem): Promise<number> {
 test('a second solver finds the same optimum on mid-size instances', async () => {
   for (let seed = 1; seed <= 12; seed++) {
     const plan = solveSourcing(instance(seed), highsSolve(highs))
-    expect([seed, plan.status, plan.totalMinor]).toEqual([seed, 'proven', await byGlpk(instance(seed))])
+    expect([seed, plan.status, plan.totalMinor]).toEqual([
+      seed,
+      'proven',
+      await byGlpk(instance(seed)),
+    ])
   }
 }, 120_000)
 
@@ -87,7 +112,12 @@ test('stopped at once, the answer says so and shows no plan as proven', () => {
 })
 
 test('nothing to source is a proven plan of nothing', () => {
-  expect(solveSourcing({ currency: 'EUR', needs: [], candidates: [], bundles: [], suppliers: [] }, highsSolve(highs))).toMatchObject({
+  expect(
+    solveSourcing(
+      { currency: 'EUR', needs: [], candidates: [], bundles: [], suppliers: [] },
+      highsSolve(highs),
+    ),
+  ).toMatchObject({
     status: 'proven',
     totalMinor: 0,
     lines: [],
@@ -101,7 +131,14 @@ test('a bundle is bought to resell at a gain, and listed', () => {
       currency: 'EUR',
       needs: [{ id: 'n', quantity: 1 }],
       candidates: [{ id: 'c', need: 'n', source: 'keep', priceMinor: 0 }],
-      bundles: [{ id: 'd', kind: 'donor', priceMinor: 1000, items: [{ id: 'i', need: 'n', resaleMinor: 1500 }] }],
+      bundles: [
+        {
+          id: 'd',
+          kind: 'donor',
+          priceMinor: 1000,
+          items: [{ id: 'i', need: 'n', resaleMinor: 1500 }],
+        },
+      ],
       suppliers: [],
     },
     highsSolve(highs),

@@ -45,17 +45,31 @@ export function solveSourcing(full: Problem, solve: Solve, timeLimitMs = 30_000)
   const built = buildModel(problem)
   let answer = solve(built.model, { timeLimitMs, presolve: true })
   if (answer.status === 'infeasible') answer = solve(built.model, { timeLimitMs, presolve: false })
-  if (answer.status === 'infeasible') return { status: 'infeasible', totalMinor: null, boundMinor: null, ...EMPTY, open, because: explain(problem, solve, timeLimitMs) }
+  if (answer.status === 'infeasible')
+    return {
+      status: 'infeasible',
+      totalMinor: null,
+      boundMinor: null,
+      ...EMPTY,
+      open,
+      because: explain(problem, solve, timeLimitMs),
+    }
   if (!answer.values) return { status: 'none', totalMinor: null, boundMinor: null, ...EMPTY, open }
   const selection = built.read(answer.values)
   const account = accountOf(problem, selection)
-  const agrees = account.broken.length === 0 && Math.abs(account.totalMinor + account.penaltyMinor - answer.objective) < 0.5
-  if (account.broken.length > 0) return { status: 'none', totalMinor: null, boundMinor: null, ...EMPTY, open }
+  const agrees =
+    account.broken.length === 0 &&
+    Math.abs(account.totalMinor + account.penaltyMinor - answer.objective) < 0.5
+  if (account.broken.length > 0)
+    return { status: 'none', totalMinor: null, boundMinor: null, ...EMPTY, open }
   const bound = Math.ceil(answer.bound - account.penaltyMinor - 1e-6)
   return {
     status: answer.status === 'optimal' && agrees ? 'proven' : 'gap',
     totalMinor: account.totalMinor,
-    boundMinor: answer.status === 'optimal' && agrees ? account.totalMinor : Math.min(bound, account.totalMinor),
+    boundMinor:
+      answer.status === 'optimal' && agrees
+        ? account.totalMinor
+        : Math.min(bound, account.totalMinor),
     lines: account.lines,
     baskets: account.baskets,
     bundles: account.bundles,
@@ -68,8 +82,12 @@ export function solveSourcing(full: Problem, solve: Solve, timeLimitMs = 30_000)
 function ruleIds(problem: Problem): string[] {
   const { maxSuppliers, maxDonors, banned = [] } = problem.limits ?? {}
   return [
-    ...problem.suppliers.filter((s) => (s.minimumMinor ?? 0) > 0 || s.shipping.some((c) => c.fromMinor)).map((s) => RULE.minimum(s.id)),
-    ...problem.suppliers.filter((s) => s.shipping.some((c) => c.upToG !== undefined)).map((s) => RULE.weight(s.id)),
+    ...problem.suppliers
+      .filter((s) => (s.minimumMinor ?? 0) > 0 || s.shipping.some((c) => c.fromMinor))
+      .map((s) => RULE.minimum(s.id)),
+    ...problem.suppliers
+      .filter((s) => s.shipping.some((c) => c.upToG !== undefined))
+      .map((s) => RULE.weight(s.id)),
     ...(maxSuppliers === undefined ? [] : [RULE.maxSuppliers]),
     ...(maxDonors === undefined ? [] : [RULE.maxDonors]),
     ...banned.map(RULE.banned),
@@ -88,7 +106,13 @@ export function explain(problem: Problem, solve: Solve, timeLimitMs: number): st
     const rules = [
       ...problem.candidates.filter((c) => c.need === need.id).map((c) => out.candidates.get(c.id)),
       ...problem.bundles.flatMap((b) =>
-        b.items.some((item) => item.need === need.id && (item.quantity === undefined || item.quantity >= need.quantity)) ? [out.bundles.get(b.id)] : [],
+        b.items.some(
+          (item) =>
+            item.need === need.id &&
+            (item.quantity === undefined || item.quantity >= need.quantity),
+        )
+          ? [out.bundles.get(b.id)]
+          : [],
       ),
     ]
     if (rules.every((rule) => rule !== undefined)) return [...new Set(rules as string[])].sort()
@@ -96,7 +120,9 @@ export function explain(problem: Problem, solve: Solve, timeLimitMs: number): st
   const dropped = new Set<string>()
   const isInfeasible = (): boolean => {
     const { model } = buildModel(problem, dropped, true)
-    return [true, false].every((presolve) => solve(model, { timeLimitMs, presolve }).status === 'infeasible')
+    return [true, false].every(
+      (presolve) => solve(model, { timeLimitMs, presolve }).status === 'infeasible',
+    )
   }
   const rules = ruleIds(problem)
   for (const rule of rules) {

@@ -13,7 +13,11 @@ const round = (value: number): number => Number(value.toFixed(3))
 const circle = (count: number, circleMm: number, holeMm: number): Hole[] =>
   Array.from({ length: count }, (_, i) => {
     const angle = ((i + 0.5) * 2 * Math.PI) / count
-    return { x: round((circleMm / 2) * Math.cos(angle)), y: round((circleMm / 2) * Math.sin(angle)), d: holeMm }
+    return {
+      x: round((circleMm / 2) * Math.cos(angle)),
+      y: round((circleMm / 2) * Math.sin(angle)),
+      d: holeMm,
+    }
   })
 
 /**

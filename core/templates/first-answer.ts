@@ -49,17 +49,36 @@ export function firstAnswer(
 ): FirstAnswer {
   const lines = needs.map((need): NeedRange => {
     const known = own(RANGES, need.kind)
-    const hours: Range = need.task ? { low: need.task.hours, high: need.task.hours * FIRST_TIMER } : known ? { low: known.hours[0], high: known.hours[1] } : { low: 0, high: 0 }
-    if (need.task || kept.has(need.id)) return { need: need.id, price: { low: 0, high: 0 }, hours: need.task ? hours : { low: 0, high: hours.high }, from: 'kept' }
+    const hours: Range = need.task
+      ? { low: need.task.hours, high: need.task.hours * FIRST_TIMER }
+      : known
+        ? { low: known.hours[0], high: known.hours[1] }
+        : { low: 0, high: 0 }
+    if (need.task || kept.has(need.id))
+      return {
+        need: need.id,
+        price: { low: 0, high: 0 },
+        hours: need.task ? hours : { low: 0, high: hours.high },
+        from: 'kept',
+      }
     const said = typed.get(need.id)
-    if (said !== undefined) return { need: need.id, price: { low: said, high: said }, hours, from: 'typed' }
+    if (said !== undefined)
+      return { need: need.id, price: { low: said, high: said }, hours, from: 'typed' }
     const offers = offered(need)
     if (offers) return { need: need.id, price: offers, hours, from: 'offers' }
-    return { need: need.id, price: assumedPrice(need.kind, build.currency, rates), hours, from: 'assumed' }
+    return {
+      need: need.id,
+      price: assumedPrice(need.kind, build.currency, rates),
+      hours,
+      from: 'assumed',
+    }
   })
   const parts = addRanges(lines.flatMap((line) => line.price ?? []))
   const hours = addRanges(lines.map((line) => line.hours))
-  const labour = { low: timesRate(build.labourRateMinor, hours.low), high: timesRate(build.labourRateMinor, hours.high) }
+  const labour = {
+    low: timesRate(build.labourRateMinor, hours.low),
+    high: timesRate(build.labourRateMinor, hours.high),
+  }
   return {
     lines,
     parts,
@@ -67,7 +86,12 @@ export function firstAnswer(
     labour,
     total: addRanges([parts, labour]),
     unpriced: lines.filter((line) => line.price === null).length,
-    toSettle: needs.filter((need) => need.why.some((reason) => reason.rule === CONFIRM_OR_DROP) && !settled.has(need.id)).map((need) => need.id),
+    toSettle: needs
+      .filter(
+        (need) =>
+          need.why.some((reason) => reason.rule === CONFIRM_OR_DROP) && !settled.has(need.id),
+      )
+      .map((need) => need.id),
   }
 }
 

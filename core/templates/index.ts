@@ -6,8 +6,14 @@ import { TRANSFER_TEMPLATES, TRANSMISSION_TEMPLATES } from './transmissions.ts'
 import { VEHICLE_TEMPLATES } from './vehicles.ts'
 
 /** Every type template. */
-export const TEMPLATES: readonly Template[] = [...ENGINE_TEMPLATES, ...TRANSMISSION_TEMPLATES, ...TRANSFER_TEMPLATES, ...VEHICLE_TEMPLATES]
-export const templateOf = (id: string): Template | undefined => TEMPLATES.find((one) => one.id === id)
+export const TEMPLATES: readonly Template[] = [
+  ...ENGINE_TEMPLATES,
+  ...TRANSMISSION_TEMPLATES,
+  ...TRANSFER_TEMPLATES,
+  ...VEHICLE_TEMPLATES,
+]
+export const templateOf = (id: string): Template | undefined =>
+  TEMPLATES.find((one) => one.id === id)
 
 /** The source named on every claim a template makes. */
 export const TEMPLATE_SOURCE = 'Type template'
@@ -27,7 +33,15 @@ export const fromTemplate = (template: Template, partId: string, name = template
       claims: Object.fromEntries(
         Object.entries(fields).map(([field, [value, plusMinus]]): [string, Claim[]] => [
           field,
-          [{ id: `${id}.${field}`, value, grade: 'assumed', source: TEMPLATE_SOURCE, ...(plusMinus === undefined ? {} : { plusMinus }) }],
+          [
+            {
+              id: `${id}.${field}`,
+              value,
+              grade: 'assumed',
+              source: TEMPLATE_SOURCE,
+              ...(plusMinus === undefined ? {} : { plusMinus }),
+            },
+          ],
         ]),
       ),
     }

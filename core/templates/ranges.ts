@@ -4,7 +4,10 @@ export interface KindRange {
   readonly hours: readonly [low: number, high: number]
 }
 
-const range = (low: number, high: number, from: number, to: number): KindRange => ({ priceEur: [low, high], hours: [from, to] })
+const range = (low: number, high: number, from: number, to: number): KindRange => ({
+  priceEur: [low, high],
+  hours: [from, to],
+})
 
 /** Currency the ranges are written in. */
 export const RANGE_CURRENCY = 'EUR'

@@ -27,7 +27,10 @@ export interface Template {
   readonly ports: readonly TemplatePort[]
 }
 
-const share = (value: number, part: number): Typical => [value, Math.round(value * part * 100) / 100]
+const share = (value: number, part: number): Typical => [
+  value,
+  Math.round(value * part * 100) / 100,
+]
 export const TORQUE_SHARE = 0.25
 export const SIZE_SHARE = 0.15
 
@@ -51,13 +54,24 @@ export function engine(
       {
         kind: 'engine-output',
         slot: 'main',
-        fields: { peakTorqueNm: share(nm, TORQUE_SHARE), peakTorqueRpm: share(rpm, 0.3), redlineRpm: share(redline, 0.15), oilL: share(oilL, 0.25), turns: ['counter-clockwise'] },
+        fields: {
+          peakTorqueNm: share(nm, TORQUE_SHARE),
+          peakTorqueRpm: share(rpm, 0.3),
+          redlineRpm: share(redline, 0.15),
+          oilL: share(oilL, 0.25),
+          turns: ['counter-clockwise'],
+        },
       },
       { kind: 'sump', slot: 'main', fields: { capacityL: share(oilL, 0.25) } },
       {
         kind: 'outline',
         slot: 'main',
-        fields: { layout: [layout], lengthMm: share(length, SIZE_SHARE), heightMm: share(height, SIZE_SHARE), widthMm: share(width, SIZE_SHARE) },
+        fields: {
+          layout: [layout],
+          lengthMm: share(length, SIZE_SHARE),
+          heightMm: share(height, SIZE_SHARE),
+          widthMm: share(width, SIZE_SHARE),
+        },
       },
     ],
   }
@@ -96,13 +110,22 @@ export function transmission(
       {
         kind: 'ratings',
         slot: 'torque',
-        fields: { torqueNm: share(torqueNm, TORQUE_SHARE), reference: [more.stall === undefined ? 'input shaft' : 'turbine'], basis: ['nominal'] },
+        fields: {
+          torqueNm: share(torqueNm, TORQUE_SHARE),
+          reference: [more.stall === undefined ? 'input shaft' : 'turbine'],
+          basis: ['nominal'],
+        },
       },
       { kind: 'ratings', slot: 'speed', fields: { speedRpm: share(speedRpm, 0.15) } },
       {
         kind: 'outline',
         slot: 'main',
-        fields: { layout: [layout], bellMm: share(bell, SIZE_SHARE), lengthMm: share(length, SIZE_SHARE), heightMm: share(height, SIZE_SHARE) },
+        fields: {
+          layout: [layout],
+          bellMm: share(bell, SIZE_SHARE),
+          lengthMm: share(length, SIZE_SHARE),
+          heightMm: share(height, SIZE_SHARE),
+        },
       },
     ],
   }
@@ -127,9 +150,21 @@ export function vehicle(
     says,
     massKg,
     ports: [
-      { kind: 'axle', slot: 'main', fields: { ratio: share(ratio, 0.2), ladenKg: share(ladenKg, 0.2) } },
+      {
+        kind: 'axle',
+        slot: 'main',
+        fields: { ratio: share(ratio, 0.2), ladenKg: share(ladenKg, 0.2) },
+      },
       { kind: 'tyre', slot: 'main', fields: { marking: [tyre] } },
-      { kind: 'ratings', slot: 'torque-axle', fields: { torqueNm: share(more.axleTorqueNm, TORQUE_SHARE), reference: ['axle'], basis: ['peak'] } },
+      {
+        kind: 'ratings',
+        slot: 'torque-axle',
+        fields: {
+          torqueNm: share(more.axleTorqueNm, TORQUE_SHARE),
+          reference: ['axle'],
+          basis: ['peak'],
+        },
+      },
       {
         kind: 'outline',
         slot: 'main',

@@ -13,14 +13,21 @@ import { firstAnswer } from './first-answer.ts'
 import { fromTemplate, TEMPLATES } from './index.ts'
 import { RANGE_CURRENCY, RANGES } from './ranges.ts'
 
-const compiled = (kind: string): CompiledPart[] => TEMPLATES.filter((one) => one.kind === kind).map((one) => compilePart(fromTemplate(one, one.id)))
+const compiled = (kind: string): CompiledPart[] =>
+  TEMPLATES.filter((one) => one.kind === kind).map((one) => compilePart(fromTemplate(one, one.id)))
 const engines = compiled('engine')
 const transmissions = compiled('transmission')
 const vehicles = compiled('vehicle')
 const runs = engines.flatMap((engine) =>
   transmissions.flatMap((transmission) =>
     vehicles.map((recipient) => {
-      const train = { engine, transmission, recipient, coupling: couplingSet(transmission, [], []).parts, inserted: [] }
+      const train = {
+        engine,
+        transmission,
+        recipient,
+        coupling: couplingSet(transmission, [], []).parts,
+        inserted: [],
+      }
       return { train, result: runPairing(train, { tolerances: tolerances(), use: 'road' }, []) }
     }),
   ),
@@ -29,20 +36,29 @@ const runs = engines.flatMap((engine) =>
 test('at least twenty types, each with its own id, words and mass', () => {
   expect(TEMPLATES.length).toBeGreaterThanOrEqual(20)
   expect(new Set(TEMPLATES.map((one) => one.id)).size).toBe(TEMPLATES.length)
-  for (const { words, says, massKg } of TEMPLATES) expect(words.length > 0 && says.length > 0 && massKg > 0).toBe(true)
+  for (const { words, says, massKg } of TEMPLATES)
+    expect(words.length > 0 && says.length > 0 && massKg > 0).toBe(true)
 })
 
-test.each(TEMPLATES.map((one) => [one.id, one] as const))('every value of %s is one its field takes, assumed, and a figure is wide', (_, template) => {
-  for (const port of fromTemplate(template, 'p').ports) {
-    const fields = PORT_KINDS[port.kind as PortKindName].fields as Record<string, { schema: { safeParse: (value: unknown) => { success: boolean } } }>
-    for (const [name, claims] of Object.entries(port.claims))
-      for (const claim of claims) {
-        expect(fields[name]?.schema.safeParse(claim.value).success, `${port.kind}.${name}`).toBe(true)
-        expect(claim.grade).toBe('assumed')
-        if (typeof claim.value === 'number') expect(claim.plusMinus).toBeGreaterThan(0)
-      }
-  }
-})
+test.each(TEMPLATES.map((one) => [one.id, one] as const))(
+  'every value of %s is one its field takes, assumed, and a figure is wide',
+  (_, template) => {
+    for (const port of fromTemplate(template, 'p').ports) {
+      const fields = PORT_KINDS[port.kind as PortKindName].fields as Record<
+        string,
+        { schema: { safeParse: (value: unknown) => { success: boolean } } }
+      >
+      for (const [name, claims] of Object.entries(port.claims))
+        for (const claim of claims) {
+          expect(fields[name]?.schema.safeParse(claim.value).success, `${port.kind}.${name}`).toBe(
+            true,
+          )
+          expect(claim.grade).toBe('assumed')
+          if (typeof claim.value === 'number') expect(claim.plusMinus).toBeGreaterThan(0)
+        }
+    }
+  },
+)
 
 test('no pairing of templates reads better than assumed, anywhere', () => {
   let seen = 0
@@ -50,28 +66,51 @@ test('no pairing of templates reads better than assumed, anywhere', () => {
     for (const { bare } of result.joints) {
       seen++
       if (bare.code === 'fits' || bare.code === 'work') expect(bare.evidence).toBe('assumed')
-      for (const limit of bare.limits) for (const term of limit.terms) expect(term.grade ?? 'assumed').toBe('assumed')
+      for (const limit of bare.limits)
+        for (const term of limit.terms) expect(term.grade ?? 'assumed').toBe('assumed')
     }
   expect(seen).toBeGreaterThan(1000)
 })
 
 test('where the train is put together a template decides nothing but torque: patterns, depths and splines have no typical value', () => {
   for (const { result } of runs)
-    for (const { joint, bare } of result.joints) if (['block-face', 'crank-flange', 'depth', 'pilot', 'clutch-disc'].includes(joint)) expect(bare.code).toBe('unmeasured')
+    for (const { joint, bare } of result.joints)
+      if (['block-face', 'crank-flange', 'depth', 'pilot', 'clutch-disc'].includes(joint))
+        expect(bare.code).toBe('unmeasured')
 })
 
 test('every need of every pairing of templates has a price and an hour range, so the first answer leaves nothing out', () => {
   for (const { train, result } of runs.filter((_, i) => i % 37 === 0)) {
     const needs = planNeeds(
-      pairingFacts(train, result, () => undefined, { mustWork: ['heater', 'air-conditioning'], inspection: null, recipients: new Set() }),
+      pairingFacts(train, result, () => undefined, {
+        mustWork: ['heater', 'air-conditioning'],
+        inspection: null,
+        recipients: new Set(),
+      }),
       result.joints,
     )
-    const answer = firstAnswer(needs, () => null, new Set(), new Map(), new Set(), { currency: 'EUR', labourRateMinor: 5000 }, [])
-    expect(needs.filter((_, i) => answer.lines[i]!.price === null).map((one) => one.kind)).toEqual([])
+    const answer = firstAnswer(
+      needs,
+      () => null,
+      new Set(),
+      new Map(),
+      new Set(),
+      { currency: 'EUR', labourRateMinor: 5000 },
+      [],
+    )
+    expect(needs.filter((_, i) => answer.lines[i]!.price === null).map((one) => one.kind)).toEqual(
+      [],
+    )
     expect(answer.total.low).toBeGreaterThan(0)
     expect(answer.total.high).toBeGreaterThan(answer.total.low)
     expect(answer.toSettle.length).toBe(
-      train.transmission.ports.some((port) => port.kind === 'ratios' && (port as unknown as { type: { v: string } }).type.v === 'automatic') ? 9 : 13,
+      train.transmission.ports.some(
+        (port) =>
+          port.kind === 'ratios' &&
+          (port as unknown as { type: { v: string } }).type.v === 'automatic',
+      )
+        ? 9
+        : 13,
     )
   }
 })
@@ -92,7 +131,15 @@ test('the first answer takes the market over the type, a typed price over both, 
   ]
   const [disc, belt, starter] = needs.map((one) => one.id) as [string, string, string]
   const offered = ({ id }: { id: string }) => (id === belt ? { low: 3000, high: 4000 } : null)
-  const answer = firstAnswer(needs, offered, new Set([starter]), new Map([[disc, 9900]]), new Set([disc]), { currency: 'EUR', labourRateMinor: 6000 }, [])
+  const answer = firstAnswer(
+    needs,
+    offered,
+    new Set([starter]),
+    new Map([[disc, 9900]]),
+    new Set([disc]),
+    { currency: 'EUR', labourRateMinor: 6000 },
+    [],
+  )
   expect(answer.lines.map(({ need: id, price, from }) => ({ id, price, from }))).toEqual([
     { id: disc, price: { low: 9900, high: 9900 }, from: 'typed' },
     { id: belt, price: { low: 3000, high: 4000 }, from: 'offers' },
@@ -104,9 +151,21 @@ test('the first answer takes the market over the type, a typed price over both, 
 
 test('a range is told in the currency of the build, and not at all without a rate', () => {
   const needs = [need({ kind: 'belt', place: 'bay', words: 'Belt', why: [] })]
-  const inYen = (rates: Parameters<typeof firstAnswer>[6]) => firstAnswer(needs, () => null, new Set(), new Map(), new Set(), { currency: 'JPY', labourRateMinor: 0 }, rates)
+  const inYen = (rates: Parameters<typeof firstAnswer>[6]) =>
+    firstAnswer(
+      needs,
+      () => null,
+      new Set(),
+      new Map(),
+      new Set(),
+      { currency: 'JPY', labourRateMinor: 0 },
+      rates,
+    )
   expect(inYen([]).unpriced).toBe(1)
-  expect(inYen([{ from: 'EUR', to: 'JPY', rate: 160, on: '2026-01-01' }]).parts).toEqual({ low: RANGES.belt!.priceEur[0] * 160, high: RANGES.belt!.priceEur[1] * 160 })
+  expect(inYen([{ from: 'EUR', to: 'JPY', rate: 160, on: '2026-01-01' }]).parts).toEqual({
+    low: RANGES.belt!.priceEur[0] * 160,
+    high: RANGES.belt!.priceEur[1] * 160,
+  })
 })
 
 // SAE J617, from memory: bolt circle and count of each housing.

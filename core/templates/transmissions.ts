@@ -2,8 +2,26 @@ import { type Template, TORQUE_SHARE, transmission } from './template.ts'
 
 /** Types of transmission: ratios, ratings, size and mass one may expect. Common practice, no published source. */
 export const TRANSMISSION_TEMPLATES: readonly Template[] = [
-  transmission('light-four-speed', 'Light four-speed', 'For engines of its day: torque decides', 28, [3.7, 2.2, 1.4, 1], [150, 6000], 'lengthwise', [160, 560, 320]),
-  transmission('heavy-four-speed', 'Heavy four-speed', 'Low first gear, iron case, slow shift', 62, [5.1, 2.8, 1.6, 1], [400, 4500], 'lengthwise', [180, 620, 360]),
+  transmission(
+    'light-four-speed',
+    'Light four-speed',
+    'For engines of its day: torque decides',
+    28,
+    [3.7, 2.2, 1.4, 1],
+    [150, 6000],
+    'lengthwise',
+    [160, 560, 320],
+  ),
+  transmission(
+    'heavy-four-speed',
+    'Heavy four-speed',
+    'Low first gear, iron case, slow shift',
+    62,
+    [5.1, 2.8, 1.6, 1],
+    [400, 4500],
+    'lengthwise',
+    [180, 620, 360],
+  ),
   transmission(
     'light-five-speed',
     'Light five-speed',
@@ -24,7 +42,16 @@ export const TRANSMISSION_TEMPLATES: readonly Template[] = [
     'lengthwise',
     [190, 680, 360],
   ),
-  transmission('light-six-speed', 'Light six-speed', 'Close ratios, short top', 42, [3.8, 2.2, 1.5, 1.2, 1, 0.85], [280, 7500], 'lengthwise', [170, 640, 340]),
+  transmission(
+    'light-six-speed',
+    'Light six-speed',
+    'Close ratios, short top',
+    42,
+    [3.8, 2.2, 1.5, 1.2, 1, 0.85],
+    [280, 7500],
+    'lengthwise',
+    [170, 640, 340],
+  ),
   transmission(
     'heavy-six-speed',
     'Heavy six-speed',
@@ -81,17 +108,45 @@ export const TRANSMISSION_TEMPLATES: readonly Template[] = [
   ),
 ]
 
-const transfer = (id: string, words: string, says: string, massKg: number, outputNm: number): Template => ({
+const transfer = (
+  id: string,
+  words: string,
+  says: string,
+  massKg: number,
+  outputNm: number,
+): Template => ({
   id,
   kind: 'transfer-case',
   words,
   says,
   massKg,
-  ports: [{ kind: 'ratings', slot: 'torque', fields: { torqueNm: [outputNm, outputNm * TORQUE_SHARE], reference: ['output'], basis: ['peak'] } }],
+  ports: [
+    {
+      kind: 'ratings',
+      slot: 'torque',
+      fields: {
+        torqueNm: [outputNm, outputNm * TORQUE_SHARE],
+        reference: ['output'],
+        basis: ['peak'],
+      },
+    },
+  ],
 })
 
 /** Transfer cases. Their joint is asked, not judged yet. */
 export const TRANSFER_TEMPLATES: readonly Template[] = [
-  transfer('part-time-gear', 'Part-time transfer case, gears', 'Front output on one side: ask which, before anything else', 52, 1600),
-  transfer('full-time-chain', 'Full-time transfer case, chain', 'A differential inside: the front axle is always driven', 44, 1300),
+  transfer(
+    'part-time-gear',
+    'Part-time transfer case, gears',
+    'Front output on one side: ask which, before anything else',
+    52,
+    1600,
+  ),
+  transfer(
+    'full-time-chain',
+    'Full-time transfer case, chain',
+    'A differential inside: the front axle is always driven',
+    44,
+    1300,
+  ),
 ]

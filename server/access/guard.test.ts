@@ -30,7 +30,9 @@ test('the right passcode opens a session; signing out, a new passcode and a mont
   await guard.setPasscode('harbour light')
   await expect(guard.signIn('harbour dark', 'a')).rejects.toThrow(/not the passcode/)
   const token = await guard.signIn('harbour light', 'a')
-  expect([guard.isSignedIn(token), guard.isSignedIn('guess'), guard.isSignedIn(undefined)]).toEqual([true, false, false])
+  expect([guard.isSignedIn(token), guard.isSignedIn('guess'), guard.isSignedIn(undefined)]).toEqual(
+    [true, false, false],
+  )
   guard.signOut(token)
   expect(guard.isSignedIn(token)).toBe(false)
   const second = await guard.signIn('harbour light', 'a')
@@ -49,7 +51,9 @@ test('after three wrong tries an address waits, a second at first, longer each t
   for (let i = 0; i < 3; i++) await wrong()
   const waited: number[] = []
   for (let i = 0; i < 13; i++) {
-    const refused = (await guard.signIn('harbour light', '192.0.2.7').catch((error: unknown) => error)) as TooManyTriesError
+    const refused = (await guard
+      .signIn('harbour light', '192.0.2.7')
+      .catch((error: unknown) => error)) as TooManyTriesError
     waited.push(refused.retryAfterS)
     now += refused.retryAfterS * 1000
     if (i < 12) await wrong()
@@ -62,9 +66,14 @@ test('after three wrong tries an address waits, a second at first, longer each t
 test('a thousand wrong tries from everywhere leave a new address its right passcode; who counts through a network counts once', async () => {
   const { guard } = fresh()
   await guard.setPasscode('harbour light')
-  for (let i = 0; i < 60; i++) await expect(guard.signIn('wrong', `198.51.100.${i}`)).rejects.toThrow(/not the passcode/)
+  for (let i = 0; i < 60; i++)
+    await expect(guard.signIn('wrong', `198.51.100.${i}`)).rejects.toThrow(/not the passcode/)
   expect(await guard.signIn('harbour light', '203.0.113.1')).toHaveLength(43)
-  const tries = await Promise.all(Array.from({ length: 12 }, (_, i) => guard.signIn('wrong', `2001:db8:1:2::${i}`).catch((error: Error) => error)))
+  const tries = await Promise.all(
+    Array.from({ length: 12 }, (_, i) =>
+      guard.signIn('wrong', `2001:db8:1:2::${i}`).catch((error: Error) => error),
+    ),
+  )
   expect(tries.filter((one) => one instanceof TooManyTriesError).length).toBe(9)
   await expect(guard.signIn('harbour light', '2001:db8:1:2:ffff::1')).rejects.toThrow(/too often/)
   expect(await guard.signIn('harbour light', '2001:db8:1:3::1')).toHaveLength(43)
@@ -74,7 +83,9 @@ test('however many ask at once, few passcodes are weighed at a time; the rest ar
   const { guard } = fresh()
   await guard.setPasscode('harbour light')
   await guard.signIn('harbour light', '203.0.113.1')
-  const crowd = Array.from({ length: 80 }, (_, i) => guard.signIn('wrong', `198.51.100.${i}`).catch((error: Error) => error))
+  const crowd = Array.from({ length: 80 }, (_, i) =>
+    guard.signIn('wrong', `198.51.100.${i}`).catch((error: Error) => error),
+  )
   const known = guard.signIn('harbour light', '203.0.113.1')
   const told = await Promise.all(crowd)
   expect(told.filter((one) => one instanceof TooManyTriesError).length).toBeGreaterThan(40)
@@ -84,14 +95,25 @@ test('however many ask at once, few passcodes are weighed at a time; the rest ar
 test('a new passcode asks the old one, signs the others out and this one in, whatever others tried', async () => {
   const { guard } = fresh()
   await guard.setPasscode('harbour light')
-  const [mine, other] = [await guard.signIn('harbour light', 'a'), await guard.signIn('harbour light', 'b')]
+  const [mine, other] = [
+    await guard.signIn('harbour light', 'a'),
+    await guard.signIn('harbour light', 'b'),
+  ]
   for (let i = 0; i < 20; i++) await guard.signIn('wrong', 'a').catch(() => undefined)
-  await expect(guard.changePasscode('harbour night', undefined, mine)).rejects.toThrow(/used until now/)
-  await expect(guard.changePasscode('harbour night', 'harbour dark', mine)).rejects.toThrow(/Nothing was changed/)
+  await expect(guard.changePasscode('harbour night', undefined, mine)).rejects.toThrow(
+    /used until now/,
+  )
+  await expect(guard.changePasscode('harbour night', 'harbour dark', mine)).rejects.toThrow(
+    /Nothing was changed/,
+  )
   await expect(guard.changePasscode('night', 'harbour light', mine)).rejects.toThrow(/at least 8/)
   expect(guard.isSignedIn(mine)).toBe(true)
   const renewed = await guard.changePasscode('harbour night', 'harbour light', mine)
-  expect([guard.isSignedIn(renewed), guard.isSignedIn(mine), guard.isSignedIn(other)]).toEqual([true, false, false])
+  expect([guard.isSignedIn(renewed), guard.isSignedIn(mine), guard.isSignedIn(other)]).toEqual([
+    true,
+    false,
+    false,
+  ])
   await expect(guard.signIn('harbour light', 'c')).rejects.toThrow(/not the passcode/)
 })
 
@@ -118,7 +140,10 @@ test.each([
 const appWith = async (guard: Guard) => {
   const knex = await openDatabase(':memory:')
   const jobs = new JobRunner()
-  return { app: createApp({ store: new Store(knex), jobs, guard }), close: () => jobs.close().then(() => knex.destroy()) }
+  return {
+    app: createApp({ store: new Store(knex), jobs, guard }),
+    close: () => jobs.close().then(() => knex.destroy()),
+  }
 }
 
 test('bound beyond this machine, everything but health and signing in asks for the passcode', async () => {
@@ -126,7 +151,11 @@ test('bound beyond this machine, everything but health and signing in asks for t
   await guard.setPasscode('harbour light')
   const { app, close } = await appWith(guard)
   const call = (method: string, path: string, body?: unknown, cookie = '') =>
-    app.request(`/api${path}`, { method, headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) }, ...(body ? { body: JSON.stringify(body) } : {}) })
+    app.request(`/api${path}`, {
+      method,
+      headers: { 'content-type': 'application/json', ...(cookie ? { cookie } : {}) },
+      ...(body ? { body: JSON.stringify(body) } : {}),
+    })
   expect((await call('GET', '/health')).status).toBe(200)
   for (const [method, path] of [
     ['GET', '/builds'],
@@ -136,7 +165,10 @@ test('bound beyond this machine, everything but health and signing in asks for t
     ['GET', '/openapi.json'],
     ['POST', '/backups'],
   ] as const)
-    expect([path, (await call(method, path, method === 'GET' ? undefined : { passcode: 'mine now' })).status]).toEqual([path, 401])
+    expect([
+      path,
+      (await call(method, path, method === 'GET' ? undefined : { passcode: 'mine now' })).status,
+    ]).toEqual([path, 401])
   const answer = await call('POST', '/session', { passcode: 'harbour light' })
   const cookie = answer.headers.get('set-cookie')!
   expect(cookie).toMatch(/^junket_session=[\w-]{43};.*HttpOnly.*SameSite=Strict/)
@@ -144,14 +176,23 @@ test('bound beyond this machine, everything but health and signing in asks for t
   expect((await call('GET', '/builds', undefined, session)).status).toBe(200)
   expect((await call('DELETE', '/session', undefined, session)).status).toBe(200)
   expect((await call('GET', '/builds', undefined, session)).status).toBe(401)
-  for (let i = 0; i < 3; i++) expect((await call('POST', '/session', { passcode: 'no' })).status).toBe(401)
+  for (let i = 0; i < 3; i++)
+    expect((await call('POST', '/session', { passcode: 'no' })).status).toBe(401)
   const shut = await call('POST', '/session', { passcode: 'harbour light' })
   expect([shut.status, Number(shut.headers.get('retry-after')) > 0]).toEqual([429, true])
   const at = (url: string, headers: Record<string, string> = {}) => app.request(url, { headers })
-  expect((await at('http://rebound.example/api/session', { host: 'rebound.example' })).status).toBe(403)
+  expect((await at('http://rebound.example/api/session', { host: 'rebound.example' })).status).toBe(
+    403,
+  )
   // Said only where a proxy speaks TLS: of plain http it would promise what is not.
-  expect((await at('http://localhost/api/session')).headers.get('strict-transport-security')).toBeNull()
-  expect((await at('http://localhost/api/session', { 'x-forwarded-proto': 'https' })).headers.get('strict-transport-security')).toContain('max-age')
+  expect(
+    (await at('http://localhost/api/session')).headers.get('strict-transport-security'),
+  ).toBeNull()
+  expect(
+    (await at('http://localhost/api/session', { 'x-forwarded-proto': 'https' })).headers.get(
+      'strict-transport-security',
+    ),
+  ).toContain('max-age')
   await close()
 })
 
@@ -159,7 +200,17 @@ test('bound to this machine no passcode is asked, but only its own names are ans
   const { guard } = fresh(false)
   const { app, close } = await appWith(guard)
   expect((await app.request('/api/builds')).status).toBe(200)
-  expect((await app.request('http://rebound.example/api/builds', { headers: { host: 'rebound.example' } })).status).toBe(403)
-  expect(await (await app.request('/api/session')).json()).toEqual({ asks: false, signedIn: true, hasPasscode: false })
+  expect(
+    (
+      await app.request('http://rebound.example/api/builds', {
+        headers: { host: 'rebound.example' },
+      })
+    ).status,
+  ).toBe(403)
+  expect(await (await app.request('/api/session')).json()).toEqual({
+    asks: false,
+    signedIn: true,
+    hasPasscode: false,
+  })
   await close()
 })

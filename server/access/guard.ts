@@ -32,7 +32,11 @@ export class Guard {
   /** Addresses that once gave the right passcode: they go first where many wait. */
   readonly #known = new Set<string>()
   #weighing = 0
-  readonly #waiting: { readonly isKnown: boolean; readonly go: () => void; readonly drop: () => void }[] = []
+  readonly #waiting: {
+    readonly isKnown: boolean
+    readonly go: () => void
+    readonly drop: () => void
+  }[] = []
 
   /** @param asks true where Junket is bound beyond this machine */
   constructor(file: string, asks: boolean, now: () => number = Date.now) {
@@ -53,7 +57,9 @@ export class Guard {
   /** Sets the passcode; signs everybody out. @throws UnprocessableError */
   async setPasscode(passcode: string): Promise<void> {
     if (passcode.length < SHORTEST)
-      throw new UnprocessableError(`A passcode has at least ${SHORTEST} characters.`, [{ path: 'passcode', message: `At least ${SHORTEST} characters.` }])
+      throw new UnprocessableError(`A passcode has at least ${SHORTEST} characters.`, [
+        { path: 'passcode', message: `At least ${SHORTEST} characters.` },
+      ])
     const text = await hash(passcode, { memoryCost: 19_456, timeCost: 2, parallelism: 1 })
     writeFileSync(`${this.#file}.new`, `${text}\n`, { mode: 0o600 })
     renameSync(`${this.#file}.new`, this.#file)
@@ -67,11 +73,21 @@ export class Guard {
    * @returns the new session's token
    * @throws UnprocessableError where the old one is wrong or the new one too short · TooManyTriesError
    */
-  async changePasscode(passcode: string, old: string | undefined, token: string | undefined): Promise<string> {
+  async changePasscode(
+    passcode: string,
+    old: string | undefined,
+    token: string | undefined,
+  ): Promise<string> {
     if (this.#asks && this.hasPasscode) {
-      if (!old) throw new UnprocessableError('Give the passcode used until now as well.', [{ path: 'old', message: 'The passcode used until now.' }])
+      if (!old)
+        throw new UnprocessableError('Give the passcode used until now as well.', [
+          { path: 'old', message: 'The passcode used until now.' },
+        ])
       if (!(await this.#isRight(old, `session ${token}`)))
-        throw new UnprocessableError('That is not the passcode used until now. Nothing was changed.', [{ path: 'old', message: 'Not the passcode.' }])
+        throw new UnprocessableError(
+          'That is not the passcode used until now. Nothing was changed.',
+          [{ path: 'old', message: 'Not the passcode.' }],
+        )
     }
     await this.setPasscode(passcode)
     return this.#open()
@@ -80,7 +96,8 @@ export class Guard {
   /** A session's token for the right passcode. @throws ProblemError 401 · TooManyTriesError */
   async signIn(passcode: string, address: string): Promise<string> {
     const from = networkOf(address)
-    if (!(await this.#isRight(passcode, from))) throw new ProblemError(401, 'That is not the passcode of this shop. Try again.')
+    if (!(await this.#isRight(passcode, from)))
+      throw new ProblemError(401, 'That is not the passcode of this shop. Try again.')
     if (this.#known.size < 10_000) this.#known.add(from)
     return this.#open()
   }
@@ -104,12 +121,17 @@ export class Guard {
 
   async #isRight(passcode: string, from: string): Promise<boolean> {
     const wait = this.#tries.waitMs(from)
-    if (wait > 0) throw new TooManyTriesError(wait / 1000, `That was wrong too often from here. Wait ${said(wait / 1000)} and try again.`)
+    if (wait > 0)
+      throw new TooManyTriesError(
+        wait / 1000,
+        `That was wrong too often from here. Wait ${said(wait / 1000)} and try again.`,
+      )
     // Counted before it is weighed: tries sent at once are counted too.
     this.#tries.failed(from)
     await this.#turn(from)
     try {
-      const isRight = this.hasPasscode && (await verify(readFileSync(this.#file, 'utf8').trim(), passcode))
+      const isRight =
+        this.hasPasscode && (await verify(readFileSync(this.#file, 'utf8').trim(), passcode))
       if (isRight) this.#tries.passed(from)
       return isRight
     } finally {
@@ -126,7 +148,9 @@ export class Guard {
     await new Promise<void>((resolve, reject) => {
       const drop = (): void => {
         this.#tries.untried(from)
-        reject(new TooManyTriesError(2, 'Many are signing in just now. Wait two seconds and try again.'))
+        reject(
+          new TooManyTriesError(2, 'Many are signing in just now. Wait two seconds and try again.'),
+        )
       }
       const isKnown = this.#known.has(from)
       const last = isKnown ? this.#waiting.findIndex((one) => !one.isKnown) : -1
@@ -139,7 +163,8 @@ export class Guard {
   }
 }
 
-const said = (seconds: number): string => (seconds < 90 ? `${Math.ceil(seconds)} seconds` : `${Math.ceil(seconds / 60)} minutes`)
+const said = (seconds: number): string =>
+  seconds < 90 ? `${Math.ceil(seconds)} seconds` : `${Math.ceil(seconds / 60)} minutes`
 
 /** Who can change the rest of their address at will counts as one: the /64 of IPv6. */
 function networkOf(address: string): string {
@@ -148,6 +173,13 @@ function networkOf(address: string): string {
   const [front = '', back] = plain.split('%')[0]!.split('::') as [string, string?]
   const head = front.split(':').filter(Boolean)
   const tail = (back ?? '').split(':').filter(Boolean)
-  const whole = back === undefined ? head : [...head, ...Array.from({ length: Math.max(0, 8 - head.length - tail.length) }, () => '0'), ...tail]
+  const whole =
+    back === undefined
+      ? head
+      : [
+          ...head,
+          ...Array.from({ length: Math.max(0, 8 - head.length - tail.length) }, () => '0'),
+          ...tail,
+        ]
   return `${whole.slice(0, 4).join(':')}::/64`
 }

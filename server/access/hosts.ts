@@ -11,7 +11,11 @@ const LOOPBACK = new Set(['localhost', '127.0.0.1', '::1'])
  * @param isOpen bound beyond this machine
  * @param names names it is reached by, as behind a proxy that ends TLS
  */
-export function answersAs(header: string | undefined, isOpen: boolean, names: readonly string[]): boolean {
+export function answersAs(
+  header: string | undefined,
+  isOpen: boolean,
+  names: readonly string[],
+): boolean {
   const host = (header ?? 'localhost')
     .replace(/:\d+$/, '')
     .replace(/^\[|\]$/g, '')
@@ -19,5 +23,10 @@ export function answersAs(header: string | undefined, isOpen: boolean, names: re
   if (LOOPBACK.has(host)) return true
   if (!isOpen) return false
   const own = hostname().toLowerCase()
-  return isIP(host) !== 0 || host === own || host === `${own}.local` || names.some((name) => name.toLowerCase() === host)
+  return (
+    isIP(host) !== 0 ||
+    host === own ||
+    host === `${own}.local` ||
+    names.some((name) => name.toLowerCase() === host)
+  )
 }

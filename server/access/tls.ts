@@ -1,4 +1,5 @@
 import type { Context } from 'hono'
 
 /** Junket itself speaks plain http; a proxy before it that ends TLS says so in this header. */
-export const isOverTls = (c: Context): boolean => c.req.header('x-forwarded-proto')?.split(',')[0]?.trim() === 'https'
+export const isOverTls = (c: Context): boolean =>
+  c.req.header('x-forwarded-proto')?.split(',')[0]?.trim() === 'https'

@@ -23,14 +23,20 @@ export class Tries {
   waitMs(from: string): number {
     const tried = this.#tried.get(from)
     if (!tried || tried.count < FREE) return 0
-    return Math.max(0, tried.at + Math.min(LONGEST_MS, 1000 * 2 ** (tried.count - FREE)) - this.#now())
+    return Math.max(
+      0,
+      tried.at + Math.min(LONGEST_MS, 1000 * 2 ** (tried.count - FREE)) - this.#now(),
+    )
   }
 
   failed(from: string): void {
     const now = this.#now()
     const before = this.#tried.get(from)
     this.#tried.delete(from)
-    this.#tried.set(from, { count: before && now - before.at < FORGOTTEN_MS ? before.count + 1 : 1, at: now })
+    this.#tried.set(from, {
+      count: before && now - before.at < FORGOTTEN_MS ? before.count + 1 : 1,
+      at: now,
+    })
     if (this.#tried.size > MOST_ADDRESSES) this.#tried.delete(this.#tried.keys().next().value!)
   }
 

@@ -9,6 +9,7 @@ export interface Actor {
 const storage = new AsyncLocalStorage<Actor>()
 
 /** Runs work as somebody; every write inside carries the name and the command. */
-export const actAs = <T>(actor: Actor, work: () => Promise<T>): Promise<T> => storage.run(actor, work)
+export const actAs = <T>(actor: Actor, work: () => Promise<T>): Promise<T> =>
+  storage.run(actor, work)
 
 export const actorNow = (): Actor | undefined => storage.getStore()

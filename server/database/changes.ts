@@ -11,9 +11,12 @@ export interface PackedChange {
 /** No id holds it. */
 const BETWEEN = '\u0000'
 export const packIds = (ids: Iterable<string>): string => [...ids].join(BETWEEN)
-const unpackIds = (ids: string, most?: number): string[] => (ids === '' ? [] : ids.split(BETWEEN, most))
+const unpackIds = (ids: string, most?: number): string[] =>
+  ids === '' ? [] : ids.split(BETWEEN, most)
 /** Tables of rows told as `table:id`. */
-export const tablesOf = (touched: Iterable<string>): string[] => [...new Set([...touched].map((one) => one.slice(0, one.indexOf(':'))))]
+export const tablesOf = (touched: Iterable<string>): string[] => [
+  ...new Set([...touched].map((one) => one.slice(0, one.indexOf(':')))),
+]
 
 /** One landed transaction: what it touched, and who did it. */
 export class Change {
@@ -68,7 +71,8 @@ export const buildChangesTold = (root: object): number => ofBuilds.get(root) ?? 
 /** Tells everybody who listens; called after commit only, at once. */
 export function announce(root: object, packed: PackedChange): void {
   counts.set(root, changesTold(root) + 1)
-  if (packed.tables.some((table) => !APART.has(table))) ofBuilds.set(root, buildChangesTold(root) + 1)
+  if (packed.tables.some((table) => !APART.has(table)))
+    ofBuilds.set(root, buildChangesTold(root) + 1)
   const change = new Change(packed)
   for (const listener of listeners.get(root) ?? []) listener(change)
 }

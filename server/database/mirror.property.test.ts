@@ -11,7 +11,11 @@ beforeAll(async () => {
 })
 afterAll(() => knex.destroy())
 
-const act = fc.record({ how: fc.constantFrom('insert', 'update', 'remove', 'fail', 'many'), which: fc.nat({ max: 9 }), name: fc.string({ minLength: 1, maxLength: 4 }) })
+const act = fc.record({
+  how: fc.constantFrom('insert', 'update', 'remove', 'fail', 'many'),
+  which: fc.nat({ max: 9 }),
+  name: fc.string({ minLength: 1, maxLength: 4 }),
+})
 
 test('what is kept in memory is what the database holds, after any commands, those that failed among them', async () => {
   let made = 0
@@ -22,8 +26,14 @@ test('what is kept in memory is what the database holds, after any commands, tho
         const row = rows[which % Math.max(1, rows.length)]
         const fresh = () => ({ name: `${name} ${++made}`, currency: 'EUR' })
         if (how === 'insert') await store.transaction((tx) => tx.insert('supplier', fresh()))
-        if (how === 'many') await store.transaction((tx) => tx.insertMany('supplier', [{ id: `m${++made}`, ...fresh() }]))
-        if (how === 'update' && row) await store.transaction((tx) => tx.update('supplier', row.id, row.version, { place: name }))
+        if (how === 'many')
+          await store.transaction((tx) =>
+            tx.insertMany('supplier', [{ id: `m${++made}`, ...fresh() }]),
+          )
+        if (how === 'update' && row)
+          await store.transaction((tx) =>
+            tx.update('supplier', row.id, row.version, { place: name }),
+          )
         if (how === 'remove' && row) await store.transaction((tx) => tx.remove('supplier', row.id))
         if (how === 'fail')
           await store
@@ -33,7 +43,10 @@ test('what is kept in memory is what the database holds, after any commands, tho
             })
             .catch(() => undefined)
         expect(await store.list('supplier')).toEqual(await store.read('supplier'))
-        if (row) expect(await store.find('supplier', row.id)).toEqual((await store.read('supplier', { id: row.id }))[0] ?? null)
+        if (row)
+          expect(await store.find('supplier', row.id)).toEqual(
+            (await store.read('supplier', { id: row.id }))[0] ?? null,
+          )
       }
     }),
     { numRuns: 40, seed: 7 },
@@ -41,7 +54,9 @@ test('what is kept in memory is what the database holds, after any commands, tho
 })
 
 test('rows nobody wrote stay the same objects; inside a transaction its own writes are seen', async () => {
-  const [first, second] = await Promise.all(['One', 'Two'].map((name) => store.transaction((tx) => tx.insert('person', { name }))))
+  const [first, second] = await Promise.all(
+    ['One', 'Two'].map((name) => store.transaction((tx) => tx.insert('person', { name }))),
+  )
   const before = await store.find('person', first!.id)
   await store.transaction(async (tx) => {
     await tx.update('person', second!.id, second!.version, { name: 'Third' })

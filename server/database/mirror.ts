@@ -88,7 +88,8 @@ export class Mirror {
 
   #follow(change: RowChange): void {
     this.#changes.push(change)
-    if (this.#changes.length > 2 * FOLLOWED) this.#forgotten += this.#changes.splice(0, FOLLOWED).length
+    if (this.#changes.length > 2 * FOLLOWED)
+      this.#forgotten += this.#changes.splice(0, FOLLOWED).length
   }
 
   #put(id: string, to: Row | undefined): void {
@@ -98,7 +99,8 @@ export class Mirror {
     this.list = placed(this.list, id, to)
     for (const [column, groups] of this.#groups) {
       const [before, after] = [from && String(from[column]), to && String(to[column])]
-      if (before !== undefined && before !== after) groups.set(before, placed(groups.get(before) ?? [], id, undefined))
+      if (before !== undefined && before !== after)
+        groups.set(before, placed(groups.get(before) ?? [], id, undefined))
       if (after !== undefined) groups.set(after, placed(groups.get(after) ?? [], id, to))
     }
     this.#follow({ from, to })
@@ -196,10 +198,13 @@ async function sync(store: Source, table: TableName, mirror: Mirror): Promise<vo
     const aside = asideOf(store.root)
     const before = ids.map((id) => aside.has(`${table}:${id}`))
     const found = new Map((await store.readIn(table, 'id', ids)).map((row) => [row.id, row]))
-    for (const id of ids) if (!found.has(id) && aside.has(`${table}:${id}`) && !(await store.isThere(table, id))) aside.delete(`${table}:${id}`)
+    for (const id of ids)
+      if (!found.has(id) && aside.has(`${table}:${id}`) && !(await store.isThere(table, id)))
+        aside.delete(`${table}:${id}`)
     mirror.take(ids.map((id) => [id, found.get(id)] as const))
     // What hangs on a row that was mended, or can no longer be read, is read anew.
-    if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i])) for (const [name, one] of mirrors.get(store.root) ?? []) if (name !== table) one.epoch = -1
+    if (ids.some((id, i) => aside.has(`${table}:${id}`) !== before[i]))
+      for (const [name, one] of mirrors.get(store.root) ?? []) if (name !== table) one.epoch = -1
   } catch (error) {
     for (const id of ids) mirror.stale.add(id)
     throw error

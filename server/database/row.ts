@@ -10,14 +10,22 @@ export const pack = (data: unknown): string => JSON.stringify({ v: VERSION, data
 export function unpack(text: unknown): unknown {
   if (typeof text !== 'string') return null
   const held = JSON.parse(text) as { v?: unknown; data?: unknown } | null
-  if (held?.v !== VERSION) throw new SyntaxError(`What is stored is of version ${String(held?.v)}; version ${VERSION} is read.`)
+  if (held?.v !== VERSION)
+    throw new SyntaxError(
+      `What is stored is of version ${String(held?.v)}; version ${VERSION} is read.`,
+    )
   return held.data
 }
 
 /** What was told of a row, without columns that are no more. */
-export function withoutRetired<T extends Record<string, unknown> | null>(table: TableName, values: T): T {
+export function withoutRetired<T extends Record<string, unknown> | null>(
+  table: TableName,
+  values: T,
+): T {
   const { retired = [] } = shapeOf(table)
-  return values === null || retired.length === 0 ? values : (Object.fromEntries(Object.entries(values).filter(([key]) => !retired.includes(key))) as T)
+  return values === null || retired.length === 0
+    ? values
+    : (Object.fromEntries(Object.entries(values).filter(([key]) => !retired.includes(key))) as T)
 }
 
 /** A row as it is stored: JSON packed, flags as 0 or 1. */

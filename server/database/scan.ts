@@ -28,7 +28,11 @@ export async function scan(store: Store): Promise<void> {
     })
   }
   let now = scans.get(store.root)
-  if (now?.epoch !== store.epoch) scans.set(store.root, (now = { epoch: store.epoch, isWhole: false, stale: new Set(), working: Promise.resolve() }))
+  if (now?.epoch !== store.epoch)
+    scans.set(
+      store.root,
+      (now = { epoch: store.epoch, isWhole: false, stale: new Set(), working: Promise.resolve() }),
+    )
   const held = now
   held.working = held.working.catch(() => undefined).then(() => follow(store, held))
   return held.working
@@ -68,15 +72,24 @@ async function readWhole(store: Store, table: TableName): Promise<void> {
 async function readAgain(store: Store, table: TableName, ids: readonly string[]): Promise<void> {
   const found = new Set((await store.readIn(table, 'id', ids)).map((row) => row.id))
   const aside = asideOf(store.root)
-  for (const id of ids) if (!found.has(id) && aside.has(`${table}:${id}`) && !(await store.isThere(table, id))) aside.delete(`${table}:${id}`)
+  for (const id of ids)
+    if (!found.has(id) && aside.has(`${table}:${id}`) && !(await store.isThere(table, id)))
+      aside.delete(`${table}:${id}`)
 }
 
-const isOther = (known: ReadonlySet<string>, now: ReadonlyMap<string, unknown>): boolean => known.size !== now.size || [...known].some((one) => !now.has(one))
+const isOther = (known: ReadonlySet<string>, now: ReadonlyMap<string, unknown>): boolean =>
+  known.size !== now.size || [...known].some((one) => !now.has(one))
 
 /** What belongs to a row that can be read again, or no longer, is read again too. */
-async function addHanging(store: Store, stale: Set<string>, known: ReadonlySet<string>): Promise<void> {
+async function addHanging(
+  store: Store,
+  stale: Set<string>,
+  known: ReadonlySet<string>,
+): Promise<void> {
   const now = asideOf(store.root)
-  const moved = [...new Set([...known, ...now.keys()])].filter((one) => known.has(one) !== now.has(one))
+  const moved = [...new Set([...known, ...now.keys()])].filter(
+    (one) => known.has(one) !== now.has(one),
+  )
   for (const one of moved) {
     const at = one.indexOf(':')
     for (const table of LARGE)

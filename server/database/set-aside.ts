@@ -31,9 +31,17 @@ const changes = new WeakMap<object, number>()
 export const asideChanges = (root: object): number => changes.get(root) ?? 0
 
 /** What is wrong with a row by the contract; none where it is as it was typed. `version` is the store's own. */
-export function faultsOf(table: TableName, { version: _, ...row }: Record<string, unknown>): RowFault[] {
+export function faultsOf(
+  table: TableName,
+  { version: _, ...row }: Record<string, unknown>,
+): RowFault[] {
   const { success, error } = (STORED_ROWS[table] as z.ZodType).safeParse(row)
-  return success ? [] : error.issues.map((issue) => ({ field: issue.path.map(String).join('.') || 'row', message: issue.message }))
+  return success
+    ? []
+    : error.issues.map((issue) => ({
+        field: issue.path.map(String).join('.') || 'row',
+        message: issue.message,
+      }))
 }
 
 /** What is wrong with a row where it stands: its own faults, or a reference to one that is set aside. */
@@ -48,9 +56,15 @@ function verdict(
   const { refs = {}, loose = [] } = shapeOf(table)
   const without: string[] = []
   for (const [column, target] of Object.entries(refs)) {
-    const owner = typeof row[column] === 'string' ? aside.get(`${target}:${row[column]}`) : undefined
+    const owner =
+      typeof row[column] === 'string' ? aside.get(`${target}:${row[column]}`) : undefined
     if (!owner || (target === table && owner.id === row.id)) continue
-    if (!loose.includes(column)) return { faults: [{ field: column, message: `${owner.name} is set aside.` }], because: `${target}:${owner.id}`, without: [] }
+    if (!loose.includes(column))
+      return {
+        faults: [{ field: column, message: `${owner.name} is set aside.` }],
+        because: `${target}:${owner.id}`,
+        without: [],
+      }
     without.push(column)
   }
   return { faults: [], because: null, without }
@@ -62,14 +76,28 @@ function verdict(
  *
  * @param isKept whether what is found is remembered: not inside a transaction, which may yet be undone
  */
-export function soundRow<R extends Record<string, unknown> & { id: string }>(root: object, table: TableName, row: R, unreadable: readonly RowFault[], isKept: boolean): R | null {
+export function soundRow<R extends Record<string, unknown> & { id: string }>(
+  root: object,
+  table: TableName,
+  row: R,
+  unreadable: readonly RowFault[],
+  isKept: boolean,
+): R | null {
   const aside = asideOf(root)
   const key = `${table}:${row.id}`
   const { faults, because, without } = verdict(aside, table, row, unreadable)
   if (isKept && faults.length > 0) {
     if (!aside.has(key)) changes.set(root, asideChanges(root) + 1)
-    aside.set(key, { table, id: row.id, name: String(row.name ?? row.needId ?? row.field ?? row.id).slice(0, 120), faults, because })
+    aside.set(key, {
+      table,
+      id: row.id,
+      name: String(row.name ?? row.needId ?? row.field ?? row.id).slice(0, 120),
+      faults,
+      because,
+    })
   } else if (isKept && aside.delete(key)) changes.set(root, asideChanges(root) + 1)
   if (faults.length > 0) return null
-  return without.length > 0 ? { ...row, ...Object.fromEntries(without.map((column) => [column, null])) } : row
+  return without.length > 0
+    ? { ...row, ...Object.fromEntries(without.map((column) => [column, null])) }
+    : row
 }

@@ -14,10 +14,24 @@ beforeAll(async () => {
 afterAll(() => knex.destroy())
 
 test('flags, JSON and empty columns come back as they went in', async () => {
-  const build = await store.insert('build', { name: 'One', currency: 'EUR', mustWork: ['heater'], inspection: false })
-  expect(await store.get('build', build.id)).toMatchObject({ mustWork: ['heater'], inspection: false, likeForLikeMinor: null, version: 1 })
+  const build = await store.insert('build', {
+    name: 'One',
+    currency: 'EUR',
+    mustWork: ['heater'],
+    inspection: false,
+  })
+  expect(await store.get('build', build.id)).toMatchObject({
+    mustWork: ['heater'],
+    inspection: false,
+    likeForLikeMinor: null,
+    version: 1,
+  })
   await store.update('build', build.id, 1, { inspection: null, mustWork: [] })
-  expect(await store.get('build', build.id)).toMatchObject({ mustWork: [], inspection: null, version: 2 })
+  expect(await store.get('build', build.id)).toMatchObject({
+    mustWork: [],
+    inspection: null,
+    version: 2,
+  })
 })
 
 test('JSON columns hold their version beside their data', async () => {
@@ -46,11 +60,25 @@ test('the history cannot be changed', async () => {
 test('a removed part comes back whole: numbers, ports, claims', async () => {
   const part = await store.insert('part', { kind: 'disc', name: 'Disc' })
   const issuer = await store.insert('issuer', { name: 'ABC' })
-  await store.insert('partNumber', { partId: part.id, issuerId: issuer.id, number: '1', normalised: '1' })
-  const port = await store.insert('port', { id: `${part.id}/disc-hub/main`, partId: part.id, kind: 'disc-hub', slot: 'main' })
+  await store.insert('partNumber', {
+    partId: part.id,
+    issuerId: issuer.id,
+    number: '1',
+    normalised: '1',
+  })
+  const port = await store.insert('port', {
+    id: `${part.id}/disc-hub/main`,
+    partId: part.id,
+    kind: 'disc-hub',
+    slot: 'main',
+  })
   await store.insert('claim', { portId: port.id, field: 'startMm', value: -6, grade: 'measured' })
   const whole = async (): Promise<unknown> =>
-    [await store.list('partNumber', { partId: part.id }), await store.list('port', { partId: part.id }), await store.list('claim', { portId: port.id })]
+    [
+      await store.list('partNumber', { partId: part.id }),
+      await store.list('port', { partId: part.id }),
+      await store.list('claim', { portId: port.id }),
+    ]
       .flat()
       .map(({ version: _, ...row }) => row)
   const before = await whole()
@@ -68,27 +96,51 @@ test('a transaction that fails leaves nothing, not even history', async () => {
     throw new Error('broken off')
   })
   await expect(failed).rejects.toThrow('broken off')
-  expect([await store.list('supplier', { name: 'Half' }), await store.revision()]).toEqual([[], revision])
+  expect([await store.list('supplier', { name: 'Half' }), await store.revision()]).toEqual([
+    [],
+    revision,
+  ])
 })
 
 test('what must hold is held by the database: money is whole, a grade is known, references exist', async () => {
-  await expect(store.insert('offer', { partId: 'none', supplierId: 'none', currency: 'EUR' })).rejects.toThrow(/FOREIGN KEY/)
-  await expect(store.insert('supplier', { name: 'Cents', currency: 'EUR', minimumMinor: 10.5 })).rejects.toThrow(/CHECK/)
+  await expect(
+    store.insert('offer', { partId: 'none', supplierId: 'none', currency: 'EUR' }),
+  ).rejects.toThrow(/FOREIGN KEY/)
+  await expect(
+    store.insert('supplier', { name: 'Cents', currency: 'EUR', minimumMinor: 10.5 }),
+  ).rejects.toThrow(/CHECK/)
   const part = await store.insert('part', { kind: 'disc', name: 'Other' })
-  const port = await store.insert('port', { id: `${part.id}/disc-hub/main`, partId: part.id, kind: 'disc-hub', slot: 'main' })
-  await expect(store.insert('claim', { portId: port.id, field: 'startMm', value: 1, grade: 'sure' })).rejects.toThrow(/CHECK/)
+  const port = await store.insert('port', {
+    id: `${part.id}/disc-hub/main`,
+    partId: part.id,
+    kind: 'disc-hub',
+    slot: 'main',
+  })
+  await expect(
+    store.insert('claim', { portId: port.id, field: 'startMm', value: 1, grade: 'sure' }),
+  ).rejects.toThrow(/CHECK/)
   await expect(store.insert('part', { kind: 'disc', name: '' })).rejects.toThrow(/CHECK/)
 })
 
 test('one default per kind and owner', async () => {
   const engine = await store.insert('part', { kind: 'engine', name: 'Engine' })
   await store.insert('part', { kind: 'flywheel', name: 'A', ownerId: engine.id })
-  await expect(store.insert('part', { kind: 'flywheel', name: 'B', ownerId: engine.id })).rejects.toThrow(/UNIQUE/)
+  await expect(
+    store.insert('part', { kind: 'flywheel', name: 'B', ownerId: engine.id }),
+  ).rejects.toThrow(/UNIQUE/)
   await store.insert('part', { kind: 'flywheel', name: 'C', ownerId: engine.id, isDefault: false })
 })
 
 test('many rows in batches, each with its history', async () => {
-  const rows = Array.from({ length: 730 }, (_, i) => ({ id: `bulk-${i}`, name: `Bulk ${i}`, currency: 'EUR', place: null, minimumMinor: 0, shippingMinor: i, freeOverMinor: null }))
+  const rows = Array.from({ length: 730 }, (_, i) => ({
+    id: `bulk-${i}`,
+    name: `Bulk ${i}`,
+    currency: 'EUR',
+    place: null,
+    minimumMinor: 0,
+    shippingMinor: i,
+    freeOverMinor: null,
+  }))
   const before = await store.revision()
   await store.insertMany('supplier', rows)
   expect(await store.revision()).toBe(before + 730)
@@ -106,7 +158,8 @@ test('every table named is there, with a version, and refers only to tables name
   for (const table of TABLE_NAMES) {
     const columns = Object.keys(await knex(table).columnInfo())
     expect([table, columns.includes('version')]).toEqual([table, true])
-    for (const target of Object.values(shapeOf(table).refs ?? {})) expect(TABLE_NAMES).toContain(target)
+    for (const target of Object.values(shapeOf(table).refs ?? {}))
+      expect(TABLE_NAMES).toContain(target)
   }
 })
 
@@ -116,24 +169,40 @@ test('a database that is up to date has no migration left to run', async () => {
 })
 
 test('a part never comes to own itself, whichever way it is written; what goes round already still ends', async () => {
-  const add = (id: string, ownerId: string | null) => store.transaction((tx) => tx.insert('part', { id, kind: 'engine', name: id, isDefault: true, ownerId }))
+  const add = (id: string, ownerId: string | null) =>
+    store.transaction((tx) =>
+      tx.insert('part', { id, kind: 'engine', name: id, isDefault: true, ownerId }),
+    )
   await add('a', null)
   await add('b', 'a')
   await add('c', 'b')
-  await expect(store.transaction((tx) => tx.insert('part', { id: 'd', kind: 'engine', name: 'd', isDefault: true, ownerId: 'd' }))).rejects.toThrow(/come with itself/)
-  for (const owner of ['a', 'b', 'c']) await expect(store.transaction((tx) => tx.update('part', 'a', 1, { ownerId: owner }))).rejects.toThrow(/come with itself/)
+  await expect(
+    store.transaction((tx) =>
+      tx.insert('part', { id: 'd', kind: 'engine', name: 'd', isDefault: true, ownerId: 'd' }),
+    ),
+  ).rejects.toThrow(/come with itself/)
+  for (const owner of ['a', 'b', 'c'])
+    await expect(
+      store.transaction((tx) => tx.update('part', 'a', 1, { ownerId: owner })),
+    ).rejects.toThrow(/come with itself/)
   await store.transaction((tx) => tx.update('part', 'c', 1, { ownerId: null }))
   await store.transaction((tx) => tx.update('part', 'a', 1, { ownerId: 'c' }))
   // An undo is a write like any other: c back under b would close the circle.
-  const entry = await knex('history').where({ entity: 'part', entityId: 'c', act: 'update' }).first('id')
+  const entry = await knex('history')
+    .where({ entity: 'part', entityId: 'c', act: 'update' })
+    .first('id')
   await expect(restoreEntry(store, entry.id)).rejects.toThrow(/come with itself/)
   await knex('part').where({ id: 'c' }).update({ ownerId: 'b' })
-  const trash = await store.transaction((tx) => tx.remove('part', 'a')).catch((error: Error) => error)
+  const trash = await store
+    .transaction((tx) => tx.remove('part', 'a'))
+    .catch((error: Error) => error)
   expect(typeof trash === 'string' || trash instanceof Error).toBe(true)
 })
 
 test('nothing is written that could not be read again', async () => {
-  await expect(store.transaction((tx) => tx.insert('supplier', { name: 'S', currency: 'ZZZ' }))).rejects.toMatchObject({ status: 422, extra: { errors: [{ path: 'currency' }] } })
+  await expect(
+    store.transaction((tx) => tx.insert('supplier', { name: 'S', currency: 'ZZZ' })),
+  ).rejects.toMatchObject({ status: 422, extra: { errors: [{ path: 'currency' }] } })
   expect((await store.list('supplier')).map((row) => row.name)).not.toContain('S')
 })
 

@@ -20,7 +20,10 @@ const epochs = new WeakMap<object, number>()
 const EPOCH = 1e12
 
 /** A row as the code reads it, and what of it cannot even be unpacked: that stays as its text. */
-function fromRow(table: TableName, row: Record<string, unknown>): { row: Row; unreadable: RowFault[] } {
+function fromRow(
+  table: TableName,
+  row: Record<string, unknown>,
+): { row: Row; unreadable: RowFault[] } {
   const { json = [], flags = [] } = shapeOf(table)
   const out: Record<string, unknown> = { ...row }
   const unreadable: RowFault[] = []
@@ -28,9 +31,16 @@ function fromRow(table: TableName, row: Record<string, unknown>): { row: Row; un
     try {
       out[key] = unpack(row[key])
     } catch (error) {
-      unreadable.push({ field: key, message: /version/.test((error as Error).message) ? (error as Error).message : 'What is stored is not JSON.' })
+      unreadable.push({
+        field: key,
+        message: /version/.test((error as Error).message)
+          ? (error as Error).message
+          : 'What is stored is not JSON.',
+      })
     }
-  for (const key of flags) out[key] = row[key] === null ? null : row[key] === 0 || row[key] === 1 ? row[key] === 1 : row[key]
+  for (const key of flags)
+    out[key] =
+      row[key] === null ? null : row[key] === 0 || row[key] === 1 ? row[key] === 1 : row[key]
   return { row: out as Row, unreadable }
 }
 
@@ -68,7 +78,8 @@ export class Store {
       return work(inner)
     })
     const done = inner as Store | null
-    if (done && done.#touched.size > 0) this.#wrote({ touched: [...done.#touched], parts: [...done.#parts], newest: done.#newest })
+    if (done && done.#touched.size > 0)
+      this.#wrote({ touched: [...done.#touched], parts: [...done.#parts], newest: done.#newest })
     return result
   }
 
@@ -103,11 +114,18 @@ export class Store {
     asideOf(this.root).clear()
   }
 
-  async list<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
+  async list<T extends Row = Row>(
+    table: TableName,
+    where: Record<string, unknown> = {},
+  ): Promise<T[]> {
     if (this.#isReadStraight(table)) return this.read<T>(table, where)
     const conditions = Object.entries(where).filter(([, value]) => value !== undefined)
     const { list } = await mirrored(this, table)
-    return (conditions.length === 0 ? list : list.filter((row) => conditions.every(([column, value]) => row[column] === value))).slice() as T[]
+    return (
+      conditions.length === 0
+        ? list
+        : list.filter((row) => conditions.every(([column, value]) => row[column] === value))
+    ).slice() as T[]
   }
 
   /** Large tables, and inside a transaction all: what it wrote itself is not kept in memory yet. */
@@ -116,13 +134,20 @@ export class Store {
   }
 
   /** Rows straight from the database, by id. */
-  async read<T extends Row = Row>(table: TableName, where: Record<string, unknown> = {}): Promise<T[]> {
+  async read<T extends Row = Row>(
+    table: TableName,
+    where: Record<string, unknown> = {},
+  ): Promise<T[]> {
     await this.#meetOwners(table)
     const rows = await this.knex(table).where(toRow(table, where)).orderBy('id')
     return this.#sound<T>(table, rows)
   }
 
-  async listIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[]): Promise<T[]> {
+  async listIn<T extends Row = Row>(
+    table: TableName,
+    column: string,
+    values: readonly string[],
+  ): Promise<T[]> {
     if (this.#isReadStraight(table)) return this.readIn<T>(table, column, [...new Set(values)])
     const wanted = new Set(values)
     if (wanted.size === 0) return []
@@ -131,7 +156,12 @@ export class Store {
     return list.filter((row) => wanted.has(row[column] as string)) as T[]
   }
 
-  async readIn<T extends Row = Row>(table: TableName, column: string, values: readonly string[], where: Record<string, unknown> = {}): Promise<T[]> {
+  async readIn<T extends Row = Row>(
+    table: TableName,
+    column: string,
+    values: readonly string[],
+    where: Record<string, unknown> = {},
+  ): Promise<T[]> {
     await this.#meetOwners(table)
     const found: T[] = []
     for (let i = 0; i < values.length; i += 500) {
@@ -149,19 +179,24 @@ export class Store {
   /** Reads a page of a table by id, for what cannot be read in it. @returns the last id; null at the end */
   async readPage(table: TableName, after: string, limit: number): Promise<string | null> {
     await this.#meetOwners(table)
-    const rows = (await this.knex(table).where('id', '>', after).orderBy('id').limit(limit)) as { id: string }[]
+    const rows = (await this.knex(table).where('id', '>', after).orderBy('id').limit(limit)) as {
+      id: string
+    }[]
     this.#sound(table, rows)
     return rows.length < limit ? null : rows.at(-1)!.id
   }
 
   /** Rows of a table that another refers to. */
   async readReferred(table: TableName, column: string, target: TableName): Promise<Row[]> {
-    const rows = await this.knex(target).whereIn('id', this.knex(table).distinct(column)).orderBy('id')
+    const rows = await this.knex(target)
+      .whereIn('id', this.knex(table).distinct(column))
+      .orderBy('id')
     return this.#sound(target, rows)
   }
 
   async find<T extends Row = Row>(table: TableName, id: string): Promise<T | null> {
-    if (!this.#isReadStraight(table)) return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
+    if (!this.#isReadStraight(table))
+      return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
     await this.#meetOwners(table)
     const row = await this.knex(table).where({ id }).first()
     return row ? (this.#sound<T>(table, [row])[0] ?? null) : null
@@ -178,7 +213,8 @@ export class Store {
     if (!found) return null
     const { row, unreadable } = fromRow(table, found)
     for (const [column, target] of Object.entries(shapeOf(table).refs ?? {}))
-      if (typeof row[column] === 'string' && `${target}:${row[column]}` !== `${table}:${id}`) await this.aside(target, row[column])
+      if (typeof row[column] === 'string' && `${target}:${row[column]}` !== `${table}:${id}`)
+        await this.aside(target, row[column])
     soundRow(this.root, table, row, unreadable, !this.inTransaction)
     return asideOf(this.root).get(`${table}:${id}`) ?? null
   }
@@ -197,7 +233,10 @@ export class Store {
 
   /** Nothing is written that could not be read again. @throws UnprocessableError: the transaction is undone */
   async #hold(table: TableName, id: string): Promise<void> {
-    const { row, unreadable } = fromRow(table, (await this.knex(table).where({ id }).first()) as Record<string, unknown>)
+    const { row, unreadable } = fromRow(
+      table,
+      (await this.knex(table).where({ id }).first()) as Record<string, unknown>,
+    )
     const faults = unreadable.length > 0 ? unreadable : faultsOf(table, row)
     if (faults.length > 0)
       throw new UnprocessableError(
@@ -209,7 +248,10 @@ export class Store {
   /** A row as it stands, readable or not. @throws MissingError */
   async raw(table: TableName, id: string): Promise<Row> {
     const row = await this.knex(table).where({ id }).first()
-    if (!row) throw new MissingError(`There is no ${words(table)} with id ${id}. It may have been moved to the trash.`)
+    if (!row)
+      throw new MissingError(
+        `There is no ${words(table)} with id ${id}. It may have been moved to the trash.`,
+      )
     return fromRow(table, row).row
   }
 
@@ -217,8 +259,14 @@ export class Store {
   async get<T extends Row = Row>(table: TableName, id: string): Promise<T> {
     const row = await this.find<T>(table, id)
     const aside = row ? null : await this.aside(table, id)
-    if (aside) throw new ConflictError(`${aside.name} cannot be read (${aside.faults[0]?.field}: ${aside.faults[0]?.message}) and is set aside. Mend it in People and safekeeping.`)
-    if (!row) throw new MissingError(`There is no ${words(table)} with id ${id}. It may have been moved to the trash.`)
+    if (aside)
+      throw new ConflictError(
+        `${aside.name} cannot be read (${aside.faults[0]?.field}: ${aside.faults[0]?.message}) and is set aside. Mend it in People and safekeeping.`,
+      )
+    if (!row)
+      throw new MissingError(
+        `There is no ${words(table)} with id ${id}. It may have been moved to the trash.`,
+      )
     return row
   }
 
@@ -241,37 +289,80 @@ export class Store {
       let newest = 0
       for (let j = 0; j < batch.length; j += 100)
         [newest = 0] = await this.knex('history').insert(
-          batch.slice(j, j + 100).map((row) => ({ at, ...this.#actor(), entity: table, entityId: String(row.id), act: 'insert', before: null, after: pack(row) })),
+          batch.slice(j, j + 100).map((row) => ({
+            at,
+            ...this.#actor(),
+            entity: table,
+            entityId: String(row.id),
+            act: 'insert',
+            before: null,
+            after: pack(row),
+          })),
         )
-      this.#wrote({ touched: batch.map((row) => `${table}:${row.id}`), parts: batch.flatMap((row) => partOf(table, row) ?? []), newest })
+      this.#wrote({
+        touched: batch.map((row) => `${table}:${row.id}`),
+        parts: batch.flatMap((row) => partOf(table, row) ?? []),
+        newest,
+      })
     }
   }
 
   /** @throws ConflictError when the version is not the one stored: both values are told. */
-  async update<T extends Row = Row>(table: TableName, id: string, version: number, patch: Record<string, unknown>): Promise<T> {
+  async update<T extends Row = Row>(
+    table: TableName,
+    id: string,
+    version: number,
+    patch: Record<string, unknown>,
+  ): Promise<T> {
     return (await this.#change(table, await this.get<T>(table, id), version, patch)) as T
   }
 
   /** The same for a row that is set aside. @throws ConflictError · MissingError */
-  async mend(table: TableName, id: string, version: number, patch: Record<string, unknown>): Promise<Row> {
+  async mend(
+    table: TableName,
+    id: string,
+    version: number,
+    patch: Record<string, unknown>,
+  ): Promise<Row> {
     return this.#change(table, await this.raw(table, id), version, patch)
   }
 
-  async #change(table: TableName, before: Row, version: number, patch: Record<string, unknown>): Promise<Row> {
+  async #change(
+    table: TableName,
+    before: Row,
+    version: number,
+    patch: Record<string, unknown>,
+  ): Promise<Row> {
     const { id } = before
     if (before.version !== version)
-      throw new ConflictError(`This ${words(table)} was changed meanwhile (version ${before.version}, yours was ${version}). Look at both and save again.`, {
-        theirs: before,
-        yours: patch,
-      })
-    const changed = Object.fromEntries(Object.entries(patch).filter(([key, value]) => value !== undefined && key !== 'id' && key !== 'version'))
+      throw new ConflictError(
+        `This ${words(table)} was changed meanwhile (version ${before.version}, yours was ${version}). Look at both and save again.`,
+        {
+          theirs: before,
+          yours: patch,
+        },
+      )
+    const changed = Object.fromEntries(
+      Object.entries(patch).filter(
+        ([key, value]) => value !== undefined && key !== 'id' && key !== 'version',
+      ),
+    )
     await this.#keepTree(table, id, changed)
     const landed = await this.knex(table)
       .where({ id, version })
       .update({ ...toRow(table, changed), version: version + 1 })
-    if (landed !== 1) throw new ConflictError(`This ${words(table)} was changed meanwhile. Look at it again and save again.`)
+    if (landed !== 1)
+      throw new ConflictError(
+        `This ${words(table)} was changed meanwhile. Look at it again and save again.`,
+      )
     await this.#hold(table, id)
-    await this.#log(table, before, 'update', Object.fromEntries(Object.keys(changed).map((key) => [key, before[key]])), changed)
+    await this.#log(
+      table,
+      before,
+      'update',
+      Object.fromEntries(Object.keys(changed).map((key) => [key, before[key]])),
+      changed,
+    )
     return this.get(table, id)
   }
 
@@ -279,10 +370,19 @@ export class Store {
   async remove(table: TableName, id: string, version?: number): Promise<string> {
     const row = (await this.find(table, id)) ?? (await this.raw(table, id))
     if (version !== undefined && row.version !== version)
-      throw new ConflictError(`This ${words(table)} was changed meanwhile. Look at it again before removing it.`, { theirs: row })
+      throw new ConflictError(
+        `This ${words(table)} was changed meanwhile. Look at it again before removing it.`,
+        { theirs: row },
+      )
     const rows = await this.#gather(table, row)
     const trash = uuidv7()
-    await this.knex('trash').insert({ id: trash, entity: table, entityId: id, at: new Date().toISOString(), rows: pack(rows) })
+    await this.knex('trash').insert({
+      id: trash,
+      entity: table,
+      entityId: id,
+      at: new Date().toISOString(),
+      rows: pack(rows),
+    })
     for (const [owned, one] of [...rows].reverse()) await this.unmake(owned, one)
     return trash
   }
@@ -290,8 +390,10 @@ export class Store {
   /** Puts back what one remove took. @throws MissingError */
   async restore(trash: string): Promise<{ entity: TableName; id: string }> {
     const found = await this.knex('trash').where({ id: trash }).first()
-    if (!found) throw new MissingError('That is not in the trash any more: it was put back already.')
-    for (const [table, row] of unpack(found.rows) as [TableName, Row][]) await this.reinsert(table, row)
+    if (!found)
+      throw new MissingError('That is not in the trash any more: it was put back already.')
+    for (const [table, row] of unpack(found.rows) as [TableName, Row][])
+      await this.reinsert(table, row)
     await this.knex('trash').where({ id: trash }).delete()
     return { entity: found.entity, id: found.entityId }
   }
@@ -320,7 +422,9 @@ export class Store {
     if (seen.has(`${table}:${row.id}`)) return []
     seen.add(`${table}:${row.id}`)
     const rows: [TableName, Row][] = [[table, row]]
-    for (const [owned, column] of shapeOf(table).owns ?? []) for (const one of await this.#rawOf(owned, column, row.id)) rows.push(...(await this.#gather(owned, one, seen)))
+    for (const [owned, column] of shapeOf(table).owns ?? [])
+      for (const one of await this.#rawOf(owned, column, row.id))
+        rows.push(...(await this.#gather(owned, one, seen)))
     return rows
   }
 
@@ -340,11 +444,14 @@ export class Store {
     const seen = new Set<string>()
     for (let owner: unknown = values[column]; typeof owner === 'string' && !seen.has(owner); ) {
       if (owner === id)
-        throw new UnprocessableError(`This ${words(table)} would come with itself. Choose another one that it came with.`, [
-          { path: column, message: 'It would come with itself.' },
-        ])
+        throw new UnprocessableError(
+          `This ${words(table)} would come with itself. Choose another one that it came with.`,
+          [{ path: column, message: 'It would come with itself.' }],
+        )
       seen.add(owner)
-      const above: { owner?: unknown } | undefined = await this.knex(table).where({ id: owner }).first(this.knex.ref(column).as('owner'))
+      const above: { owner?: unknown } | undefined = await this.knex(table)
+        .where({ id: owner })
+        .first(this.knex.ref(column).as('owner'))
       owner = above?.owner
     }
   }
@@ -354,7 +461,13 @@ export class Store {
     return { who: actor?.who ?? this.who, command: actor?.command ?? null }
   }
 
-  async #log(entity: TableName, row: Readonly<Record<string, unknown>> & { readonly id: string }, act: string, before: object | null, after: object | null): Promise<void> {
+  async #log(
+    entity: TableName,
+    row: Readonly<Record<string, unknown>> & { readonly id: string },
+    act: string,
+    before: object | null,
+    after: object | null,
+  ): Promise<void> {
     const [newest = 0] = await this.knex('history').insert({
       at: new Date().toISOString(),
       ...this.#actor(),
@@ -364,21 +477,45 @@ export class Store {
       before: before === null ? null : pack(before),
       after: after === null ? null : pack(after),
     })
-    this.#wrote({ touched: [`${entity}:${row.id}`], parts: [partOf(entity, row), partOf(entity, { ...row, ...after })].flatMap((part) => part ?? []), newest })
+    this.#wrote({
+      touched: [`${entity}:${row.id}`],
+      parts: [partOf(entity, row), partOf(entity, { ...row, ...after })].flatMap(
+        (part) => part ?? [],
+      ),
+      newest,
+    })
   }
 
   /** Inside a transaction others hear of it when it lands; a single write lands at once. */
-  #wrote({ touched, parts, newest }: { readonly touched: readonly string[]; readonly parts: readonly string[]; readonly newest: number }): void {
+  #wrote({
+    touched,
+    parts,
+    newest,
+  }: {
+    readonly touched: readonly string[]
+    readonly parts: readonly string[]
+    readonly newest: number
+  }): void {
     if (this.inTransaction) {
       this.#newest = Math.max(this.#newest, newest)
       for (const one of touched) this.#touched.add(one)
       for (const one of parts) this.#parts.add(one)
-    } else this.#tell(newest, { tables: tablesOf(touched), touched: packIds(touched), parts: packIds(new Set(parts)) })
+    } else
+      this.#tell(newest, {
+        tables: tablesOf(touched),
+        touched: packIds(touched),
+        parts: packIds(new Set(parts)),
+      })
   }
 
   #tell(newest: number, landed: Omit<Landed, 'newest'>): void {
     const actor = actorNow()
-    announce(this.root, { revision: this.epoch * EPOCH + newest, who: actor?.who ?? this.who, command: actor?.command ?? null, ...landed })
+    announce(this.root, {
+      revision: this.epoch * EPOCH + newest,
+      who: actor?.who ?? this.who,
+      command: actor?.command ?? null,
+      ...landed,
+    })
   }
 
   /** What anything remembered of this database is kept under: grows in the very moment a change is told. */
@@ -392,4 +529,5 @@ export class Store {
   }
 }
 
-const words = (table: TableName): string => table.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+const words = (table: TableName): string =>
+  table.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)

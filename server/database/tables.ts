@@ -54,7 +54,12 @@ export const TABLES = {
   },
   specimen: { refs: { partId: 'part', buildId: 'build' } },
   claim: { isLarge: true, json: ['value'], refs: { portId: 'port', specimenId: 'specimen' } },
-  kit: { flags: ['taxIncluded'], refs: { supplierId: 'supplier' }, loose: ['supplierId'], owns: [['kitItem', 'kitId']] },
+  kit: {
+    flags: ['taxIncluded'],
+    refs: { supplierId: 'supplier' },
+    loose: ['supplierId'],
+    owns: [['kitItem', 'kitId']],
+  },
   kitItem: { refs: { kitId: 'kit', partId: 'part' } },
   donor: {
     owns: [
@@ -63,11 +68,21 @@ export const TABLES = {
     ],
   },
   donorItem: { flags: ['held'], refs: { donorId: 'donor', partId: 'part' } },
-  offer: { isLarge: true, flags: ['taxIncluded'], refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' }, loose: ['issuerId'] },
+  offer: {
+    isLarge: true,
+    flags: ['taxIncluded'],
+    refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' },
+    loose: ['issuerId'],
+  },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
-  matingCard: { json: ['answers'], refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' } },
+  matingCard: {
+    json: ['answers'],
+    refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' },
+  },
   buildSheet: { json: ['answers'], refs: { buildId: 'build' } },
-  jointClaim: { refs: { buildId: 'build', engineId: 'part', transmissionId: 'part', kitId: 'kit' } },
+  jointClaim: {
+    refs: { buildId: 'build', engineId: 'part', transmissionId: 'part', kitId: 'kit' },
+  },
   pairing: {
     flags: ['chosen'],
     retired: ['inserted'],
@@ -82,7 +97,10 @@ export const TABLES = {
   decision: { refs: { buildId: 'build' } },
   sourcingLock: { refs: { buildId: 'build', supplierId: 'supplier' } },
   plan: { json: ['detail'], refs: { buildId: 'build' }, owns: [['planLine', 'planId']] },
-  planLine: { refs: { planId: 'plan', supplierId: 'supplier', partId: 'part' }, loose: ['supplierId', 'partId'] },
+  planLine: {
+    refs: { planId: 'plan', supplierId: 'supplier', partId: 'part' },
+    loose: ['supplierId', 'partId'],
+  },
 } as const satisfies Record<string, TableShape>
 
 export type TableName =

@@ -18,14 +18,34 @@ const NAMED_FAULTS = 300
  * @throws FileFault naming each fault by table, id and field
  */
 export function* readBuildDocument(document: unknown): Generator<DocumentRows> {
-  const { format, version, tables } = (document ?? {}) as { format?: unknown; version?: unknown; tables?: unknown }
-  if (format !== 'junket-build' || typeof tables !== 'object' || tables === null || Array.isArray(tables))
-    throw new FileFault('This is not a Junket build document: it should start with "format": "junket-build".')
-  if (version !== 1 && version !== 2) throw new FileFault(`This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads versions 1 and 2.`)
+  const { format, version, tables } = (document ?? {}) as {
+    format?: unknown
+    version?: unknown
+    tables?: unknown
+  }
+  if (
+    format !== 'junket-build' ||
+    typeof tables !== 'object' ||
+    tables === null ||
+    Array.isArray(tables)
+  )
+    throw new FileFault(
+      'This is not a Junket build document: it should start with "format": "junket-build".',
+    )
+  if (version !== 1 && version !== 2)
+    throw new FileFault(
+      `This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads versions 1 and 2.`,
+    )
   const faults: { path: string; message: string }[] = []
-  const held = version === 1 ? fromVersion1(tables as Record<string, unknown>) : (tables as Record<string, unknown>)
-  for (const name of Object.keys(held)) if (!Object.hasOwn(STORED_ROWS, name)) faults.push({ path: name.slice(0, 80), message: 'A table of this name is not known here.' })
-  for (const table of Object.keys(STORED_ROWS) as StoredTable[]) if (Object.hasOwn(held, table)) checkTable(table, held[table], faults)
+  const held =
+    version === 1
+      ? fromVersion1(tables as Record<string, unknown>)
+      : (tables as Record<string, unknown>)
+  for (const name of Object.keys(held))
+    if (!Object.hasOwn(STORED_ROWS, name))
+      faults.push({ path: name.slice(0, 80), message: 'A table of this name is not known here.' })
+  for (const table of Object.keys(STORED_ROWS) as StoredTable[])
+    if (Object.hasOwn(held, table)) checkTable(table, held[table], faults)
   if (faults.length > 0)
     throw new FileFault(
       `${faults.length} ${faults.length === 1 ? 'thing is' : 'things are'} wrong in this document: nothing was read. First: ${faults[0]!.path}: ${faults[0]!.message}`,
@@ -33,7 +53,8 @@ export function* readBuildDocument(document: unknown): Generator<DocumentRows> {
     )
   for (const table of Object.keys(STORED_ROWS) as StoredTable[]) {
     const rows = Object.hasOwn(held, table) ? (held[table] as Record<string, unknown>[]) : []
-    for (let from = 0; from < rows.length; from += BATCH) yield { table, rows: rows.slice(from, from + BATCH) }
+    for (let from = 0; from < rows.length; from += BATCH)
+      yield { table, rows: rows.slice(from, from + BATCH) }
   }
 }
 
@@ -43,24 +64,38 @@ function fromVersion1(tables: Record<string, unknown>): Record<string, unknown> 
   if (!Array.isArray(pairing)) return tables
   const parts: { id: string; pairingId: unknown; partId: unknown }[] = []
   const pairings = pairing.map((row: unknown) => {
-    if (typeof row !== 'object' || row === null || !Array.isArray((row as { inserted?: unknown }).inserted ?? [])) return row
+    if (
+      typeof row !== 'object' ||
+      row === null ||
+      !Array.isArray((row as { inserted?: unknown }).inserted ?? [])
+    )
+      return row
     const { inserted, ...rest } = row as { id?: unknown; inserted?: unknown[] | null }
-    for (const [place, partId] of (inserted ?? []).entries()) parts.push({ id: `${rest.id}~${place}`, pairingId: rest.id, partId })
+    for (const [place, partId] of (inserted ?? []).entries())
+      parts.push({ id: `${rest.id}~${place}`, pairingId: rest.id, partId })
     return rest
   })
   return { ...tables, pairing: pairings, ...(parts.length > 0 ? { pairingPart: parts } : {}) }
 }
 
-function checkTable(table: StoredTable, rows: unknown, faults: { path: string; message: string }[]): void {
-  if (!Array.isArray(rows)) return void faults.push({ path: table, message: 'It should be a list of rows.' })
+function checkTable(
+  table: StoredTable,
+  rows: unknown,
+  faults: { path: string; message: string }[],
+): void {
+  if (!Array.isArray(rows))
+    return void faults.push({ path: table, message: 'It should be a list of rows.' })
   const seen = new Set<string>()
   rows.forEach((row: unknown, i) => {
     const own = typeof row === 'object' && row !== null ? (row as { id?: unknown }).id : undefined
     const where = `${table}/${typeof own === 'string' && own !== '' ? own.slice(0, 80) : `row ${i + 1}`}`
     const checked = (STORED_ROWS[table] as z.ZodType).safeParse(row)
-    for (const issue of checked.error?.issues ?? []) for (const one of faultsOf(issue)) faults.push({ path: [where, ...one.path].join('/'), message: one.message })
+    for (const issue of checked.error?.issues ?? [])
+      for (const one of faultsOf(issue))
+        faults.push({ path: [where, ...one.path].join('/'), message: one.message })
     if (typeof own !== 'string') return
-    if (seen.has(own)) faults.push({ path: `${where}/id`, message: 'Another row of this table has the same id.' })
+    if (seen.has(own))
+      faults.push({ path: `${where}/id`, message: 'Another row of this table has the same id.' })
     seen.add(own)
   })
 }
@@ -68,6 +103,9 @@ function checkTable(table: StoredTable, rows: unknown, faults: { path: string; m
 /** One fault a field: a key that is not of the row is named as the field it would be. */
 function faultsOf(issue: z.core.$ZodIssue): { path: string[]; message: string }[] {
   if (issue.code === 'unrecognized_keys')
-    return issue.keys.map((key) => ({ path: [...issue.path.map(String), key.slice(0, 60)], message: 'A field of this name is not known here.' }))
+    return issue.keys.map((key) => ({
+      path: [...issue.path.map(String), key.slice(0, 60)],
+      message: 'A field of this name is not known here.',
+    }))
   return [{ path: issue.path.map(String), message: issue.message }]
 }

@@ -4,9 +4,15 @@ import { readDrawing } from './dxf-entities.ts'
 import { FileFault } from './file-fault.ts'
 import { patternFromDxf } from './pattern-dxf.ts'
 
-const pairs = (...groups: readonly (readonly [number, string | number])[]): string => groups.map(([code, value]) => `${code}\n${value}`).join('\n')
-const entities = (...groups: readonly (readonly [number, string | number])[]): string => pairs([0, 'SECTION'], [2, 'ENTITIES'], ...groups, [0, 'ENDSEC'], [0, 'EOF'])
-const circle = (x: number | string, y: number | string, r: number | string): [number, string | number][] => [
+const pairs = (...groups: readonly (readonly [number, string | number])[]): string =>
+  groups.map(([code, value]) => `${code}\n${value}`).join('\n')
+const entities = (...groups: readonly (readonly [number, string | number])[]): string =>
+  pairs([0, 'SECTION'], [2, 'ENTITIES'], ...groups, [0, 'ENDSEC'], [0, 'EOF'])
+const circle = (
+  x: number | string,
+  y: number | string,
+  r: number | string,
+): [number, string | number][] => [
   [0, 'CIRCLE'],
   [8, '0'],
   [10, x],
@@ -24,38 +30,81 @@ describe('drawings that once held everybody up', () => {
       [20, 2],
     ]
     expect(() => readDrawing(entities(...vertex))).toThrow(/POLYLINE begun on line 6 has no SEQEND/)
-    expect(() => readDrawing(pairs([0, 'SECTION'], [2, 'ENTITIES'], ...vertex))).toThrow(/ends inside the POLYLINE/)
+    expect(() => readDrawing(pairs([0, 'SECTION'], [2, 'ENTITIES'], ...vertex))).toThrow(
+      /ends inside the POLYLINE/,
+    )
   })
 
   test('whatever stands in a table of layers, the circles are read', () => {
     const text = `${pairs([0, 'SECTION'], [2, 'TABLES'], [0, 'TABLE'], [2, 'LAYER'], [0, 'CIRCLE'], [10, 1], [0, 'DIMSTYLE'], [2, 'x'], [0, 'ENDSEC'])}\n${entities(...circle(3, 4, 5))}`
-    expect(readDrawing(text).entities).toMatchObject([{ type: 'circle', center: { x: 3, y: 4 }, radius: 5 }])
+    expect(readDrawing(text).entities).toMatchObject([
+      { type: 'circle', center: { x: 3, y: 4 }, radius: 5 },
+    ])
   })
 
   test('any text ends in a drawing or in words', () => {
-    const code = fc.oneof(fc.constantFrom(0, 2, 8, 9, 10, 20, 40, 70, 230), fc.integer({ min: -5, max: 1100 }))
+    const code = fc.oneof(
+      fc.constantFrom(0, 2, 8, 9, 10, 20, 40, 70, 230),
+      fc.integer({ min: -5, max: 1100 }),
+    )
     const value = fc.oneof(
-      fc.constantFrom('SECTION', 'ENTITIES', 'HEADER', 'CIRCLE', 'LWPOLYLINE', 'POLYLINE', 'VERTEX', 'SEQEND', 'ENDSEC', 'EOF', 'TABLE'),
+      fc.constantFrom(
+        'SECTION',
+        'ENTITIES',
+        'HEADER',
+        'CIRCLE',
+        'LWPOLYLINE',
+        'POLYLINE',
+        'VERTEX',
+        'SEQEND',
+        'ENDSEC',
+        'EOF',
+        'TABLE',
+      ),
       fc.string(),
       fc.double().map(String),
     )
     fc.assert(
-      fc.property(fc.array(fc.tuple(code, value), { maxLength: 40 }), fc.constantFrom('\n', '\r\n'), (groups, end) => {
-        try {
-          const { entities: found } = readDrawing(groups.map(([one, other]) => `${one}${end}${other}`).join(end))
-          for (const one of found) if (one.type === 'circle') expect([Number.isFinite(one.center.x), Number.isFinite(one.radius)]).toEqual([true, true])
-        } catch (error) {
-          expect(error).toBeInstanceOf(FileFault)
-          expect((error as Error).message.length).toBeGreaterThan(20)
-        }
-      }),
+      fc.property(
+        fc.array(fc.tuple(code, value), { maxLength: 40 }),
+        fc.constantFrom('\n', '\r\n'),
+        (groups, end) => {
+          try {
+            const { entities: found } = readDrawing(
+              groups.map(([one, other]) => `${one}${end}${other}`).join(end),
+            )
+            for (const one of found)
+              if (one.type === 'circle')
+                expect([Number.isFinite(one.center.x), Number.isFinite(one.radius)]).toEqual([
+                  true,
+                  true,
+                ])
+          } catch (error) {
+            expect(error).toBeInstanceOf(FileFault)
+            expect((error as Error).message.length).toBeGreaterThan(20)
+          }
+        },
+      ),
       { numRuns: 500 },
     )
   })
 })
 
 test('a circle without a layer is on layer 0; one drawn from below is turned over', () => {
-  const { entities: found } = readDrawing(entities([0, 'CIRCLE'], [10, 3], [20, 4], [40, 5], [0, 'CIRCLE'], [8, 'a'], [10, 3], [20, 4], [40, 5], [230, -1]))
+  const { entities: found } = readDrawing(
+    entities(
+      [0, 'CIRCLE'],
+      [10, 3],
+      [20, 4],
+      [40, 5],
+      [0, 'CIRCLE'],
+      [8, 'a'],
+      [10, 3],
+      [20, 4],
+      [40, 5],
+      [230, -1],
+    ),
+  )
   expect(found).toMatchObject([
     { layer: '0', center: { x: 3, y: 4 } },
     { layer: 'a', center: { x: -3, y: 4 } },
@@ -76,7 +125,10 @@ test.each([
 
 test('a circle too large for a hole is left out and said so', () => {
   const { faces, notes } = patternFromDxf(entities(...circle(0, 0, 300), ...circle(50, 0, 5)))
-  expect([faces[0]!.holes, notes]).toEqual([[{ x: 50, y: 0, d: 10 }], ['Line 6: a circle of Ø 600 mm is no hole and was left out.']])
+  expect([faces[0]!.holes, notes]).toEqual([
+    [{ x: 50, y: 0, d: 10 }],
+    ['Line 6: a circle of Ø 600 mm is no hole and was left out.'],
+  ])
 })
 
 test('more entities than a face ever has are refused, not read', () => {

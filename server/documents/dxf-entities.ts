@@ -4,8 +4,19 @@ import { FileFault } from './file-fault.ts'
 
 /** A circle or a polyline of a drawing, in drawing units; `line` is where it begins in the file. */
 export type DxfEntity =
-  | { readonly type: 'circle'; readonly layer: string; readonly line: number; readonly center: Point; readonly radius: number }
-  | { readonly type: 'polyline'; readonly layer: string; readonly line: number; readonly vertices: readonly Point[] }
+  | {
+      readonly type: 'circle'
+      readonly layer: string
+      readonly line: number
+      readonly center: Point
+      readonly radius: number
+    }
+  | {
+      readonly type: 'polyline'
+      readonly layer: string
+      readonly line: number
+      readonly vertices: readonly Point[]
+    }
 
 export interface Drawing {
   /** `$INSUNITS`; null where the file does not say. */
@@ -37,7 +48,8 @@ export function readDrawing(text: string): Drawing {
     const { held } = now
     now.held = null
     if (held?.type === 'VERTEX') now.open?.vertices.push(placeOf(held))
-    else if (held?.type === 'POLYLINE') now.open = { layer: held.layer, line: held.line, vertices: [], isMirrored: held.isMirrored }
+    else if (held?.type === 'POLYLINE')
+      now.open = { layer: held.layer, line: held.line, vertices: [], isMirrored: held.isMirrored }
     else if (held) entities.push(finish(held))
   }
   for (const { code, value, line } of groups(text)) {
@@ -46,16 +58,36 @@ export function readDrawing(text: string): Drawing {
       const type = value.trim().toUpperCase()
       if (now.open && type !== 'VERTEX') {
         const { layer, line: began, vertices, isMirrored } = now.open
-        if (type !== 'SEQEND') throw new FileFault(`Line ${line}: the POLYLINE begun on line ${began} has no SEQEND before ${type || 'the next entity'}. Save the drawing again.`)
-        entities.push({ type: 'polyline', layer, line: began, vertices: vertices.map((point) => turned(point, isMirrored)) })
+        if (type !== 'SEQEND')
+          throw new FileFault(
+            `Line ${line}: the POLYLINE begun on line ${began} has no SEQEND before ${type || 'the next entity'}. Save the drawing again.`,
+          )
+        entities.push({
+          type: 'polyline',
+          layer,
+          line: began,
+          vertices: vertices.map((point) => turned(point, isMirrored)),
+        })
         now.open = null
       }
       if (type === 'EOF') break
       if (type === 'ENDSEC') section = ''
       if (type === 'SECTION') section = '?'
       else if (section === 'ENTITIES') {
-        if (++count > FILE_LIMITS.entities) throw new FileFault(`The drawing holds more than ${FILE_LIMITS.entities} entities. Save only the face, on a drawing of its own.`)
-        if (READ.has(type)) now.held = { type, layer: '0', line, isMirrored: false, figures: new Map(), xs: [], ys: [] }
+        if (++count > FILE_LIMITS.entities)
+          throw new FileFault(
+            `The drawing holds more than ${FILE_LIMITS.entities} entities. Save only the face, on a drawing of its own.`,
+          )
+        if (READ.has(type))
+          now.held = {
+            type,
+            layer: '0',
+            line,
+            isMirrored: false,
+            figures: new Map(),
+            xs: [],
+            ys: [],
+          }
       }
     } else if (section === '?' && code === 2) section = value.trim().toUpperCase()
     else if (section === 'HEADER') {
@@ -64,7 +96,10 @@ export function readDrawing(text: string): Drawing {
     } else if (now.held) take(now.held, code, value, line)
   }
   close()
-  if (now.open) throw new FileFault(`The file ends inside the POLYLINE begun on line ${now.open.line}: it has no SEQEND. Save the drawing again.`)
+  if (now.open)
+    throw new FileFault(
+      `The file ends inside the POLYLINE begun on line ${now.open.line}: it has no SEQEND. Save the drawing again.`,
+    )
   return { units, entities }
 }
 
@@ -102,9 +137,14 @@ function* groups(text: string): Generator<Group> {
   for (let code = next(); code !== null; code = next()) {
     if (code.trim() === '' && at >= text.length) return
     if (!/^\s*-?\d{1,4}\s*$/.test(code))
-      throw new FileFault(`The file cannot be read as DXF: line ${number} should be a group code, not "${code.slice(0, 40)}". Save it as ASCII DXF.`)
+      throw new FileFault(
+        `The file cannot be read as DXF: line ${number} should be a group code, not "${code.slice(0, 40)}". Save it as ASCII DXF.`,
+      )
     const value = next()
-    if (value === null) throw new FileFault(`The file cannot be read as DXF: it ends after the group code on line ${number}. Save it as ASCII DXF.`)
+    if (value === null)
+      throw new FileFault(
+        `The file cannot be read as DXF: it ends after the group code on line ${number}. Save it as ASCII DXF.`,
+      )
     yield { code: Number(code), value, line: number }
   }
 }
@@ -114,23 +154,45 @@ function take(held: Held, code: number, value: string, line: number): void {
   else if (code === 230) held.isMirrored = figure(value, line, 'the extrusion') < 0
   else if (code === 10 && held.type === 'LWPOLYLINE') held.xs.push(figure(value, line, 'x'))
   else if (code === 20 && held.type === 'LWPOLYLINE') held.ys.push(figure(value, line, 'y'))
-  else if (code === 10 || code === 20 || code === 40) held.figures.set(code, { value: figure(value, line, code === 10 ? 'x' : code === 20 ? 'y' : 'the radius'), line })
+  else if (code === 10 || code === 20 || code === 40)
+    held.figures.set(code, {
+      value: figure(value, line, code === 10 ? 'x' : code === 20 ? 'y' : 'the radius'),
+      line,
+    })
 }
 
 function finish(held: Held): DxfEntity {
   const { type, layer, line, isMirrored, xs, ys } = held
   if (type === 'LWPOLYLINE') {
-    if (xs.length !== ys.length) throw new FileFault(`Line ${line}: an LWPOLYLINE has ${xs.length} x and ${ys.length} y. Save the drawing again.`)
-    return { type: 'polyline', layer, line, vertices: xs.map((x, i) => turned({ x, y: ys[i]! }, isMirrored)) }
+    if (xs.length !== ys.length)
+      throw new FileFault(
+        `Line ${line}: an LWPOLYLINE has ${xs.length} x and ${ys.length} y. Save the drawing again.`,
+      )
+    return {
+      type: 'polyline',
+      layer,
+      line,
+      vertices: xs.map((x, i) => turned({ x, y: ys[i]! }, isMirrored)),
+    }
   }
   const radius = held.figures.get(40)
-  if (!radius) throw new FileFault(`Line ${line}: a CIRCLE without a radius. Save the drawing again.`)
-  return { type: 'circle', layer, line, center: turned(placeOf(held), isMirrored), radius: radius.value }
+  if (!radius)
+    throw new FileFault(`Line ${line}: a CIRCLE without a radius. Save the drawing again.`)
+  return {
+    type: 'circle',
+    layer,
+    line,
+    center: turned(placeOf(held), isMirrored),
+    radius: radius.value,
+  }
 }
 
 function placeOf(held: Held): Point {
   const [x, y] = [held.figures.get(10), held.figures.get(20)]
-  if (!x || !y) throw new FileFault(`Line ${held.line}: a ${held.type} without ${x ? 'y' : 'x'}. Save the drawing again.`)
+  if (!x || !y)
+    throw new FileFault(
+      `Line ${held.line}: a ${held.type} without ${x ? 'y' : 'x'}. Save the drawing again.`,
+    )
   return { x: x.value, y: y.value }
 }
 
@@ -138,6 +200,9 @@ const turned = ({ x, y }: Point, isMirrored: boolean): Point => ({ x: isMirrored
 
 function figure(text: string, line: number, what: string): number {
   const value = Number(text)
-  if (text.trim() === '' || !Number.isFinite(value)) throw new FileFault(`Line ${line}: ${what} should be a figure, not "${text.slice(0, 40)}". Mend the drawing.`)
+  if (text.trim() === '' || !Number.isFinite(value))
+    throw new FileFault(
+      `Line ${line}: ${what} should be a figure, not "${text.slice(0, 40)}". Mend the drawing.`,
+    )
   return value
 }

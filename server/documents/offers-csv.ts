@@ -4,7 +4,19 @@ import { isCurrency, minorDigits } from '../../core/money/money.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
 import { utf8Of } from './text.ts'
 
-export const OFFER_COLUMNS = ['supplier', 'issuer', 'number', 'description', 'price', 'currency', 'taxIncluded', 'pack', 'stock', 'leadDays', 'condition'] as const
+export const OFFER_COLUMNS = [
+  'supplier',
+  'issuer',
+  'number',
+  'description',
+  'price',
+  'currency',
+  'taxIncluded',
+  'pack',
+  'stock',
+  'leadDays',
+  'condition',
+] as const
 
 /** Largest amount and count of an offer, as where they are typed. */
 const MOST_MINOR = 1e12
@@ -51,24 +63,44 @@ const PIECE = 1 << 16
  * @param decimal what a comma in a price means in this file; `ask`: a price that can be read two ways is asked about
  * @throws FileFault when the text cannot be decoded
  */
-export async function* readOffersCsv(bytes: Uint8Array, decimal: Decimal = 'ask'): AsyncGenerator<OffersRead> {
+export async function* readOffersCsv(
+  bytes: Uint8Array,
+  decimal: Decimal = 'ask',
+): AsyncGenerator<OffersRead> {
   const text = utf8Of(bytes)
   const delimiter = delimiterOf(text)
-  const parser = Readable.from(pieces(text)).pipe(parse({ delimiter, info: true, relax_column_count: true, skip_empty_lines: true }))
+  const parser = Readable.from(pieces(text)).pipe(
+    parse({ delimiter, info: true, relax_column_count: true, skip_empty_lines: true }),
+  )
   let head: string[] | null = null
   let rows: OfferLine[] = []
   let bad: BadCell[] = []
   let spoilt: OffersRead['spoilt'][number][] = []
   try {
-    for await (const { record, info } of parser as AsyncIterable<{ record: string[]; info: { lines: number } }>) {
+    for await (const { record, info } of parser as AsyncIterable<{
+      record: string[]
+      info: { lines: number }
+    }>) {
       if (!head) {
         head = record.map((name) => name.trim())
         const fault = headFault(head)
         if (fault) return yield { rows, bad: [fault], spoilt }
         continue
       }
-      const line = info.lines - record.reduce((count, cell) => count + (cell.includes('\n') ? cell.split('\n').length - 1 : 0), 0)
-      const read = readRecord(record, head, line, delimiter, decimal, (column, message) => void bad.push({ line, column, message }))
+      const line =
+        info.lines -
+        record.reduce(
+          (count, cell) => count + (cell.includes('\n') ? cell.split('\n').length - 1 : 0),
+          0,
+        )
+      const read = readRecord(
+        record,
+        head,
+        line,
+        delimiter,
+        decimal,
+        (column, message) => void bad.push({ line, column, message }),
+      )
       if (read) rows.push(read)
       else spoilt.push({ line, supplier: (record[head.indexOf('supplier')] ?? '').trim() })
       if (rows.length + bad.length >= BATCH) {
@@ -78,37 +110,69 @@ export async function* readOffersCsv(bytes: Uint8Array, decimal: Decimal = 'ask'
         spoilt = []
       }
     }
-    if (!head) bad.push({ line: 1, column: '', message: `The file is empty. Its first line names the columns: ${OFFER_COLUMNS.join(', ')}.` })
+    if (!head)
+      bad.push({
+        line: 1,
+        column: '',
+        message: `The file is empty. Its first line names the columns: ${OFFER_COLUMNS.join(', ')}.`,
+      })
   } catch (error) {
     if (!(error instanceof CsvError)) throw error
-    bad.push({ line: Number(error.lines ?? 1), column: '', message: `The file cannot be read as CSV from here on: ${error.message}. Check the quotes.` })
+    bad.push({
+      line: Number(error.lines ?? 1),
+      column: '',
+      message: `The file cannot be read as CSV from here on: ${error.message}. Check the quotes.`,
+    })
   }
   yield { rows, bad, spoilt }
 }
 
 function* pieces(bytes: Uint8Array): Generator<Buffer> {
-  for (let from = 0; from < bytes.length; from += PIECE) yield Buffer.from(bytes.buffer, bytes.byteOffset + from, Math.min(PIECE, bytes.length - from))
+  for (let from = 0; from < bytes.length; from += PIECE)
+    yield Buffer.from(bytes.buffer, bytes.byteOffset + from, Math.min(PIECE, bytes.length - from))
 }
 
 /** The mark that splits the first line into the most columns known here; a comma where none does better. */
 function delimiterOf(bytes: Uint8Array): string {
   const end = bytes.findIndex((byte, i) => byte === 0x0a || i > PIECE)
   const first = new TextDecoder().decode(bytes.subarray(0, end < 0 ? bytes.length : end))
-  const known = (mark: string): number => first.split(mark).filter((name) => (OFFER_COLUMNS as readonly string[]).includes(name.trim().replace(/^"|"$/g, ''))).length
+  const known = (mark: string): number =>
+    first
+      .split(mark)
+      .filter((name) =>
+        (OFFER_COLUMNS as readonly string[]).includes(name.trim().replace(/^"|"$/g, '')),
+      ).length
   return [',', ';', '\t'].reduce((best, mark) => (known(mark) > known(best) ? mark : best))
 }
 
 function headFault(head: readonly string[]): BadCell | null {
   const missing = OFFER_COLUMNS.filter((name) => !head.includes(name))
-  if (missing.length > 0) return { line: 1, column: missing[0]!, message: `The first line lacks ${missing.join(', ')}. It must name: ${OFFER_COLUMNS.join(', ')}.` }
+  if (missing.length > 0)
+    return {
+      line: 1,
+      column: missing[0]!,
+      message: `The first line lacks ${missing.join(', ')}. It must name: ${OFFER_COLUMNS.join(', ')}.`,
+    }
   const twice = OFFER_COLUMNS.find((name) => head.indexOf(name) !== head.lastIndexOf(name))
-  return twice ? { line: 1, column: twice, message: `The first line names ${twice} twice. Take one of the two columns out.` } : null
+  return twice
+    ? {
+        line: 1,
+        column: twice,
+        message: `The first line names ${twice} twice. Take one of the two columns out.`,
+      }
+    : null
 }
 
 type Cell = (name: (typeof OFFER_COLUMNS)[number]) => string
 
 /** Longest texts of an offer, as where they are typed. */
-const LONGEST: Partial<Record<(typeof OFFER_COLUMNS)[number], number>> = { supplier: 120, issuer: 120, number: 120, description: 2000, condition: 40 }
+const LONGEST: Partial<Record<(typeof OFFER_COLUMNS)[number], number>> = {
+  supplier: 120,
+  issuer: 120,
+  number: 120,
+  description: 2000,
+  condition: 40,
+}
 
 function readRecord(
   record: readonly string[],
@@ -125,31 +189,54 @@ function readRecord(
     fault(column, message)
   }
   if (record.length !== head.length)
-    tell('', `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`)
+    tell(
+      '',
+      `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`,
+    )
   for (const name of OFFER_COLUMNS) {
     const mark = (name === 'description' ? /[^\P{Cc}\n\r\t]/u : /\p{Cc}/u).exec(cell(name))
-    if (mark) tell(name, `It holds the control character ${mark[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}. Take it out.`)
+    if (mark)
+      tell(
+        name,
+        `It holds the control character ${mark[0].charCodeAt(0).toString(16).toUpperCase().padStart(4, '0')}. Take it out.`,
+      )
     const longest = LONGEST[name]
-    if (longest !== undefined && cell(name).length > longest) tell(name, `It is ${cell(name).length} characters long, at most ${longest} are kept. Shorten it.`)
+    if (longest !== undefined && cell(name).length > longest)
+      tell(
+        name,
+        `It is ${cell(name).length} characters long, at most ${longest} are kept. Shorten it.`,
+      )
   }
   const row = readRow(cell, line, delimiter, decimal, tell)
   return isRight ? row : null
 }
 
-function readRow(cell: Cell, line: number, delimiter: string, decimal: Decimal, fault: (column: string, message: string) => void): OfferLine | null {
-  for (const name of ['supplier', 'issuer', 'number'] as const) if (cell(name) === '') fault(name, `Fill in the ${name}.`)
+function readRow(
+  cell: Cell,
+  line: number,
+  delimiter: string,
+  decimal: Decimal,
+  fault: (column: string, message: string) => void,
+): OfferLine | null {
+  for (const name of ['supplier', 'issuer', 'number'] as const)
+    if (cell(name) === '') fault(name, `Fill in the ${name}.`)
   const currency = cell('currency').toUpperCase()
   if (!isCurrency(currency)) {
     fault('currency', `"${cell('currency')}" is not an ISO 4217 code. Use one such as EUR.`)
     return null
   }
   const priceMinor = readPrice(cell('price'), currency, delimiter, decimal, fault)
-  const tax = /^(yes|true|1|incl)$/i.test(cell('taxIncluded')) ? true : /^(no|false|0|excl)$/i.test(cell('taxIncluded')) ? false : null
+  const tax = /^(yes|true|1|incl)$/i.test(cell('taxIncluded'))
+    ? true
+    : /^(no|false|0|excl)$/i.test(cell('taxIncluded'))
+      ? false
+      : null
   if (tax === null) fault('taxIncluded', `"${cell('taxIncluded')}" should be yes or no.`)
   const whole = (name: 'pack' | 'stock' | 'leadDays', least: number): number | null => {
     const text = cell(name)
     if (text === '') return null
-    if (!/^\d+$/.test(text) || Number(text) < least || Number(text) > MOST_WHOLE) fault(name, `"${text}" should be a whole number from ${least} to ${MOST_WHOLE}, or blank.`)
+    if (!/^\d+$/.test(text) || Number(text) < least || Number(text) > MOST_WHOLE)
+      fault(name, `"${text}" should be a whole number from ${least} to ${MOST_WHOLE}, or blank.`)
     return Number(text)
   }
   const pack = whole('pack', 1) ?? 1
@@ -182,16 +269,27 @@ function plainFigure(text: string, delimiter: string, decimal: Decimal): string 
 /** One mark and three figures after it: a thousand, or a thousandth. */
 const TWO_WAYS = /^[1-9]\d{0,2}[.,]\d{3}$/
 
-function readPrice(text: string, currency: string, delimiter: string, decimal: Decimal, fault: (column: string, message: string) => void): number | null {
+function readPrice(
+  text: string,
+  currency: string,
+  delimiter: string,
+  decimal: Decimal,
+  fault: (column: string, message: string) => void,
+): number | null {
   if (decimal === 'ask' && TWO_WAYS.test(text)) {
-    fault('price', `"${text}" could be ${text.replace(/[.,]/, '')} or ${Number(text.replace(',', '.'))}. Say above what a comma means in this file.`)
+    fault(
+      'price',
+      `"${text}" could be ${text.replace(/[.,]/, '')} or ${Number(text.replace(',', '.'))}. Say above what a comma means in this file.`,
+    )
     return null
   }
   const plain = plainFigure(text, delimiter, decimal)
   if (!/^\d+(\.\d+)?$/.test(plain)) {
     fault(
       'price',
-      text === '' ? 'Fill in the price.' : `"${text}" is not a price. Write 286.50${delimiter === ',' ? '' : ' or 286,50'}, without a currency sign or thousands mark.`,
+      text === ''
+        ? 'Fill in the price.'
+        : `"${text}" is not a price. Write 286.50${delimiter === ',' ? '' : ' or 286,50'}, without a currency sign or thousands mark.`,
     )
     return null
   }
@@ -201,7 +299,8 @@ function readPrice(text: string, currency: string, delimiter: string, decimal: D
     fault('price', `"${text}" has more decimals than ${currency} has (${digits}).`)
     return null
   }
-  const minor = Number(units) * 10 ** digits + Number((part + '0'.repeat(digits)).slice(0, digits) || '0')
+  const minor =
+    Number(units) * 10 ** digits + Number((part + '0'.repeat(digits)).slice(0, digits) || '0')
   if (minor > MOST_MINOR) {
     fault('price', `"${text}" is beyond any price kept here. Check the marks in it.`)
     return null

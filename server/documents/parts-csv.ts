@@ -8,7 +8,8 @@ const safe = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` :
 /** The parts list as RFC 4180 CSV. */
 export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
   const currency = String(list.currency)
-  const amount = (minor: number | null): string => (minor === null ? '' : (minor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency)))
+  const amount = (minor: number | null): string =>
+    minor === null ? '' : (minor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency))
   const rows = list.lines.map((line) => [
     line.group,
     line.words,
@@ -27,7 +28,22 @@ export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
   ])
   return stringify(
     [
-      ['place', 'line', 'quantity', 'level', 'state', 'waitsFor', 'source', 'from', 'number', 'numberSays', 'evidence', 'cost', 'currency', 'why'],
+      [
+        'place',
+        'line',
+        'quantity',
+        'level',
+        'state',
+        'waitsFor',
+        'source',
+        'from',
+        'number',
+        'numberSays',
+        'evidence',
+        'cost',
+        'currency',
+        'why',
+      ],
       ...rows.map((row) => row.map((cell) => (typeof cell === 'string' ? safe(cell) : cell))),
     ],
     { record_delimiter: '\r\n' },

@@ -1,5 +1,12 @@
 import { Colors, DxfWriter, point2d, point3d, Units } from '@tarikjabiri/dxf'
-import { type Dowel, FACE_SPAN_MM, HOLE_MOST_MM, type Hole, type Point, PROCESSES } from '../../core/ports/field.ts'
+import {
+  type Dowel,
+  FACE_SPAN_MM,
+  HOLE_MOST_MM,
+  type Hole,
+  type Point,
+  PROCESSES,
+} from '../../core/ports/field.ts'
 import { type DxfEntity, readDrawing } from './dxf-entities.ts'
 import { FileFault } from './file-fault.ts'
 
@@ -34,7 +41,13 @@ export function patternToDxf(faces: readonly PatternFace[]): string {
   }
   for (const face of faces) {
     for (const hole of face.holes) {
-      on(layerOf(face.name, 'HOLES', [hole.optional ? 'optional' : '', hole.process ?? '', hole.thread ? `thread ${hole.thread}` : '']))
+      on(
+        layerOf(face.name, 'HOLES', [
+          hole.optional ? 'optional' : '',
+          hole.process ?? '',
+          hole.thread ? `thread ${hole.thread}` : '',
+        ]),
+      )
       dxf.addCircle(point3d(hole.x, hole.y), hole.d / 2)
     }
     for (const dowel of face.dowels) {
@@ -57,7 +70,13 @@ export function patternToDxf(faces: readonly PatternFace[]): string {
   dxf.addLine(point3d(-CROSS_MM, 0), point3d(CROSS_MM, 0))
   dxf.addLine(point3d(0, -CROSS_MM), point3d(0, CROSS_MM))
   on('SCALE 100 mm')
-  const low = Math.min(-CROSS_MM, ...faces.flatMap((face) => [...face.holes, ...face.dowels, ...face.outline].map(({ y }) => y))) - 30
+  const low =
+    Math.min(
+      -CROSS_MM,
+      ...faces.flatMap((face) =>
+        [...face.holes, ...face.dowels, ...face.outline].map(({ y }) => y),
+      ),
+    ) - 30
   dxf.addLine(point3d(-SCALE_MM / 2, low), point3d(SCALE_MM / 2, low))
   return dxf.stringify()
 }
@@ -71,13 +90,18 @@ const FORBIDDEN = /[<>/\\":;?*|=,`$~!\p{Cc}]/gu
 
 const encode = (part: string): string => {
   const plain = PLAIN.reduce((text, [from, to]) => text.replaceAll(from, to), part)
-  return !plain.replace(/[~!]/g, '').match(FORBIDDEN) && decode(plain) === part ? plain : part.replace(FORBIDDEN, (mark) => `~${mark.charCodeAt(0).toString(16).toUpperCase()}~`)
+  return !plain.replace(/[~!]/g, '').match(FORBIDDEN) && decode(plain) === part
+    ? plain
+    : part.replace(FORBIDDEN, (mark) => `~${mark.charCodeAt(0).toString(16).toUpperCase()}~`)
 }
 const decode = (part: string): string =>
-  part.replace(/~([0-9A-F]{1,2})~|[~!]/g, (mark, hex: string | undefined) => (hex ? String.fromCharCode(Number.parseInt(hex, 16)) : mark === '~' ? '/' : '"'))
+  part.replace(/~([0-9A-F]{1,2})~|[~!]/g, (mark, hex: string | undefined) =>
+    hex ? String.fromCharCode(Number.parseInt(hex, 16)) : mark === '~' ? '/' : '"',
+  )
 
 /** Face, what it is and marks as one layer's name; `layerParts` reads it back, whatever the face is called. */
-const layerOf = (face: string, what: string, marks: readonly string[]): string => [face, what, ...marks.filter(Boolean)].map(encode).join('$')
+const layerOf = (face: string, what: string, marks: readonly string[]): string =>
+  [face, what, ...marks.filter(Boolean)].map(encode).join('$')
 const layerParts = (layer: string): string[] => layer.split('$').map(decode)
 
 interface Gathering {
@@ -103,7 +127,8 @@ export function patternFromDxf(text: string): { faces: PatternFace[]; notes: str
     const [face = '', what = '', ...marks] = layerParts(entity.layer)
     const name = what === '' ? 'Face' : face
     const held = faces.get(name) ?? { holes: [], dowels: [], outlines: [] }
-    if (entity.type === 'polyline') held.outlines.push(entity.vertices.map((point) => placeMm(point, scale, entity)))
+    if (entity.type === 'polyline')
+      held.outlines.push(entity.vertices.map((point) => placeMm(point, scale, entity)))
     else {
       const { x, y } = placeMm(entity.center, scale, entity)
       const d = tidy(entity.radius * 2 * scale)
@@ -112,12 +137,26 @@ export function patternFromDxf(text: string): { faces: PatternFace[]; notes: str
           `Line ${entity.line}: a circle of radius ${tidy(entity.radius * scale)} mm. On a face it is more than 0 and at most ${FACE_SPAN_MM} mm: check the units of the drawing.`,
         )
       if (what === 'REGISTER') held.registerMm = d
-      else if (d > HOLE_MOST_MM) notes.push(`Line ${entity.line}: a circle of Ø ${d} mm is no hole and was left out.`)
+      else if (d > HOLE_MOST_MM)
+        notes.push(`Line ${entity.line}: a circle of Ø ${d} mm is no hole and was left out.`)
       else if (what === 'DOWELS' || (what === '' && /dowel/i.test(entity.layer)))
-        held.dowels.push({ x, y, d, ...processOf(marks), ...(marks.includes('pin') ? { pin: true } : {}) })
+        held.dowels.push({
+          x,
+          y,
+          d,
+          ...processOf(marks),
+          ...(marks.includes('pin') ? { pin: true } : {}),
+        })
       else {
         const thread = marks.find((mark) => mark.startsWith('thread '))?.slice('thread '.length)
-        held.holes.push({ x, y, d, ...processOf(marks), ...(thread ? { thread } : {}), ...(marks.includes('optional') ? { optional: true } : {}) })
+        held.holes.push({
+          x,
+          y,
+          d,
+          ...processOf(marks),
+          ...(thread ? { thread } : {}),
+          ...(marks.includes('optional') ? { optional: true } : {}),
+        })
       }
     }
     faces.set(name, held)
@@ -125,7 +164,10 @@ export function patternFromDxf(text: string): { faces: PatternFace[]; notes: str
   const found = [...faces].filter(([, { holes, dowels }]) => holes.length + dowels.length > 0)
   if (found.length === 0)
     throw new FileFault(
-      ['The file holds no circles that can be holes: check that they are not drawn as arcs or blocks, and the units of the drawing.', ...notes.slice(0, 5)].join(' '),
+      [
+        'The file holds no circles that can be holes: check that they are not drawn as arcs or blocks, and the units of the drawing.',
+        ...notes.slice(0, 5),
+      ].join(' '),
     )
   const read = found.map(([name, { holes, dowels, outlines, registerMm }]) => ({
     name,

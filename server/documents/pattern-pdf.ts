@@ -3,7 +3,10 @@ import type { Point } from '../../core/ports/field.ts'
 import { FileFault } from './file-fault.ts'
 import type { PatternFace } from './pattern-dxf.ts'
 
-export const PAPERS = { A4: [210, 297], A3: [297, 420], whole: null } as const satisfies Record<string, readonly [number, number] | null>
+export const PAPERS = { A4: [210, 297], A3: [297, 420], whole: null } as const satisfies Record<
+  string,
+  readonly [number, number] | null
+>
 export type Paper = keyof typeof PAPERS
 
 const PT = 72 / 25.4
@@ -33,7 +36,13 @@ export interface Template {
  */
 export function patternToPdf({ title, faces, isMirrored, paper }: Template): Promise<Buffer> {
   const flip = ({ x, y }: Point): Point => ({ x: isMirrored ? -x : x, y })
-  const all = faces.flatMap((face) => [...face.holes, ...face.dowels, ...face.outline.map((point) => ({ ...point, d: 0 }))]).map((one) => ({ ...flip(one), r: one.d / 2 }))
+  const all = faces
+    .flatMap((face) => [
+      ...face.holes,
+      ...face.dowels,
+      ...face.outline.map((point) => ({ ...point, d: 0 })),
+    ])
+    .map((one) => ({ ...flip(one), r: one.d / 2 }))
   const box = {
     left: Math.min(-CROSS_MM, ...all.map(({ x, r }) => x - r)) - CROSS_MM,
     right: Math.max(CROSS_MM, ...all.map(({ x, r }) => x + r)) + CROSS_MM,
@@ -41,15 +50,24 @@ export function patternToPdf({ title, faces, isMirrored, paper }: Template): Pro
     high: Math.max(CROSS_MM, ...all.map(({ y, r }) => y + r)) + CROSS_MM,
   }
   const [width, height] = [box.right - box.left, box.high - box.low]
-  const [sheetW, sheetH] = PAPERS[paper] ?? [Math.max(width, CHECK_MM + 40) + 2 * MARGIN_MM, height + 2 * MARGIN_MM + FOOT_MM]
+  const [sheetW, sheetH] = PAPERS[paper] ?? [
+    Math.max(width, CHECK_MM + 40) + 2 * MARGIN_MM,
+    height + 2 * MARGIN_MM + FOOT_MM,
+  ]
   const [roomW, roomH] = [sheetW - 2 * MARGIN_MM, sheetH - 2 * MARGIN_MM - FOOT_MM]
-  const count = (extent: number, room: number): number => (extent <= room ? 1 : Math.ceil((extent - OVERLAP_MM) / (room - OVERLAP_MM)))
+  const count = (extent: number, room: number): number =>
+    extent <= room ? 1 : Math.ceil((extent - OVERLAP_MM) / (room - OVERLAP_MM))
   const [columns, rows] = [count(width, roomW), count(height, roomH)]
   if (!(columns * rows <= MOST_SHEETS) || !(Math.max(sheetW, sheetH) <= LONGEST_MM))
     throw new FileFault(
       `This template would take ${paper === 'whole' ? `a sheet of ${Math.round(sheetW)} × ${Math.round(sheetH)} mm` : `${columns * rows} sheets of ${paper}; at most ${MOST_SHEETS} are printed`}: ${farthest(faces)}. Measure that place again, or take another paper.`,
     )
-  const doc = new PDFDocument({ size: [sheetW * PT, sheetH * PT], margin: 0, autoFirstPage: false, info: { Title: title, Creator: 'Junket' } })
+  const doc = new PDFDocument({
+    size: [sheetW * PT, sheetH * PT],
+    margin: 0,
+    autoFirstPage: false,
+    info: { Title: title, Creator: 'Junket' },
+  })
   const chunks: Buffer[] = []
   doc.on('data', (chunk: Buffer) => chunks.push(chunk))
   const done = new Promise<Buffer>((resolve, reject) => {
@@ -61,10 +79,14 @@ export function patternToPdf({ title, faces, isMirrored, paper }: Template): Pro
       doc.addPage()
       const x0 = box.left + column * (roomW - OVERLAP_MM)
       const y0 = box.high - row * (roomH - OVERLAP_MM)
-      const at = (point: Point): [number, number] => [(MARGIN_MM + point.x - x0) * PT, (MARGIN_MM + y0 - point.y) * PT]
+      const at = (point: Point): [number, number] => [
+        (MARGIN_MM + point.x - x0) * PT,
+        (MARGIN_MM + y0 - point.y) * PT,
+      ]
       doc.save()
       doc.rect(MARGIN_MM * PT, MARGIN_MM * PT, roomW * PT, roomH * PT).clip()
-      for (const [index, face] of faces.entries()) drawFace(doc, face, index, (point) => at(flip(point)))
+      for (const [index, face] of faces.entries())
+        drawFace(doc, face, index, (point) => at(flip(point)))
       cross(doc, at({ x: 0, y: 0 }), CROSS_MM * 2)
       doc.restore()
       foot(
@@ -83,9 +105,14 @@ function farthest(faces: readonly PatternFace[]): string {
   const places = faces.flatMap(({ name, holes, dowels, outline }) => [
     ...holes.map((one, i) => ({ ...one, words: `hole ${i + 1} of the ${name} face` })),
     ...dowels.map((one, i) => ({ ...one, words: `dowel ${i + 1} of the ${name} face` })),
-    ...outline.map((one, i) => ({ ...one, words: `point ${i + 1} of the outline of the ${name} face` })),
+    ...outline.map((one, i) => ({
+      ...one,
+      words: `point ${i + 1} of the outline of the ${name} face`,
+    })),
   ])
-  const far = places.reduce((worst, one) => (Math.hypot(one.x, one.y) > Math.hypot(worst.x, worst.y) ? one : worst))
+  const far = places.reduce((worst, one) =>
+    Math.hypot(one.x, one.y) > Math.hypot(worst.x, worst.y) ? one : worst,
+  )
   return `${far.words} lies ${Math.round(Math.hypot(far.x, far.y))} mm from the axis`
 }
 
@@ -102,7 +129,12 @@ function cross(doc: Pdf, [x, y]: [number, number], mm: number): void {
     .stroke('#000')
 }
 
-function drawFace(doc: Pdf, face: PatternFace, index: number, at: (point: Point) => [number, number]): void {
+function drawFace(
+  doc: Pdf,
+  face: PatternFace,
+  index: number,
+  at: (point: Point) => [number, number],
+): void {
   doc.lineWidth(0.6)
   if (face.outline.length > 2) {
     doc.polygon(...face.outline.map(at))
@@ -114,7 +146,12 @@ function drawFace(doc: Pdf, face: PatternFace, index: number, at: (point: Point)
     doc.circle(x, y, (hole.d / 2) * PT).stroke('#000')
     cross(doc, [x, y], Math.max(4, hole.d * 0.6))
     doc.font('Helvetica').fontSize(7).fillColor('#000')
-    doc.text(`${face.name} ${i + 1}${hole.thread ? `, ${hole.thread}` : `, Ø ${hole.d}`}`, x + (hole.d / 2 + 1) * PT, y - 3, { lineBreak: false })
+    doc.text(
+      `${face.name} ${i + 1}${hole.thread ? `, ${hole.thread}` : `, Ø ${hole.d}`}`,
+      x + (hole.d / 2 + 1) * PT,
+      y - 3,
+      { lineBreak: false },
+    )
   }
   for (const dowel of face.dowels) {
     const [x, y] = at(dowel)
@@ -138,7 +175,12 @@ function foot(doc: Pdf, sheetH: number, words: string, isMirrored: boolean): voi
       .lineTo(x + mm * PT, y - (mm % 50 === 0 ? 3 : 1.5) * PT)
       .stroke('#000')
   doc.font('Helvetica').fontSize(8).fillColor('#000')
-  doc.text('This bar is 100 mm: measure it before the template is trusted. Print at 100 %, not fitted to the page.', x, y + 3, { lineBreak: false })
+  doc.text(
+    'This bar is 100 mm: measure it before the template is trusted. Print at 100 %, not fitted to the page.',
+    x,
+    y + 3,
+    { lineBreak: false },
+  )
   doc.text(words, x, y - 14 * PT, { lineBreak: false })
   doc.text(
     `Lies on the face printed side up${isMirrored ? '; turned over on paper, because this face looks forward' : ''}. A mirrored plate is a scrapped plate.`,

@@ -25,7 +25,11 @@ export interface FileOptions {
  * Reads a file of one kind; the one place that does, run on a worker thread.
  * @throws FileFault
  */
-export async function* readFileOf(kind: FileKind, bytes: Uint8Array, options: FileOptions): AsyncGenerator<FileBatches[FileKind]> {
+export async function* readFileOf(
+  kind: FileKind,
+  bytes: Uint8Array,
+  options: FileOptions,
+): AsyncGenerator<FileBatches[FileKind]> {
   switch (kind) {
     case 'dxf':
       yield patternFromDxf(options.isWrapped ? unwrap(dxfInput, bytes).dxf : decodeText(bytes))
@@ -41,11 +45,21 @@ export async function* readFileOf(kind: FileKind, bytes: Uint8Array, options: Fi
 }
 
 function unwrap<T>(
-  schema: { safeParse: (value: unknown) => { success: true; data: T } | { success: false; error: { issues: readonly { path: readonly PropertyKey[]; message: string }[] } } },
+  schema: {
+    safeParse: (value: unknown) =>
+      | { success: true; data: T }
+      | {
+          success: false
+          error: { issues: readonly { path: readonly PropertyKey[]; message: string }[] }
+        }
+  },
   bytes: Uint8Array,
 ): T {
   const checked = schema.safeParse(parseJson(bytes))
   if (checked.success) return checked.data
-  const faults = checked.error.issues.map(({ path, message }) => ({ path: path.map(String).join('.'), message }))
+  const faults = checked.error.issues.map(({ path, message }) => ({
+    path: path.map(String).join('.'),
+    message,
+  }))
   throw new FileFault(`${faults[0]!.path || 'body'}: ${faults[0]!.message}`, faults)
 }

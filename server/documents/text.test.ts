@@ -11,18 +11,26 @@ test('one text reads the same in every encoding, with a mark and without', () =>
   fc.assert(
     fc.property(fc.string({ unit: 'grapheme', minLength: 1 }), (text) => {
       const plain = text.replace(/^\ufeff+/, '')
-      for (const bytes of [Buffer.from(plain), Buffer.from(`\ufeff${plain}`), utf16(plain, false), utf16(plain, true)]) {
+      for (const bytes of [
+        Buffer.from(plain),
+        Buffer.from(`\ufeff${plain}`),
+        utf16(plain, false),
+        utf16(plain, true),
+      ]) {
         if (bytes.length === plain.length && /^\0|\0\0/.test(plain)) continue
         expect(decodeText(bytes)).toBe(plain)
         expect(Buffer.from(utf8Of(bytes)).toString()).toBe(plain)
       }
     }),
   )
-  for (const isBig of [false, true]) expect(decodeText(utf16('supplier,issuer,number', isBig, false))).toBe('supplier,issuer,number')
+  for (const isBig of [false, true])
+    expect(decodeText(utf16('supplier,issuer,number', isBig, false))).toBe('supplier,issuer,number')
 })
 
 test('bytes that are neither are told by their line', () => {
-  expect(() => decodeText(Buffer.from([0x61, 0x0a, 0x62, 0x0a, 0xe9, 0x0a]))).toThrow(/Line 3 holds bytes that are not UTF-8/)
+  expect(() => decodeText(Buffer.from([0x61, 0x0a, 0x62, 0x0a, 0xe9, 0x0a]))).toThrow(
+    /Line 3 holds bytes that are not UTF-8/,
+  )
 })
 
 test('JSON that is none is malformed, with where', () => {

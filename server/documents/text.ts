@@ -24,11 +24,16 @@ function encodingOf(bytes: Uint8Array): Encoding {
  */
 export function decodeText(bytes: Uint8Array): string {
   const encoding = encodingOf(bytes)
-  if (encoding === 'utf-8' && !isUtf8(bytes)) throw new FileFault(`Line ${firstBadLine(bytes)} holds bytes that are not UTF-8. Save the file as UTF-8 and try again.`)
+  if (encoding === 'utf-8' && !isUtf8(bytes))
+    throw new FileFault(
+      `Line ${firstBadLine(bytes)} holds bytes that are not UTF-8. Save the file as UTF-8 and try again.`,
+    )
   try {
     return new TextDecoder(encoding, { fatal: true }).decode(bytes)
   } catch {
-    throw new FileFault('The file begins as UTF-16 but does not go on so. Save it as UTF-8 and try again.')
+    throw new FileFault(
+      'The file begins as UTF-16 but does not go on so. Save it as UTF-8 and try again.',
+    )
   }
 }
 
@@ -55,6 +60,10 @@ export function parseJson(bytes: Uint8Array): unknown {
   try {
     return JSON.parse(text)
   } catch (error) {
-    throw new FileFault(`The body is not JSON (${(error as Error).message}). Check brackets and quotes.`, [], 400)
+    throw new FileFault(
+      `The body is not JSON (${(error as Error).message}). Check brackets and quotes.`,
+      [],
+      400,
+    )
   }
 }

@@ -35,7 +35,11 @@ export class FileReader {
    * @param bytes taken over: not to be used afterwards
    * @throws UnprocessableError when it cannot be read, or takes too much · ProblemError 429 when too many files wait
    */
-  async *read<K extends FileKind>(kind: K, bytes: Uint8Array, options: FileOptions): AsyncGenerator<FileBatches[K]> {
+  async *read<K extends FileKind>(
+    kind: K,
+    bytes: Uint8Array,
+    options: FileOptions,
+  ): AsyncGenerator<FileBatches[K]> {
     await this.#turn()
     try {
       yield* this.#run(kind, bytes, options)
@@ -50,7 +54,11 @@ export class FileReader {
     this.#pool = null
   }
 
-  async *#run<K extends FileKind>(kind: K, bytes: Uint8Array, options: FileOptions): AsyncGenerator<FileBatches[K]> {
+  async *#run<K extends FileKind>(
+    kind: K,
+    bytes: Uint8Array,
+    options: FileOptions,
+  ): AsyncGenerator<FileBatches[K]> {
     const { port1, port2 } = new MessageChannel()
     const over = new AbortController()
     const isOwn = bytes.byteOffset === 0 && bytes.byteLength === bytes.buffer.byteLength
@@ -67,7 +75,10 @@ export class FileReader {
     try {
       for (;;) {
         clock.run()
-        const message = await Promise.race([once(port1, 'message').then(([one]) => one as ReadMessage), ended.then((failed) => failed ?? new Promise<never>(() => {}))])
+        const message = await Promise.race([
+          once(port1, 'message').then(([one]) => one as ReadMessage),
+          ended.then((failed) => failed ?? new Promise<never>(() => {})),
+        ])
         clock.pause()
         if ('ended' in message) throw this.#refusal(message.ended, over.signal.aborted)
         if ('batch' in message) {
@@ -90,9 +101,14 @@ export class FileReader {
 
   #refusal(error: unknown, isLate: boolean): Error {
     const { seconds, memoryMb } = this.#limits
-    if (isLate) return new UnprocessableError(`The file took more than ${seconds} s to read and was given up. Split it, or save only what is wanted, and try again.`)
+    if (isLate)
+      return new UnprocessableError(
+        `The file took more than ${seconds} s to read and was given up. Split it, or save only what is wanted, and try again.`,
+      )
     if ((error as { code?: string }).code === 'ERR_WORKER_OUT_OF_MEMORY')
-      return new UnprocessableError(`The file needs more than ${memoryMb} MB to be read and was given up. Split it and send the parts one by one.`)
+      return new UnprocessableError(
+        `The file needs more than ${memoryMb} MB to be read and was given up. Split it and send the parts one by one.`,
+      )
     return error as Error
   }
 
@@ -101,7 +117,8 @@ export class FileReader {
       this.#busy++
       return
     }
-    if (this.#waiting.length >= MOST_WAITING) throw new ProblemError(429, 'Other files are being read just now. Try again in some seconds.')
+    if (this.#waiting.length >= MOST_WAITING)
+      throw new ProblemError(429, 'Other files are being read just now. Try again in some seconds.')
     await new Promise<void>((go) => this.#waiting.push(go))
     this.#busy++
   }
@@ -143,5 +160,9 @@ class Clock {
   }
 }
 
-const faultOf = ({ message, faults, status }: Extract<ReadMessage, { fault: unknown }>['fault']): Error =>
+const faultOf = ({
+  message,
+  faults,
+  status,
+}: Extract<ReadMessage, { fault: unknown }>['fault']): Error =>
   status === 400 ? new ProblemError(400, message) : new UnprocessableError(message, faults)

@@ -34,8 +34,13 @@ export function highsSolve(highs: Highs, watch: SolverWatch = {}): Solve {
       instance.run({
         [callbackType.mipInterrupt]: stop,
         [callbackType.simplexInterrupt]: stop,
-        [callbackType.mipLogging]: (event: { data: { mip_primal_bound?: number; mip_dual_bound?: number } }) => {
-          watch.onProgress?.(event.data.mip_primal_bound ?? Infinity, event.data.mip_dual_bound ?? -Infinity)
+        [callbackType.mipLogging]: (event: {
+          data: { mip_primal_bound?: number; mip_dual_bound?: number }
+        }) => {
+          watch.onProgress?.(
+            event.data.mip_primal_bound ?? Infinity,
+            event.data.mip_dual_bound ?? -Infinity,
+          )
         },
       } as Parameters<typeof instance.run>[0])
       return answerOf(highs, instance)
@@ -55,7 +60,14 @@ function dataOf(highs: Highs, model: SparseModel): Parameters<Highs['createModel
     colUpper: new Float64Array(model.numCols).fill(1),
     rowLower: model.rowLower.map((value) => (value === -Infinity ? -highs.infinity : value)),
     rowUpper: model.rowUpper.map((value) => (value === Infinity ? highs.infinity : value)),
-    matrix: { format: 'csr', numRows: model.numRows, numCols: model.numCols, starts: model.starts, indices: model.indices, values: model.values },
+    matrix: {
+      format: 'csr',
+      numRows: model.numRows,
+      numCols: model.numCols,
+      starts: model.starts,
+      indices: model.indices,
+      values: model.values,
+    },
     integrality: new Int32Array(model.numCols).fill(1),
   } as unknown as Parameters<Highs['createModel']>[0]
 }
@@ -63,12 +75,19 @@ function dataOf(highs: Highs, model: SparseModel): Parameters<Highs['createModel
 function answerOf(highs: Highs, instance: ReturnType<Highs['createModel']>): SolverAnswer {
   const status = instance.getModelStatus()
   const { modelStatus } = highs.constants
-  if (status === modelStatus.empty) return { status: 'optimal', values: new Float64Array(0), objective: 0, bound: 0 }
-  if (status === modelStatus.infeasible) return { status: 'infeasible', values: null, objective: Infinity, bound: Infinity }
+  if (status === modelStatus.empty)
+    return { status: 'optimal', values: new Float64Array(0), objective: 0, bound: 0 }
+  if (status === modelStatus.infeasible)
+    return { status: 'infeasible', values: null, objective: Infinity, bound: Infinity }
   const feasible = Number(instance.info.get('primal_solution_status')) === 2
   const bound = Number(instance.info.get('mip_dual_bound'))
   if (!feasible) return { status: 'none', values: null, objective: Infinity, bound }
   const values = Float64Array.from(instance.getSolution().colValue)
   const objective = instance.getObjectiveValue()
-  return { status: status === modelStatus.optimal ? 'optimal' : 'stopped', values, objective, bound: status === modelStatus.optimal ? objective : bound }
+  return {
+    status: status === modelStatus.optimal ? 'optimal' : 'stopped',
+    values,
+    objective,
+    bound: status === modelStatus.optimal ? objective : bound,
+  }
 }

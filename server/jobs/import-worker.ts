@@ -18,12 +18,21 @@ export interface ImportTask {
 /** To the worker: what was read, a batch at a time, until the end; then, each time it is ready, that it may land. */
 export type ToImport = { readonly chunk: OffersRead } | 'end' | 'land'
 /** From the worker: that it has taken a batch; that all is laid ready; what came of it. */
-export type FromImport = 'more' | 'ready' | 'again' | { readonly preview: ImportPreview; readonly landed: Landed | null }
+export type FromImport =
+  | 'more'
+  | 'ready'
+  | 'again'
+  | { readonly preview: ImportPreview; readonly landed: Landed | null }
 
 stepBack()
 
 /** Looks offers up and lays them ready with a connection of its own; lands them when the other side holds still. */
-export default async function importOffers({ database, isPreview, actor, port }: ImportTask): Promise<void> {
+export default async function importOffers({
+  database,
+  isPreview,
+  actor,
+  port,
+}: ImportTask): Promise<void> {
   const knex = connect(database)
   const send = (message: FromImport): void => port.postMessage(message)
   const next = async (): Promise<ToImport> => (await once(port, 'message'))[0] as ToImport

@@ -13,7 +13,12 @@ import { readMatches, writeMatches } from './match-shelf.ts'
 import { ReadingThread } from './reading-thread.ts'
 
 /** Rings of five to nine holes, none the same, and one of none. */
-const rings = [0, 5, 6, 7, 8, 9].map((count) => Array.from({ length: count }, (_, i): Hole => ({ x: 150 * Math.cos(i * i * count), y: 150 * Math.sin(i * i * count), d: 10 })))
+const rings = [0, 5, 6, 7, 8, 9].map((count) =>
+  Array.from(
+    { length: count },
+    (_, i): Hole => ({ x: 150 * Math.cos(i * i * count), y: 150 * Math.sin(i * i * count), d: 10 }),
+  ),
+)
 
 test('what is read back is what was found, to the last bit; what another search found is not taken', async () => {
   const knex = await openDatabase(':memory:')
@@ -25,7 +30,8 @@ test('what is read back is what was found, to the last bit; what another search 
   await Promise.all(written)
   await writeMatches(knex, [])
   const again = await readMatches(knex, () => undefined)
-  for (const [a, b] of asked) expect(again.find(JSON.stringify([a, b]))).toEqual(matchPatterns(a, b, [], [], 0.1))
+  for (const [a, b] of asked)
+    expect(again.find(JSON.stringify([a, b]))).toEqual(matchPatterns(a, b, [], [], 0.1))
   await knex('patternMatch').update({ search: SEARCH - 1 })
   const older = await readMatches(knex, () => undefined)
   expect(older.find(JSON.stringify(asked[0]))).toBeUndefined()
@@ -35,11 +41,14 @@ test('what is read back is what was found, to the last bit; what another search 
 })
 
 test('a reading that searches leaves its matches in the database, and the next start answers the same from them', async () => {
-  const knex = await openDatabase(join(mkdtempSync(join(tmpdir(), 'junket-matches-')), 'junket.sqlite'))
+  const knex = await openDatabase(
+    join(mkdtempSync(join(tmpdir(), 'junket-matches-')), 'junket.sqlite'),
+  )
   const store = new Store(knex)
   await importDocument(store, demoDocument())
   const readings = new ReadingThread()
-  const count = async (): Promise<number> => Number((await knex('patternMatch').count({ n: '*' }))[0]!.n)
+  const count = async (): Promise<number> =>
+    Number((await knex('patternMatch').count({ n: '*' }))[0]!.n)
   const first = await readings.ask(store, 'pairings', 'lantern')
   await expect.poll(count, { timeout: 10_000 }).toBeGreaterThan(20)
   await new Promise((late) => setTimeout(late, 1000))
@@ -55,7 +64,9 @@ test('a reading that searches leaves its matches in the database, and the next s
 
 /** What the search finds of fixed patterns; where it changes, SEARCH is to be raised, or old finds are taken for new. */
 test('the search answers as its number says', () => {
-  const found = rings.flatMap((a) => rings.map((b) => matchPatterns(a, b, [], [], 0.1))).map(({ met, turnDeg }) => `${met.length}@${turnDeg.toFixed(1)}`)
+  const found = rings
+    .flatMap((a) => rings.map((b) => matchPatterns(a, b, [], [], 0.1)))
+    .map(({ met, turnDeg }) => `${met.length}@${turnDeg.toFixed(1)}`)
   expect([SEARCH, found.join(' ')]).toMatchInlineSnapshot(`
     [
       1,

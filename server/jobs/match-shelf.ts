@@ -20,8 +20,15 @@ const keyOf = (patterns: string): string => createHash('sha256').update(patterns
  * What searches of two patterns found, read from the database once; what is found anew is handed over in batches,
  * for the connection that writes.
  */
-export async function readMatches(knex: Knex, handOver: (found: readonly KeptMatch[]) => void): Promise<MatchShelf> {
-  const rows: { key: string; match: Buffer }[] = await knex(TABLE).where({ search: SEARCH }).orderBy('rowid', 'desc').limit(MOST).select('key', 'match')
+export async function readMatches(
+  knex: Knex,
+  handOver: (found: readonly KeptMatch[]) => void,
+): Promise<MatchShelf> {
+  const rows: { key: string; match: Buffer }[] = await knex(TABLE)
+    .where({ search: SEARCH })
+    .orderBy('rowid', 'desc')
+    .limit(MOST)
+    .select('key', 'match')
   const known = new Map(rows.map(({ key, match }) => [key, match]))
   let found: KeptMatch[] = []
   const hand = (): void => {
@@ -44,7 +51,9 @@ export async function readMatches(knex: Knex, handOver: (found: readonly KeptMat
 export async function writeMatches(knex: Knex, found: readonly KeptMatch[]): Promise<void> {
   await knex(TABLE).whereNot({ search: SEARCH }).delete()
   for (let from = 0; from < found.length; from += AT_ONCE) {
-    const rows = found.slice(from, from + AT_ONCE).map(([key, match]) => ({ key, search: SEARCH, match: Buffer.from(match) }))
+    const rows = found
+      .slice(from, from + AT_ONCE)
+      .map(([key, match]) => ({ key, search: SEARCH, match: Buffer.from(match) }))
     await knex(TABLE).insert(rows).onConflict('key').ignore()
   }
 }

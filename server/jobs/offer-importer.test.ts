@@ -9,9 +9,16 @@ import { readOffersCsv } from '../documents/offers-csv.ts'
 import { UnprocessableError } from '../errors.ts'
 import { OfferImporter } from './offer-importer.ts'
 
-const HEAD = 'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
+const HEAD =
+  'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
 const csv = (count: number, price = 5): string =>
-  [HEAD, ...Array.from({ length: count }, (_, i) => `Harbour Parts,MLD,A-${i},Bolt ${i},${price}.${i % 90},EUR,no,1,${i},3,new`)].join('\n')
+  [
+    HEAD,
+    ...Array.from(
+      { length: count },
+      (_, i) => `Harbour Parts,MLD,A-${i},Bolt ${i},${price}.${i % 90},EUR,no,1,${i},3,new`,
+    ),
+  ].join('\n')
 const chunks = (text: string) => readOffersCsv(Buffer.from(text))
 
 const folder = mkdtempSync(join(tmpdir(), 'junket-import-'))
@@ -30,7 +37,11 @@ afterAll(async () => {
 })
 
 test('on its own thread and connection: preview writes nothing, import lands all with its history, the same list again nothing', async () => {
-  expect(await importer.preview(store, chunks(csv(450)))).toMatchObject({ rows: 450, added: 450, newIssuers: ['MLD'] })
+  expect(await importer.preview(store, chunks(csv(450)))).toMatchObject({
+    rows: 450,
+    added: 450,
+    newIssuers: ['MLD'],
+  })
   expect(await store.list('offer')).toEqual([])
   const told = store.told
   expect(await importer.import(store, chunks(csv(450)))).toMatchObject({ added: 450 })
@@ -40,7 +51,11 @@ test('on its own thread and connection: preview writes nothing, import lands all
   expect((await store.list('part', { kind: 'unsorted' })).length).toBe(450)
   expect(await knex('history').where({ entity: 'offer', act: 'insert' })).toHaveLength(450)
   const { count } = (await knex('history').count({ count: '*' }).first())!
-  expect(await importer.import(store, chunks(csv(450)))).toMatchObject({ added: 0, updated: 0, unchanged: 450 })
+  expect(await importer.import(store, chunks(csv(450)))).toMatchObject({
+    added: 0,
+    updated: 0,
+    unchanged: 450,
+  })
   expect((await knex('history').count({ count: '*' }).first())!.count).toBe(count)
   expect(await importer.import(store, chunks(csv(450, 6)))).toMatchObject({ updated: 450 })
   expect(new Set((await store.list('offer')).map(({ version }) => version))).toEqual(new Set([2]))
@@ -48,7 +63,9 @@ test('on its own thread and connection: preview writes nothing, import lands all
 
 test('a bad row leaves nothing behind, and others are answered while an import runs', async () => {
   const before = await store.list('offer')
-  await expect(importer.import(store, chunks(`${csv(30)}\nNobody,MLD,X-1,Bolt,1.00,EUR,no,1,1,1,new`))).rejects.toThrow(UnprocessableError)
+  await expect(
+    importer.import(store, chunks(`${csv(30)}\nNobody,MLD,X-1,Bolt,1.00,EUR,no,1,1,1,new`)),
+  ).rejects.toThrow(UnprocessableError)
   expect(await store.list('offer')).toEqual(before)
   const running = importer.import(store, chunks(csv(900)))
   const supplier = await store.insert('supplier', { name: 'Quay Spares', currency: 'EUR' })
@@ -58,11 +75,26 @@ test('a bad row leaves nothing behind, and others are answered while an import r
 
 test('what was changed, or is there by now, is not written over: the merge gives up whole', async () => {
   const [offer, other] = await store.list('offer')
-  await stage(knex, { inserts: [], updates: [offer!, other!].map((before) => ({ table: 'offer' as const, before, patch: { priceMinor: 1 } })) }, { who: 'x', command: null })
+  await stage(
+    knex,
+    {
+      inserts: [],
+      updates: [offer!, other!].map((before) => ({
+        table: 'offer' as const,
+        before,
+        patch: { priceMinor: 1 },
+      })),
+    },
+    { who: 'x', command: null },
+  )
   await store.update('offer', other!.id, other!.version, { priceMinor: 777 })
   await expect(merge(knex)).rejects.toThrow(ChangedMeanwhile)
   expect((await store.get('offer', offer!.id)).priceMinor).toBe(offer!.priceMinor)
   const { id: _, version: __, ...twin } = offer!
-  await stage(knex, { inserts: [['offer', [{ ...twin, id: 'twin' }]]], updates: [] }, { who: 'x', command: null })
+  await stage(
+    knex,
+    { inserts: [['offer', [{ ...twin, id: 'twin' }]]], updates: [] },
+    { who: 'x', command: null },
+  )
   await expect(merge(knex)).rejects.toThrow(ChangedMeanwhile)
 })

@@ -16,12 +16,16 @@ export class OfferImporter {
   #pool: Piscina | null = null
 
   preview(store: Store, chunks: Chunks): Promise<ImportPreview> {
-    return store.file === null ? previewOffers(store, chunks) : this.#run(store, store.file, chunks, true)
+    return store.file === null
+      ? previewOffers(store, chunks)
+      : this.#run(store, store.file, chunks, true)
   }
 
   /** @throws UnprocessableError listing every bad row · ConflictError when others change the same offers all the while */
   import(store: Store, chunks: Chunks): Promise<ImportPreview> {
-    return store.file === null ? importOffers(store, chunks) : this.#run(store, store.file, chunks, false)
+    return store.file === null
+      ? importOffers(store, chunks)
+      : this.#run(store, store.file, chunks, false)
   }
 
   async close(): Promise<void> {
@@ -29,11 +33,21 @@ export class OfferImporter {
     this.#pool = null
   }
 
-  async #run(store: Store, database: string, chunks: Chunks, isPreview: boolean): Promise<ImportPreview> {
+  async #run(
+    store: Store,
+    database: string,
+    chunks: Chunks,
+    isPreview: boolean,
+  ): Promise<ImportPreview> {
     const { port1, port2 } = new MessageChannel()
     const actor = actorNow()
     const over = new AbortController()
-    const task: ImportTask = { database, isPreview, actor: { who: actor?.who ?? store.who, command: actor?.command ?? null }, port: port2 }
+    const task: ImportTask = {
+      database,
+      isPreview,
+      actor: { who: actor?.who ?? store.who, command: actor?.command ?? null },
+      port: port2,
+    }
     const ended = this.#threads()
       .run(task, { signal: over.signal, transferList: [port2] })
       .then(
@@ -47,7 +61,8 @@ export class OfferImporter {
       for await (const chunk of chunks) await talk.ask({ chunk })
       let message = await talk.ask('end')
       while (message === 'ready') message = await this.#land(store, epoch, talk)
-      if (typeof message === 'string') throw new Error(`An import answered "${message}" where it should have been done.`)
+      if (typeof message === 'string')
+        throw new Error(`An import answered "${message}" where it should have been done.`)
       isDone = true
       const { preview, landed } = message
       if (!isPreview) refuseBad(preview)
@@ -64,14 +79,22 @@ export class OfferImporter {
   /** Holds still while what is ready lands; what it answers is the end, or that it is ready again. */
   async #land(store: Store, epoch: number, talk: Talk): Promise<FromImport> {
     const answer = await store.parked(async () => {
-      if (store.epoch !== epoch) throw new ConflictError('A backup was restored meanwhile: nothing was imported. Import the file again.')
+      if (store.epoch !== epoch)
+        throw new ConflictError(
+          'A backup was restored meanwhile: nothing was imported. Import the file again.',
+        )
       return talk.ask('land')
     })
     return answer === 'again' ? talk.next() : answer
   }
 
   #threads(): Piscina {
-    this.#pool ??= new Piscina({ ...workerUrl('import-worker'), maxThreads: 1, minThreads: 0, idleTimeout: 60_000 })
+    this.#pool ??= new Piscina({
+      ...workerUrl('import-worker'),
+      maxThreads: 1,
+      minThreads: 0,
+      idleTimeout: 60_000,
+    })
     return this.#pool
   }
 }

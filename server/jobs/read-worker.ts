@@ -14,7 +14,13 @@ export interface ReadTask {
 
 export type ReadMessage =
   | { readonly batch: unknown }
-  | { readonly fault: { readonly message: string; readonly faults: FileFault['faults']; readonly status: 400 | 422 } }
+  | {
+      readonly fault: {
+        readonly message: string
+        readonly faults: FileFault['faults']
+        readonly status: 400 | 422
+      }
+    }
   | { readonly end: true }
 
 stepBack()

@@ -24,37 +24,71 @@ afterAll(async () => {
   await readings.close()
   await knex.destroy()
 })
-const here = async (...args: Parameters<typeof readAs>) => JSON.parse(new TextDecoder().decode(await readAs(...args)))
+const here = async (...args: Parameters<typeof readAs>) =>
+  JSON.parse(new TextDecoder().decode(await readAs(...args)))
 
 test('what the thread answers is what would be answered here, before and right after a change', async () => {
   const pairing = ['lantern', 'wick-2', 'marlund-4'] as const
   expect(await readings.ask(store, 'builds')).toEqual(await here(store, 'builds', []))
-  expect(await readings.ask(store, 'header', 'lantern')).toEqual(await here(store, 'header', ['lantern']))
-  expect(await readings.ask(store, 'pairing', ...pairing)).toEqual(await here(store, 'pairing', pairing))
+  expect(await readings.ask(store, 'header', 'lantern')).toEqual(
+    await here(store, 'header', ['lantern']),
+  )
+  expect(await readings.ask(store, 'pairing', ...pairing)).toEqual(
+    await here(store, 'pairing', pairing),
+  )
   expect(await readings.ask(store, 'setAside')).toEqual({ items: [] })
   const before = await readings.ask(store, 'parts', 'lantern')
   for (const line of before.lines.slice(0, 4)) {
-    await decide(store, 'lantern', { needId: line.id, act: 'drop' }, () => readings.ask(store, 'isLine', 'lantern', line.id))
+    await decide(store, 'lantern', { needId: line.id, act: 'drop' }, () =>
+      readings.ask(store, 'isLine', 'lantern', line.id),
+    )
     const after = (await (await readings.json(store, 'parts', 'lantern')).json()) as typeof before
-    expect([after.lines.some(({ id }) => id === line.id), after.dropped.some(({ id }) => id === line.id)]).toEqual([false, true])
+    expect([
+      after.lines.some(({ id }) => id === line.id),
+      after.dropped.some(({ id }) => id === line.id),
+    ]).toEqual([false, true])
   }
-  await addClaim(store, { portId: 'quill-late/pilot-bore/crank', field: 'bottomMm', value: -14, grade: 'measured', decimal: 'ask', thisVeryPart: false })
-  expect(await readings.ask(store, 'pairings', 'lantern')).toEqual(await here(store, 'pairings', ['lantern']))
+  await addClaim(store, {
+    portId: 'quill-late/pilot-bore/crank',
+    field: 'bottomMm',
+    value: -14,
+    grade: 'measured',
+    decimal: 'ask',
+    thisVeryPart: false,
+  })
+  expect(await readings.ask(store, 'pairings', 'lantern')).toEqual(
+    await here(store, 'pairings', ['lantern']),
+  )
 }, 60_000)
 
 test('what cannot be done is told as it would be here, and what is handed on arrives', async () => {
-  await expect(readings.ask(store, 'header', 'nowhere')).rejects.toMatchObject({ status: 404, message: expect.stringContaining('nowhere') })
-  await expect(readings.file(store, 'facePdf', 'wick-2', 'left', 'A4')).rejects.toMatchObject({ status: 422 })
-  expect(new TextDecoder().decode((await readings.file(store, 'platePdf', 'lantern', 'wick-2', 'marlund-4', 'A4')).slice(0, 5))).toBe('%PDF-')
+  await expect(readings.ask(store, 'header', 'nowhere')).rejects.toMatchObject({
+    status: 404,
+    message: expect.stringContaining('nowhere'),
+  })
+  await expect(readings.file(store, 'facePdf', 'wick-2', 'left', 'A4')).rejects.toMatchObject({
+    status: 422,
+  })
+  expect(
+    new TextDecoder().decode(
+      (await readings.file(store, 'platePdf', 'lantern', 'wick-2', 'marlund-4', 'A4')).slice(0, 5),
+    ),
+  ).toBe('%PDF-')
   const { port1, port2 } = new MessageChannel()
   const arrived = new Promise<{ needs: unknown[] }>((done) => port2.once('message', done))
-  expect((await readings.hand(store, 'solve', ['lantern'], port1)).madeFrom).toMatch(/^[0-9a-f]{32}$/)
+  expect((await readings.hand(store, 'solve', ['lantern'], port1)).madeFrom).toMatch(
+    /^[0-9a-f]{32}$/,
+  )
   expect((await arrived).needs.length).toBeGreaterThan(10)
   port2.close()
 }, 60_000)
 
 test('many who ask the same at once are answered by one reading; after it is closed the next to ask opens another', async () => {
-  const answers = await Promise.all(Array.from({ length: 30 }, () => readings.json(store, 'budget', 'lantern').then((answer) => answer.text())))
+  const answers = await Promise.all(
+    Array.from({ length: 30 }, () =>
+      readings.json(store, 'budget', 'lantern').then((answer) => answer.text()),
+    ),
+  )
   expect(new Set(answers).size).toBe(1)
   await readings.close()
   // A file that somebody else holds could not be left so.

@@ -31,7 +31,10 @@ export class ReadingThread {
   #last = 0
   readonly #waiting = new Map<number, Waiting>()
   /** What was asked since the last change: many look at the same. */
-  readonly #kept = new Map<string, { readonly store: object; readonly told: string; readonly answer: Promise<Bytes> }>()
+  readonly #kept = new Map<
+    string,
+    { readonly store: object; readonly told: string; readonly answer: Promise<Bytes> }
+  >()
 
   /** What a reading answers, for a command that hangs on it. @throws what the reading throws */
   async ask<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Answer<N>> {
@@ -39,13 +42,20 @@ export class ReadingThread {
   }
 
   /** The same, with a port that the reading writes to as its last argument. */
-  async hand<N extends ReadingName>(store: Store, name: N, args: Asked<N> extends [...infer A, MessagePort] ? A : never, port: MessagePort): Promise<Answer<N>> {
+  async hand<N extends ReadingName>(
+    store: Store,
+    name: N,
+    args: Asked<N> extends [...infer A, MessagePort] ? A : never,
+    port: MessagePort,
+  ): Promise<Answer<N>> {
     return parsed(await this.#run(store, name, args, port))
   }
 
   /** What a reading answers, as it goes out: JSON that is not read here. @throws what the reading throws */
   async json<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Response> {
-    return new Response(await this.#once(store, name, args), { headers: { 'content-type': 'application/json' } })
+    return new Response(await this.#once(store, name, args), {
+      headers: { 'content-type': 'application/json' },
+    })
   }
 
   /** A file that a reading makes. @throws what the reading throws */
@@ -72,7 +82,8 @@ export class ReadingThread {
     await this.json(store, 'builds')
     const { parts } = (await store.root('part').count({ parts: '*' }).first()) as { parts: number }
     if (parts > MOST_WARMED) return
-    for (const { id } of (await store.list('build')).slice(0, BUILDS_WARMED)) await this.json(store, 'pairings', id)
+    for (const { id } of (await store.list('build')).slice(0, BUILDS_WARMED))
+      await this.json(store, 'pairings', id)
   }
 
   async close(): Promise<void> {
@@ -86,14 +97,23 @@ export class ReadingThread {
     await worker.terminate()
   }
 
-  #run(store: Store, name: ReadingName, args: readonly unknown[], port?: MessagePort): Promise<Bytes> {
+  #run(
+    store: Store,
+    name: ReadingName,
+    args: readonly unknown[],
+    port?: MessagePort,
+  ): Promise<Bytes> {
     const { file } = store
-    if (file === null) return readAs(store, name, port ? [...args, port] : args).finally(() => port?.close())
+    if (file === null)
+      return readAs(store, name, port ? [...args, port] : args).finally(() => port?.close())
     const worker = this.#thread(store, file)
     const id = ++this.#last
     return new Promise((answered, failed) => {
       this.#waiting.set(id, { answered, failed })
-      worker.postMessage({ id, name, args, ...(port ? { port } : {}) } satisfies ToReading, port ? [port] : [])
+      worker.postMessage(
+        { id, name, args, ...(port ? { port } : {}) } satisfies ToReading,
+        port ? [port] : [],
+      )
     })
   }
 
@@ -102,10 +122,13 @@ export class ReadingThread {
     const worker = startWorker('reading-worker', { database: file })
     this.#worker = worker
     this.#file = file
-    this.#stopHearing = onChange(store.root, ({ packed }) => worker.postMessage({ change: packed } satisfies ToReading))
+    this.#stopHearing = onChange(store.root, ({ packed }) =>
+      worker.postMessage({ change: packed } satisfies ToReading),
+    )
     worker.on('message', (message: FromReading) => {
       // Found again where it could not be written.
-      if ('found' in message) return void writeMatches(store.root, message.found).catch(() => undefined)
+      if ('found' in message)
+        return void writeMatches(store.root, message.found).catch(() => undefined)
       const waiting = this.#waiting.get(message.id)
       this.#waiting.delete(message.id)
       if ('answer' in message) waiting?.answered(message.answer)
@@ -133,7 +156,15 @@ const parsed = <T>(bytes: Bytes): T => JSON.parse(decoder.decode(bytes)) as T
 /** How long the thread is given to let go of the file. */
 const PATIENCE_MS = 1000
 
-function errorOf({ kind, message, status = 500, extra = {}, faults = [], code, stack }: Fault): Error {
+function errorOf({
+  kind,
+  message,
+  status = 500,
+  extra = {},
+  faults = [],
+  code,
+  stack,
+}: Fault): Error {
   if (kind === 'problem') return new ProblemError(status, message, extra)
   if (kind === 'file') return new FileFault(message, faults, status as FileFault['status'])
   return Object.assign(new Error(message), { code, stack })

@@ -11,7 +11,12 @@ import { type ReadingName, readAs } from './readings.ts'
 /** To the thread: what another connection wrote, what is asked, or that it is over. */
 export type ToReading =
   | { readonly change: PackedChange }
-  | { readonly id: number; readonly name: ReadingName; readonly args: readonly unknown[]; readonly port?: MessagePort }
+  | {
+      readonly id: number
+      readonly name: ReadingName
+      readonly args: readonly unknown[]
+      readonly port?: MessagePort
+    }
   | 'close'
 /** From it: an answer, or why there is none; or what was found on the way and is worth keeping. */
 export type FromReading =
@@ -34,14 +39,17 @@ const isReady = onlyRead(knex)
   .then(keepMatchesOn)
 const store = new Store(knex)
 const port = parentPort!
-const send = (message: FromReading): void => port.postMessage(message, 'answer' in message ? [message.answer.buffer] : [])
+const send = (message: FromReading): void =>
+  port.postMessage(message, 'answer' in message ? [message.answer.buffer] : [])
 
 port.on('message', (message: ToReading) => {
   if (message === 'close') void knex.destroy().then(() => port.close())
   else if ('change' in message) announce(knex, message.change)
   else
     isReady
-      .then(() => readAs(store, message.name, message.port ? [...message.args, message.port] : message.args))
+      .then(() =>
+        readAs(store, message.name, message.port ? [...message.args, message.port] : message.args),
+      )
       .then(
         (answer) => send({ id: message.id, answer }),
         (error: unknown) => send({ id: message.id, fault: faultOf(error) }),
@@ -50,8 +58,14 @@ port.on('message', (message: ToReading) => {
 })
 
 function faultOf(error: unknown): Fault {
-  if (error instanceof ProblemError) return { kind: 'problem', message: error.message, status: error.status, extra: error.extra }
-  if (error instanceof FileFault) return { kind: 'file', message: error.message, status: error.status, faults: error.faults }
-  const { message = String(error), code, stack } = (error ?? {}) as { message?: string; code?: string; stack?: string }
+  if (error instanceof ProblemError)
+    return { kind: 'problem', message: error.message, status: error.status, extra: error.extra }
+  if (error instanceof FileFault)
+    return { kind: 'file', message: error.message, status: error.status, faults: error.faults }
+  const {
+    message = String(error),
+    code,
+    stack,
+  } = (error ?? {}) as { message?: string; code?: string; stack?: string }
   return { kind: 'other', message, code, stack }
 }

@@ -32,18 +32,26 @@ const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
  * requests are answered meanwhile. What they answer is JSON, or a file.
  */
 export const READINGS = {
-  builds: async (store: Store) => ({ items: await Promise.all((await store.list('build')).map((build) => headerOrFault(store, build, log))) }),
+  builds: async (store: Store) => ({
+    items: await Promise.all(
+      (await store.list('build')).map((build) => headerOrFault(store, build, log)),
+    ),
+  }),
   header: buildHeader,
   firstAnswer: firstAnswerView,
   brief: briefView,
   recipient: recipientView,
   pairings: listPairings,
-  pairing: async (store: Store, build: string, engine: string, transmission: string) => pairingDetail(await viewBuild(store, build), engine, transmission),
+  pairing: async (store: Store, build: string, engine: string, transmission: string) =>
+    pairingDetail(await viewBuild(store, build), engine, transmission),
   closingSet,
   shafts: findShafts,
   mating: matingCard,
   parts: partsList,
-  partsCsv: async (store: Store, build: string) => encoder.encode((await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build))),
+  partsCsv: async (store: Store, build: string) =>
+    encoder.encode(
+      (await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build)),
+    ),
   isLine,
   donors: donorsOf,
   donorSheet,
@@ -53,7 +61,10 @@ export const READINGS = {
   /** Hands the sources of a build to a solver, and answers what they are known by. */
   solve: async (store: Store, build: string, to: MessagePort) => {
     const { run, gathered, madeFrom } = await planBuild(store, build)
-    if (!run) throw new ConflictError('Choose a pairing first: without it there is no parts list to source.')
+    if (!run)
+      throw new ConflictError(
+        'Choose a pairing first: without it there is no parts list to source.',
+      )
     to.postMessage(gathered.problem)
     return { madeFrom }
   },
@@ -61,18 +72,39 @@ export const READINGS = {
   facePdf: async (store: Store, part: string, slot: string, paper: Paper) => {
     const { part: row, faces } = await facesOf(store, part)
     const face = faces.find((one) => one.name === slot)
-    if (!face) throw new UnprocessableError(`${row.name} has no pattern of its ${slot} face yet: measure its holes first.`)
-    return (await pdf()).patternToPdf({ title: `${row.name}, ${face.name} face`, faces: [face], isMirrored: face.looks === 'forward', paper })
+    if (!face)
+      throw new UnprocessableError(
+        `${row.name} has no pattern of its ${slot} face yet: measure its holes first.`,
+      )
+    return (await pdf()).patternToPdf({
+      title: `${row.name}, ${face.name} face`,
+      faces: [face],
+      isMirrored: face.looks === 'forward',
+      paper,
+    })
   },
   faceDxf: async (store: Store, part: string) => {
     const { part: row, faces } = await facesOf(store, part)
-    if (faces.length === 0) throw new UnprocessableError(`${row.name} has no pattern yet: measure its holes first.`)
+    if (faces.length === 0)
+      throw new UnprocessableError(`${row.name} has no pattern yet: measure its holes first.`)
     return encoder.encode((await dxf()).patternToDxf(faces))
   },
-  platePdf: async (store: Store, build: string, engine: string, transmission: string, paper: Paper) =>
-    (await pdf()).patternToPdf({ ...(await plateFaces(store, build, engine, transmission)), isMirrored: false, paper }),
+  platePdf: async (
+    store: Store,
+    build: string,
+    engine: string,
+    transmission: string,
+    paper: Paper,
+  ) =>
+    (await pdf()).patternToPdf({
+      ...(await plateFaces(store, build, engine, transmission)),
+      isMirrored: false,
+      paper,
+    }),
   plateDxf: async (store: Store, build: string, engine: string, transmission: string) =>
-    encoder.encode((await dxf()).patternToDxf((await plateFaces(store, build, engine, transmission)).faces)),
+    encoder.encode(
+      (await dxf()).patternToDxf((await plateFaces(store, build, engine, transmission)).faces),
+    ),
 } satisfies Record<string, (store: Store, ...args: never[]) => Promise<unknown>>
 
 /** Loaded when one is asked for. */
@@ -82,12 +114,25 @@ const dxf = () => import('../documents/pattern-dxf.ts')
 export type Readings = typeof READINGS
 export type ReadingName = keyof Readings
 /** What a reading is asked with. */
-export type Asked<N extends ReadingName> = Readings[N] extends (store: Store, ...args: infer A) => unknown ? A : never
+export type Asked<N extends ReadingName> = Readings[N] extends (
+  store: Store,
+  ...args: infer A
+) => unknown
+  ? A
+  : never
 export type Answer<N extends ReadingName> = Awaited<ReturnType<Readings[N]>>
 
 /** Does one reading. @returns its JSON as it goes out, or the bytes of a file */
-export async function readAs(store: Store, name: ReadingName, args: readonly unknown[]): Promise<Uint8Array<ArrayBuffer>> {
-  const answer = await (READINGS[name] as (store: Store, ...args: readonly unknown[]) => Promise<unknown>)(store, ...args)
+export async function readAs(
+  store: Store,
+  name: ReadingName,
+  args: readonly unknown[],
+): Promise<Uint8Array<ArrayBuffer>> {
+  const answer = await (
+    READINGS[name] as (store: Store, ...args: readonly unknown[]) => Promise<unknown>
+  )(store, ...args)
   // A copy of its own: it is handed to another thread whole.
-  return answer instanceof Uint8Array ? new Uint8Array(answer) : encoder.encode(JSON.stringify(answer))
+  return answer instanceof Uint8Array
+    ? new Uint8Array(answer)
+    : encoder.encode(JSON.stringify(answer))
 }

@@ -5,7 +5,13 @@ import { JobRunner } from './runner.ts'
 const jobs = new JobRunner()
 afterAll(() => jobs.close())
 
-const small: Problem = { currency: 'EUR', needs: [{ id: 'n', quantity: 1 }], candidates: [{ id: 'c', need: 'n', source: 'keep', priceMinor: 7 }], bundles: [], suppliers: [] }
+const small: Problem = {
+  currency: 'EUR',
+  needs: [{ id: 'n', quantity: 1 }],
+  candidates: [{ id: 'c', need: 'n', source: 'keep', priceMinor: 7 }],
+  bundles: [],
+  suppliers: [],
+}
 
 /** Hard enough that no machine proves it at once: many equal choices under a budget of suppliers. */
 const hard: Problem = {
@@ -34,8 +40,19 @@ const hard: Problem = {
 
 test('a job runs on a worker, lands its plan, and is told from start to end', async () => {
   const landed: unknown[] = []
-  const job = jobs.start('sourcing', 'build', small, 10_000, async ({ plan }) => void landed.push(plan.totalMinor))
-  expect(job).toMatchObject({ kind: 'sourcing', subject: 'build', status: 'running', endedAt: null })
+  const job = jobs.start(
+    'sourcing',
+    'build',
+    small,
+    10_000,
+    async ({ plan }) => void landed.push(plan.totalMinor),
+  )
+  expect(job).toMatchObject({
+    kind: 'sourcing',
+    subject: 'build',
+    status: 'running',
+    endedAt: null,
+  })
   await jobs.wait(job.id)
   expect([jobs.find(job.id)!.status, landed]).toEqual(['done', [7]])
 })

@@ -53,7 +53,12 @@ export class JobRunner {
     return (await this.#solve(problem, timeLimitMs, signal, new SharedArrayBuffer(32))).plan
   }
 
-  async #solve(problem: Problem | MessagePort, timeLimitMs: number, signal: AbortSignal | undefined, shared: SharedArrayBuffer): Promise<Solved> {
+  async #solve(
+    problem: Problem | MessagePort,
+    timeLimitMs: number,
+    signal: AbortSignal | undefined,
+    shared: SharedArrayBuffer,
+  ): Promise<Solved> {
     const state = new Float64Array(shared)
     const ended = new AbortController()
     const stop = (): void => {
@@ -64,17 +69,37 @@ export class JobRunner {
     signal?.addEventListener('abort', stop, { once: true })
     try {
       const task: SolveTask = { problem, timeLimitMs, shared }
-      return (await this.#threads().run(task, { signal: ended.signal, transferList: problem instanceof MessagePort ? [problem] : [] })) as Solved
+      return (await this.#threads().run(task, {
+        signal: ended.signal,
+        transferList: problem instanceof MessagePort ? [problem] : [],
+      })) as Solved
     } finally {
       signal?.removeEventListener('abort', stop)
     }
   }
 
   /** Starts a job and returns at once; `land` runs when the plan is there. @param problem what is solved, or the port it comes by */
-  start(kind: string, subject: string, problem: Problem | MessagePort, timeLimitMs: number, land: (solved: Solved) => Promise<unknown>): JobState {
+  start(
+    kind: string,
+    subject: string,
+    problem: Problem | MessagePort,
+    timeLimitMs: number,
+    land: (solved: Solved) => Promise<unknown>,
+  ): JobState {
     const shared = new SharedArrayBuffer(32)
     const abort = new AbortController()
-    const state: JobState = { id: uuidv7(), kind, subject, status: 'running', startedAt: Date.now(), endedAt: null, best: null, bound: null, error: null, result: null }
+    const state: JobState = {
+      id: uuidv7(),
+      kind,
+      subject,
+      status: 'running',
+      startedAt: Date.now(),
+      endedAt: null,
+      best: null,
+      bound: null,
+      error: null,
+      result: null,
+    }
     const finished = this.#solve(problem, timeLimitMs, abort.signal, shared)
       .then(async (solved) => {
         state.result = await this.gate.enter(() => land(solved))
@@ -95,8 +120,10 @@ export class JobRunner {
     const job = this.#jobs.get(id)
     if (!job) return null
     if (job.shared[3]! > 0) {
-      job.state.best = Number.isFinite(job.shared[1]!) && Math.abs(job.shared[1]!) < 1e20 ? job.shared[1]! : null
-      job.state.bound = Number.isFinite(job.shared[2]!) && Math.abs(job.shared[2]!) < 1e20 ? job.shared[2]! : null
+      job.state.best =
+        Number.isFinite(job.shared[1]!) && Math.abs(job.shared[1]!) < 1e20 ? job.shared[1]! : null
+      job.state.bound =
+        Number.isFinite(job.shared[2]!) && Math.abs(job.shared[2]!) < 1e20 ? job.shared[2]! : null
     }
     return job.state
   }
@@ -113,17 +140,32 @@ export class JobRunner {
 
   async close(): Promise<void> {
     for (const job of this.#jobs.values()) job.abort.abort()
-    await Promise.all([this.#pool?.destroy(), this.files.close(), this.offers.close(), this.readings.close()])
+    await Promise.all([
+      this.#pool?.destroy(),
+      this.files.close(),
+      this.offers.close(),
+      this.readings.close(),
+    ])
   }
 
   #threads(): Piscina {
-    if (this.#pool && ++this.#solves > SOLVES_PER_THREAD && this.#pool.queueSize === 0 && this.#pool.utilization === 0) {
+    if (
+      this.#pool &&
+      ++this.#solves > SOLVES_PER_THREAD &&
+      this.#pool.queueSize === 0 &&
+      this.#pool.utilization === 0
+    ) {
       void this.#pool.close()
       this.#pool = null
     }
     if (!this.#pool) {
       this.#solves = 0
-      this.#pool = new Piscina({ ...workerUrl('solve-worker'), maxThreads: 2, minThreads: 0, idleTimeout: 60_000 })
+      this.#pool = new Piscina({
+        ...workerUrl('solve-worker'),
+        maxThreads: 2,
+        minThreads: 0,
+        idleTimeout: 60_000,
+      })
     }
     return this.#pool
   }

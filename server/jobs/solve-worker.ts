@@ -30,7 +30,11 @@ export interface SolveTask {
 stepBack()
 const loaded = loadHighs()
 
-export default async function solve({ problem: posed, timeLimitMs, shared }: SolveTask): Promise<Solved> {
+export default async function solve({
+  problem: posed,
+  timeLimitMs,
+  shared,
+}: SolveTask): Promise<Solved> {
   const state = new Float64Array(shared)
   const problem = 'candidates' in posed ? posed : await received(posed)
   const plan = await solveSourcing(
@@ -57,9 +61,16 @@ async function received(port: MessagePort): Promise<Problem> {
 function takenOf(plan: Plan, { candidates, bundles }: Problem): Map<string, Taken> {
   const wanted = new Set(plan.lines.map(takenBy))
   const taken = new Map<string, Taken>()
-  for (const { id, source, supplier, part } of candidates) if (wanted.has(id)) taken.set(id, { source, supplierId: supplier ?? null, partId: part ?? null })
+  for (const { id, source, supplier, part } of candidates)
+    if (wanted.has(id))
+      taken.set(id, { source, supplierId: supplier ?? null, partId: part ?? null })
   for (const bundle of bundles)
     for (const item of bundle.items)
-      if (wanted.has(itemKey(bundle.id, item.id))) taken.set(itemKey(bundle.id, item.id), { source: bundle.kind, supplierId: null, partId: item.part ?? null })
+      if (wanted.has(itemKey(bundle.id, item.id)))
+        taken.set(itemKey(bundle.id, item.id), {
+          source: bundle.kind,
+          supplierId: null,
+          partId: item.part ?? null,
+        })
   return taken
 }

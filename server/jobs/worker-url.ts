@@ -6,7 +6,10 @@ import { Worker } from 'node:worker_threads'
 export function workerUrl(name: string): { filename: string; execArgv: string[] } {
   const built = fileURLToPath(new URL(`./${name}.js`, import.meta.url))
   if (existsSync(built)) return { filename: built, execArgv: [] }
-  return { filename: fileURLToPath(new URL(`./${name}.ts`, import.meta.url)), execArgv: ['--import', 'tsx'] }
+  return {
+    filename: fileURLToPath(new URL(`./${name}.ts`, import.meta.url)),
+    execArgv: ['--import', 'tsx'],
+  }
 }
 
 /** A thread of its own that runs a worker for as long as it is wanted. */
@@ -14,5 +17,8 @@ export function startWorker(name: string, workerData: unknown): Worker {
   const { filename, execArgv } = workerUrl(name)
   if (execArgv.length === 0) return new Worker(filename, { workerData })
   // A source is read through tsx once that is registered, not where a thread begins with it.
-  return new Worker(`import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(pathToFileURL(filename).href)})))`, { eval: true, workerData })
+  return new Worker(
+    `import('tsx/esm/api').then(({ register }) => (register(), import(${JSON.stringify(pathToFileURL(filename).href)})))`,
+    { eval: true, workerData },
+  )
 }

@@ -1,4 +1,9 @@
-import { checkJointRequest, checkJointResponse, checkPairingRequest, checkPairingResponse } from '../../contract/check.ts'
+import {
+  checkJointRequest,
+  checkJointResponse,
+  checkPairingRequest,
+  checkPairingResponse,
+} from '../../contract/check.ts'
 import { JOINTS } from '../../core/joints/index.ts'
 import { describeJoint } from '../../core/joints/judging/describe.ts'
 import { type App, newRouter, type Services } from '../router.ts'
@@ -10,7 +15,14 @@ export function checkRoutes(_services: Services): App {
   const app = newRouter()
   route(
     app,
-    { method: 'post', path: '/check/joint', summary: 'Check one joint between two lists of ports', tag: 'Check', body: checkJointRequest, answer: checkJointResponse },
+    {
+      method: 'post',
+      path: '/check/joint',
+      summary: 'Check one joint between two lists of ports',
+      tag: 'Check',
+      body: checkJointRequest,
+      answer: checkJointResponse,
+    },
     async ({ body }) => checkOneJoint(body),
   )
   route(
@@ -25,8 +37,17 @@ export function checkRoutes(_services: Services): App {
     },
     async ({ body }) => checkOnePairing(body),
   )
-  route(app, { method: 'get', path: '/joints', summary: 'Every joint: what decides it, its limits, and how each field is measured', tag: 'Check' }, async () => ({
-    items: JOINTS.map(describeJoint),
-  }))
+  route(
+    app,
+    {
+      method: 'get',
+      path: '/joints',
+      summary: 'Every joint: what decides it, its limits, and how each field is measured',
+      tag: 'Check',
+    },
+    async () => ({
+      items: JOINTS.map(describeJoint),
+    }),
+  )
   return app
 }

@@ -22,18 +22,35 @@ afterAll(async () => {
 async function call(method: string, path: string, body?: unknown, person?: string) {
   const answer = await app.request(`/api${path}`, {
     method,
-    headers: { ...(body === undefined ? {} : { 'content-type': 'application/json' }), ...(person ? { 'x-junket-person': person } : {}) },
+    headers: {
+      ...(body === undefined ? {} : { 'content-type': 'application/json' }),
+      ...(person ? { 'x-junket-person': person } : {}),
+    },
     ...(body === undefined ? {} : { body: JSON.stringify(body) }),
   })
-  return { status: answer.status, command: answer.headers.get('x-junket-command'), json: (await answer.json()) as any }
+  return {
+    status: answer.status,
+    command: answer.headers.get('x-junket-command'),
+    json: (await answer.json()) as any,
+  }
 }
 
 test('a change carries who is at the bench, by their name then', async () => {
-  const { json: supplier } = await call('POST', '/suppliers', { name: 'Gull Supplies', currency: 'EUR' }, 'person-ida')
+  const { json: supplier } = await call(
+    'POST',
+    '/suppliers',
+    { name: 'Gull Supplies', currency: 'EUR' },
+    'person-ida',
+  )
   const { json: ida } = await call('GET', '/people')
   const person = ida.items.find((one: { id: string }) => one.id === 'person-ida')
   await call('PATCH', '/people/person-ida', { version: person.version, name: 'Ida the elder' })
-  await call('PATCH', `/suppliers/${supplier.id}`, { version: supplier.version, place: 'Quay' }, 'person-ida')
+  await call(
+    'PATCH',
+    `/suppliers/${supplier.id}`,
+    { version: supplier.version, place: 'Quay' },
+    'person-ida',
+  )
   const { json } = await call('GET', `/history?entity=supplier&id=${supplier.id}`)
   expect(json.items.map((entry: { who: string; act: string }) => [entry.who, entry.act])).toEqual([
     ['Ida the elder', 'update'],
@@ -48,7 +65,8 @@ test('undo takes back one command whole, and its own command does it again', asy
     engine: { template: 'iron-eight' },
     transmission: { template: 'heavy-five-speed' },
   })
-  const parts = async (): Promise<number> => (await call('GET', '/parts?kind=engine&limit=100')).json.items.length
+  const parts = async (): Promise<number> =>
+    (await call('GET', '/parts?kind=engine&limit=100')).json.items.length
   const with_ = await parts()
   const { json: undone } = await call('POST', '/undo', { command })
   expect(await parts()).toBe(with_ - 1)
@@ -59,27 +77,42 @@ test('undo takes back one command whole, and its own command does it again', asy
 })
 
 test('an undo that would lose a later change is refused, and changes nothing', async () => {
-  const { json: supplier, command } = await call('POST', '/suppliers', { name: 'Tern', currency: 'EUR' })
+  const { json: supplier, command } = await call('POST', '/suppliers', {
+    name: 'Tern',
+    currency: 'EUR',
+  })
   await call('PATCH', `/suppliers/${supplier.id}`, { version: supplier.version, place: 'Quay' })
   const { status, json } = await call('POST', '/undo', { command })
   expect([status, json.detail]).toEqual([409, expect.stringContaining('changed since')])
-  expect((await call('GET', '/suppliers')).json.items.find((one: { id: string }) => one.id === supplier.id).place).toBe('Quay')
+  expect(
+    (await call('GET', '/suppliers')).json.items.find(
+      (one: { id: string }) => one.id === supplier.id,
+    ).place,
+  ).toBe('Quay')
 })
 
 test('a stale write is answered with both values', async () => {
   const { json } = await call('GET', '/builds/lantern')
   await call('PATCH', '/builds/lantern', { version: json.build.version, contingency: 0.5 })
-  const stale = await call('PATCH', '/builds/lantern', { version: json.build.version, contingency: 0.4 })
+  const stale = await call('PATCH', '/builds/lantern', {
+    version: json.build.version,
+    contingency: 0.4,
+  })
   expect(stale.status).toBe(409)
   expect([stale.json.theirs.contingency, stale.json.yours.contingency]).toEqual([0.5, 0.4])
 })
 
 test('one entry of the history is put back, the rest stays', async () => {
   const { json } = await call('GET', '/builds/lantern')
-  const { json: first } = await call('PATCH', '/builds/lantern', { version: json.build.version, contingency: 0.5 })
+  const { json: first } = await call('PATCH', '/builds/lantern', {
+    version: json.build.version,
+    contingency: 0.5,
+  })
   await call('PATCH', '/builds/lantern', { version: first.version, why: 'Another reason' })
   const { json: history } = await call('GET', '/history?entity=build&id=lantern')
-  const entry = history.items.find((one: { after: { contingency?: number } }) => one.after?.contingency === 0.5)
+  const entry = history.items.find(
+    (one: { after: { contingency?: number } }) => one.after?.contingency === 0.5,
+  )
   await call('POST', `/history/${entry.id}/restore`)
   const { json: now } = await call('GET', '/builds/lantern')
   expect([now.build.contingency, now.build.why]).toEqual([0.22, 'Another reason'])
@@ -91,7 +124,10 @@ test('the history is told by name and in the currency of its build, a page at a 
   const { json: second } = await call('GET', `/history?limit=5&before=${first.next}`)
   expect(second.items[0].id).toBeLessThan(first.items[4].id)
   const { json } = await call('GET', '/history?entity=decision')
-  expect(json.items[0]).toMatchObject({ name: expect.stringContaining('estimate'), currency: 'EUR' })
+  expect(json.items[0]).toMatchObject({
+    name: expect.stringContaining('estimate'),
+    currency: 'EUR',
+  })
 })
 
 test('what is removed waits in the trash with what it owned, and comes back', async () => {
@@ -117,7 +153,8 @@ test.each([
 })
 
 test('find takes marks as letters, and nothing finds nothing', async () => {
-  for (const typed of ['%', '_', '', '   ']) expect((await call('GET', `/find?q=${encodeURIComponent(typed)}`)).json.items).toEqual([])
+  for (const typed of ['%', '_', '', '   '])
+    expect((await call('GET', `/find?q=${encodeURIComponent(typed)}`)).json.items).toEqual([])
 })
 
 test('types, families of the catalogue and of the standard, and the twelve questions are offered', async () => {
@@ -145,10 +182,50 @@ test.each([
 
 test.each([
   [{ subject: 'joint', joint: 'depth', says: 'yes', grade: 'heard' }, 422],
-  [{ subject: 'joint', joint: 'nose', engineId: 'wick-2', transmissionId: 'marlund-4', says: 'yes', grade: 'heard' }, 422],
-  [{ subject: 'kit', engineId: 'wick-2', transmissionId: 'marlund-4', says: 'yes', grade: 'heard' }, 422],
-  [{ subject: 'joint', joint: 'depth', engineId: 'nothing', transmissionId: 'marlund-4', says: 'yes', grade: 'heard' }, 404],
-  [{ subject: 'build', engineFamily: 'P', transmissionFamily: 'Q', says: 'yes', grade: 'heard', distanceKm: 12000, known: 3 }, 200],
+  [
+    {
+      subject: 'joint',
+      joint: 'nose',
+      engineId: 'wick-2',
+      transmissionId: 'marlund-4',
+      says: 'yes',
+      grade: 'heard',
+    },
+    422,
+  ],
+  [
+    {
+      subject: 'kit',
+      engineId: 'wick-2',
+      transmissionId: 'marlund-4',
+      says: 'yes',
+      grade: 'heard',
+    },
+    422,
+  ],
+  [
+    {
+      subject: 'joint',
+      joint: 'depth',
+      engineId: 'nothing',
+      transmissionId: 'marlund-4',
+      says: 'yes',
+      grade: 'heard',
+    },
+    404,
+  ],
+  [
+    {
+      subject: 'build',
+      engineFamily: 'P',
+      transmissionFamily: 'Q',
+      says: 'yes',
+      grade: 'heard',
+      distanceKm: 12000,
+      known: 3,
+    },
+    200,
+  ],
 ])('a claim on a joint as a whole, %o, is answered %i', async (body, status) => {
   expect((await call('POST', '/joint-claims', body)).status).toBe(status)
 })
@@ -157,19 +234,41 @@ test('a claim that contradicts a computed joint stands beside it as a conflict, 
   const pairing = '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4'
   const { json: before } = await call('GET', pairing)
   const torque = before.joints.find((one: { joint: string }) => one.joint === 'torque')
-  await call('POST', '/joint-claims', { subject: 'joint', joint: 'torque', engineId: 'wick-2', transmissionId: 'marlund-4', says: 'no', grade: 'heard', sentence: 'One broke.' })
+  await call('POST', '/joint-claims', {
+    subject: 'joint',
+    joint: 'torque',
+    engineId: 'wick-2',
+    transmissionId: 'marlund-4',
+    says: 'no',
+    grade: 'heard',
+    sentence: 'One broke.',
+  })
   const { json: after } = await call('GET', pairing)
   const joint = after.joints.find((one: { joint: string }) => one.joint === 'torque')
-  expect([joint.bare.code, joint.answer, joint.conflicts.length]).toEqual([torque.bare.code, null, 1])
+  expect([joint.bare.code, joint.answer, joint.conflicts.length]).toEqual([
+    torque.bare.code,
+    null,
+    1,
+  ])
   const { json: rows } = await call('GET', '/builds/lantern/pairings')
-  const row = rows.items.find((one: { engineId: string; transmissionId: string }) => one.engineId === 'wick-2' && one.transmissionId === 'marlund-4')
+  const row = rows.items.find(
+    (one: { engineId: string; transmissionId: string }) =>
+      one.engineId === 'wick-2' && one.transmissionId === 'marlund-4',
+  )
   expect(row.joints.find((one: { joint: string }) => one.joint === 'torque').conflicts).toBe(1)
 })
 
 test('what is said of two families answers for every engine and gearbox that carries them, and no other', async () => {
-  const family = async (portId: string, name: string) => (await call('POST', '/claims', { portId, field: 'family', value: name, grade: 'heard' })).status
-  expect([await family('quill-late/face/rear', 'quill'), await family('sunagi-5/face/front', 'sunagi')]).toEqual([200, 200])
-  const { json: pairing } = await call('GET', '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5')
+  const family = async (portId: string, name: string) =>
+    (await call('POST', '/claims', { portId, field: 'family', value: name, grade: 'heard' })).status
+  expect([
+    await family('quill-late/face/rear', 'quill'),
+    await family('sunagi-5/face/front', 'sunagi'),
+  ]).toEqual([200, 200])
+  const { json: pairing } = await call(
+    'GET',
+    '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5',
+  )
   expect([pairing.engineFamily, pairing.transmissionFamily]).toEqual(['quill', 'sunagi'])
   await call('POST', '/joint-claims', {
     subject: 'joint',
@@ -185,15 +284,23 @@ test('what is said of two families answers for every engine and gearbox that car
     .filter((row: { joints: { claimed: boolean }[] }) => row.joints.some((joint) => joint.claimed))
     .map((row: { engineId: string; transmissionId: string }) => [row.engineId, row.transmissionId])
   expect(claimed).toContainEqual(['quill-late', 'sunagi-5'])
-  expect(claimed.filter(([engine, box]: [string, string]) => engine === 'quill-late' && box === 'kessarn-5')).toEqual([])
+  expect(
+    claimed.filter(
+      ([engine, box]: [string, string]) => engine === 'quill-late' && box === 'kessarn-5',
+    ),
+  ).toEqual([])
 })
 
 test('confirming or dropping settles a small thing; undoing puts it back', async () => {
-  const open = async (): Promise<string[]> => (await call('GET', '/builds/lantern/first-answer')).json.toSettle
+  const open = async (): Promise<string[]> =>
+    (await call('GET', '/builds/lantern/first-answer')).json.toSettle
   const all = await open()
   expect(all).toHaveLength(13)
   await call('POST', '/builds/lantern/decisions', { needId: 'belt/bay/main', act: 'confirm' })
-  const { command } = await call('POST', '/builds/lantern/decisions', { needId: 'top-hose/bay/main', act: 'drop' })
+  const { command } = await call('POST', '/builds/lantern/decisions', {
+    needId: 'top-hose/bay/main',
+    act: 'drop',
+  })
   expect(await open()).toHaveLength(11)
   await call('POST', '/undo', { command })
   expect((await open()).sort()).toEqual(all.filter((id) => id !== 'belt/bay/main').sort())

@@ -17,26 +17,72 @@ const fileName = (name: string, ending: string): string =>
 export function documentRoutes({ store, jobs }: Services): App {
   const app = newRouter()
   const tag = 'Documents'
-  const offers = { tag, json: offersInput, raw: ['text/csv', 'application/octet-stream'], query: offersInput.pick({ decimal: true }) } as const
-  const chunksOf = ({ bytes, isWrapped, query }: SentFile<{ decimal: Decimal }>) => jobs.files.read('offers', bytes, { isWrapped, decimal: query.decimal })
-  fileRoute(app, { ...offers, path: '/offers/preview', summary: 'What importing these offers would do; every bad row by line and column' }, async (file) =>
-    jobs.offers.preview(store, chunksOf(file)),
-  )
-  fileRoute(app, { ...offers, path: '/offers/import', summary: 'Import offers from CSV, all or nothing' }, async (file) => jobs.offers.import(store, chunksOf(file)))
-  route(app, { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag }, async ({ params, c }) => {
-    const build = await store.get('build', params.id!)
-    c.header('content-disposition', `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`)
-    return c.body(await jobs.readings.file(store, 'partsCsv', params.id!), 200, { 'content-type': 'text/csv; charset=utf-8' })
-  })
-  route(app, { method: 'get', path: '/builds/{id}/export.json', summary: 'The build and all it refers to, as JSON', tag }, async ({ params, c }) => {
-    const build = await store.get('build', params.id!)
-    c.header('content-disposition', `attachment; filename="${fileName(String(build.name), 'json')}"`)
-    return c.body(`${JSON.stringify(await exportBuild(store, params.id!), null, 1)}\n`, 200, { 'content-type': 'application/json' })
-  })
+  const offers = {
+    tag,
+    json: offersInput,
+    raw: ['text/csv', 'application/octet-stream'],
+    query: offersInput.pick({ decimal: true }),
+  } as const
+  const chunksOf = ({ bytes, isWrapped, query }: SentFile<{ decimal: Decimal }>) =>
+    jobs.files.read('offers', bytes, { isWrapped, decimal: query.decimal })
   fileRoute(
     app,
-    { path: '/builds/import', summary: 'Read a build document, all or nothing; every fault by table, id and field', tag, json: z.unknown(), raw: ['application/octet-stream'] },
-    async ({ bytes }) => importBuild(store, jobs.files.read('build', bytes, { isWrapped: false, decimal: 'ask' })),
+    {
+      ...offers,
+      path: '/offers/preview',
+      summary: 'What importing these offers would do; every bad row by line and column',
+    },
+    async (file) => jobs.offers.preview(store, chunksOf(file)),
+  )
+  fileRoute(
+    app,
+    { ...offers, path: '/offers/import', summary: 'Import offers from CSV, all or nothing' },
+    async (file) => jobs.offers.import(store, chunksOf(file)),
+  )
+  route(
+    app,
+    { method: 'get', path: '/builds/{id}/parts.csv', summary: 'The parts list as CSV', tag },
+    async ({ params, c }) => {
+      const build = await store.get('build', params.id!)
+      c.header(
+        'content-disposition',
+        `attachment; filename="${fileName(`${build.name}-parts`, 'csv')}"`,
+      )
+      return c.body(await jobs.readings.file(store, 'partsCsv', params.id!), 200, {
+        'content-type': 'text/csv; charset=utf-8',
+      })
+    },
+  )
+  route(
+    app,
+    {
+      method: 'get',
+      path: '/builds/{id}/export.json',
+      summary: 'The build and all it refers to, as JSON',
+      tag,
+    },
+    async ({ params, c }) => {
+      const build = await store.get('build', params.id!)
+      c.header(
+        'content-disposition',
+        `attachment; filename="${fileName(String(build.name), 'json')}"`,
+      )
+      return c.body(`${JSON.stringify(await exportBuild(store, params.id!), null, 1)}\n`, 200, {
+        'content-type': 'application/json',
+      })
+    },
+  )
+  fileRoute(
+    app,
+    {
+      path: '/builds/import',
+      summary: 'Read a build document, all or nothing; every fault by table, id and field',
+      tag,
+      json: z.unknown(),
+      raw: ['application/octet-stream'],
+    },
+    async ({ bytes }) =>
+      importBuild(store, jobs.files.read('build', bytes, { isWrapped: false, decimal: 'ask' })),
   )
   return app
 }

@@ -26,17 +26,32 @@ afterAll(async () => {
 })
 
 const call = async (method: string, path: string, body?: unknown): Promise<any> => {
-  const answer = await app.request(`/api${path}`, { method, ...(body === undefined ? {} : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }) })
+  const answer = await app.request(`/api${path}`, {
+    method,
+    ...(body === undefined
+      ? {}
+      : { headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) }),
+  })
   return { status: answer.status, ...(await answer.json()) }
 }
 
 test('a supplier is added, changed, removed, and put back', async () => {
-  const made = await call('POST', '/suppliers', { name: 'Pier', currency: 'SEK', shippingMinor: 9900, freeOverMinor: 100_000 })
+  const made = await call('POST', '/suppliers', {
+    name: 'Pier',
+    currency: 'SEK',
+    shippingMinor: 9900,
+    freeOverMinor: 100_000,
+  })
   expect(made).toMatchObject({ status: 200, minimumMinor: 0, version: 1 })
-  expect(await call('PATCH', `/suppliers/${made.id}`, { version: 1, freeOverMinor: null })).toMatchObject({ freeOverMinor: null, shippingMinor: 9900, version: 2 })
+  expect(
+    await call('PATCH', `/suppliers/${made.id}`, { version: 1, freeOverMinor: null }),
+  ).toMatchObject({ freeOverMinor: null, shippingMinor: 9900, version: 2 })
   const { trash } = await call('DELETE', `/suppliers/${made.id}`)
   expect((await call('GET', '/suppliers')).items).toEqual([])
-  expect(await call('POST', `/trash/${trash}/restore`)).toMatchObject({ entity: 'supplier', id: made.id })
+  expect(await call('POST', `/trash/${trash}/restore`)).toMatchObject({
+    entity: 'supplier',
+    id: made.id,
+  })
   expect((await call('GET', '/suppliers')).items).toMatchObject([{ name: 'Pier', version: 3 }])
 })
 
@@ -48,7 +63,11 @@ test.each([
   ['/rates', { fromCurrency: 'EUR', toCurrency: 'SEK', rate: 0, day: '2026-01-01' }, 'rate'],
   ['/rates', { fromCurrency: 'EUR', toCurrency: 'SEK', rate: 11, day: '1 May' }, 'day'],
   ['/kits', { name: 'K', priceMinor: 1, currency: 'EUR', items: [] }, 'items'],
-  ['/donors', { name: 'D', currency: 'EUR', items: [{ partId: 'p', chance: 50 }] }, 'items.0.chance'],
+  [
+    '/donors',
+    { name: 'D', currency: 'EUR', items: [{ partId: 'p', chance: 50 }] },
+    'items.0.chance',
+  ],
   ['/parts', { kind: 'spaceship', name: 'S' }, 'kind'],
   ['/builds', { name: 'B', currency: 'EUR', taxRate: 21 }, 'taxRate'],
 ])('%s refuses %j at %s', async (path, body, at) => {
@@ -59,13 +78,23 @@ test.each([
 test('two suppliers of one name clash plainly', async () => {
   await call('POST', '/suppliers', { name: 'Pier', currency: 'EUR' })
   const twice = await call('POST', '/suppliers', { name: 'Pier', currency: 'EUR' })
-  expect([twice.status, twice.detail]).toEqual([409, 'Another supplier has the same name. Nothing was changed.'])
+  expect([twice.status, twice.detail]).toEqual([
+    409,
+    'Another supplier has the same name. Nothing was changed.',
+  ])
 })
 
 test("an offer by hand joins its number in the issuer's spelling; it is listed by part and by supplier", async () => {
   const supplier = await call('POST', '/suppliers', { name: 'Pier', currency: 'EUR' })
   const part = await call('POST', '/parts', { kind: 'disc', name: 'Disc' })
-  const offer = await call('POST', '/offers', { partId: part.id, supplierId: supplier.id, issuer: 'ABC', number: '12-3.4', priceMinor: 900, currency: 'EUR' })
+  const offer = await call('POST', '/offers', {
+    partId: part.id,
+    supplierId: supplier.id,
+    issuer: 'ABC',
+    number: '12-3.4',
+    priceMinor: 900,
+    currency: 'EUR',
+  })
   expect(offer).toMatchObject({ normalised: '1234', pack: 1, stock: null, condition: 'new' })
   expect((await call('GET', `/offers?part=${part.id}`)).items).toHaveLength(1)
   expect((await call('GET', `/offers?supplier=${supplier.id}`)).items).toHaveLength(1)
@@ -74,15 +103,27 @@ test("an offer by hand joins its number in the issuer's spelling; it is listed b
 })
 
 test('an issuer that changes how it writes has its numbers spelled anew; a clash changes nothing', async () => {
-  const part = await call('POST', '/parts', { kind: 'disc', name: 'Disc', numbers: [{ issuer: 'ABC', number: '12/34.5' }] })
+  const part = await call('POST', '/parts', {
+    kind: 'disc',
+    name: 'Disc',
+    numbers: [{ issuer: 'ABC', number: '12/34.5' }],
+  })
   const [issuer] = (await call('GET', '/issuers')).items
-  expect(await call('PATCH', `/issuers/${issuer.id}`, { version: 1, noise: ' ./' })).toMatchObject({ noise: ' ./', version: 2 })
-  const spelled = async (): Promise<unknown[]> => (await knex('partNumber').select('normalised').orderBy('id')).map((row) => row.normalised)
+  expect(await call('PATCH', `/issuers/${issuer.id}`, { version: 1, noise: ' ./' })).toMatchObject({
+    noise: ' ./',
+    version: 2,
+  })
+  const spelled = async (): Promise<unknown[]> =>
+    (await knex('partNumber').select('normalised').orderBy('id')).map((row) => row.normalised)
   expect(await spelled()).toEqual(['12345'])
   await call('PATCH', `/issuers/${issuer.id}`, { version: 2, noise: ' ' })
   await call('POST', `/parts/${part.id}/numbers`, { issuer: 'ABC', number: '12345' })
   const clash = await call('PATCH', `/issuers/${issuer.id}`, { version: 3, noise: ' ./' })
-  expect([clash.status, (await call('GET', '/issuers')).items[0].noise, await spelled()]).toEqual([409, ' ', ['12/34.5', '12345']])
+  expect([clash.status, (await call('GET', '/issuers')).items[0].noise, await spelled()]).toEqual([
+    409,
+    ' ',
+    ['12/34.5', '12345'],
+  ])
 })
 
 test('the interface is served with its address bar paths, and nothing foreign may run in it', async () => {
@@ -92,13 +133,22 @@ test('the interface is served with its address bar paths, and nothing foreign ma
   expect(policy).toContain("default-src 'self'")
   expect(policy).not.toMatch(/script-src[^;]*unsafe/)
   expect((await app.request('/assets/a.js')).headers.get('cache-control')).toContain('immutable')
-  expect((await app.request('/api/none')).headers.get('content-type')).toBe('application/problem+json')
+  expect((await app.request('/api/none')).headers.get('content-type')).toBe(
+    'application/problem+json',
+  )
   expect([200, 404]).toContain((await app.request('/..%2f..%2fetc%2fpasswd')).status)
   expect(await (await app.request('/..%2f..%2fetc%2fpasswd')).text()).not.toContain('root:')
 })
 
 test('the words of kinds, ports, methods, tolerances and joints can be read by any program', async () => {
   const words = await call('GET', '/words')
-  expect(words.joints.map((joint: any) => joint.number)).toEqual(Array.from({ length: 23 }, (_, i) => i + 1))
-  expect(words.ports['pilot-bore'].fields.map((field: any) => field.name)).toEqual(['finished', 'boreMm', 'mouthMm', 'bottomMm'])
+  expect(words.joints.map((joint: any) => joint.number)).toEqual(
+    Array.from({ length: 23 }, (_, i) => i + 1),
+  )
+  expect(words.ports['pilot-bore'].fields.map((field: any) => field.name)).toEqual([
+    'finished',
+    'boreMm',
+    'mouthMm',
+    'bottomMm',
+  ])
 })

@@ -1,4 +1,9 @@
-import { planNeedsRequest, planNeedsResponse, planSourcingRequest, planSourcingResponse } from '../../contract/plan.ts'
+import {
+  planNeedsRequest,
+  planNeedsResponse,
+  planSourcingRequest,
+  planSourcingResponse,
+} from '../../contract/plan.ts'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { route } from './route.ts'
@@ -16,11 +21,20 @@ export function planRoutes({ jobs }: Services): App {
       body: planNeedsRequest,
       answer: planNeedsResponse,
     },
-    async ({ body }) => ({ needs: planNeeds(body.facts, (body.joints ?? []) as never, body.recipes ?? []) }),
+    async ({ body }) => ({
+      needs: planNeeds(body.facts, (body.joints ?? []) as never, body.recipes ?? []),
+    }),
   )
   route(
     app,
-    { method: 'post', path: '/plan/sourcing', summary: 'The cheapest exact choice of sources', tag: 'Plan', body: planSourcingRequest, answer: planSourcingResponse },
+    {
+      method: 'post',
+      path: '/plan/sourcing',
+      summary: 'The cheapest exact choice of sources',
+      tag: 'Plan',
+      body: planSourcingRequest,
+      answer: planSourcingResponse,
+    },
     async ({ body, c }) => {
       const { timeLimitMs = 30_000, ...problem } = body
       return jobs.solve(problem, timeLimitMs, c.req.raw.signal)

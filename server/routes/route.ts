@@ -17,7 +17,8 @@ interface Described<B extends z.ZodType, Q extends z.ZodType> {
 
 const problemContent = { 'application/problem+json': { schema: problemSchema } }
 
-interface DescribedFile<Q extends z.ZodType> extends Omit<Described<z.ZodNever, Q>, 'body' | 'method'> {
+interface DescribedFile<Q extends z.ZodType>
+  extends Omit<Described<z.ZodNever, Q>, 'body' | 'method'> {
   readonly path: (typeof FILE_PATHS)[number]
   /** The file inside a JSON body, or the JSON that the file is. */
   readonly json: z.ZodType
@@ -35,7 +36,11 @@ export interface SentFile<Q> {
 }
 
 /** Registers a route that takes a file: documented like any other, its body parsed by whoever reads files. */
-export function fileRoute<Q extends z.ZodType = z.ZodNever>(app: App, described: DescribedFile<Q>, handle: (file: SentFile<z.infer<Q>>) => Promise<unknown>): void {
+export function fileRoute<Q extends z.ZodType = z.ZodNever>(
+  app: App,
+  described: DescribedFile<Q>,
+  handle: (file: SentFile<z.infer<Q>>) => Promise<unknown>,
+): void {
   const { path, summary, tag, query, json, raw, answer } = described
   const binary = { schema: { type: 'string', format: 'binary' } as const }
   app.openAPIRegistry.registerPath({
@@ -45,13 +50,26 @@ export function fileRoute<Q extends z.ZodType = z.ZodNever>(app: App, described:
     tags: [tag],
     request: {
       ...(query ? { query: query as never } : {}),
-      body: { required: true, content: { 'application/json': { schema: json }, ...Object.fromEntries(raw.map((type) => [type, binary])) } },
+      body: {
+        required: true,
+        content: {
+          'application/json': { schema: json },
+          ...Object.fromEntries(raw.map((type) => [type, binary])),
+        },
+      },
     },
     responses: {
-      200: { description: summary, content: { 'application/json': { schema: answer ?? z.unknown() } } },
+      200: {
+        description: summary,
+        content: { 'application/json': { schema: answer ?? z.unknown() } },
+      },
       400: { description: 'Malformed', content: problemContent },
       413: { description: 'Too large', content: problemContent },
-      422: { description: 'Cannot be read, or takes too long or too much memory; each fault by where it is', content: problemContent },
+      422: {
+        description:
+          'Cannot be read, or takes too long or too much memory; each fault by where it is',
+        content: problemContent,
+      },
       429: { description: 'Other files are being read', content: problemContent },
     },
   })
@@ -59,8 +77,18 @@ export function fileRoute<Q extends z.ZodType = z.ZodNever>(app: App, described:
     const asked = query?.safeParse(c.req.query())
     if (asked && !asked.success) return problem(validationProblem(asked.error.issues, 'query'))
     const bytes = new Uint8Array(await c.req.arrayBuffer())
-    if (bytes.length === 0) return problem({ status: 422, title: 'Not right yet', detail: 'The file is empty. Choose another.' })
-    const done = await handle({ bytes, isWrapped: (c.req.header('content-type') ?? '').startsWith('application/json'), query: asked?.data as z.infer<Q>, c })
+    if (bytes.length === 0)
+      return problem({
+        status: 422,
+        title: 'Not right yet',
+        detail: 'The file is empty. Choose another.',
+      })
+    const done = await handle({
+      bytes,
+      isWrapped: (c.req.header('content-type') ?? '').startsWith('application/json'),
+      query: asked?.data as z.infer<Q>,
+      c,
+    })
     return c.json(done as object)
   })
 }
@@ -69,7 +97,12 @@ export function fileRoute<Q extends z.ZodType = z.ZodNever>(app: App, described:
 export function route<B extends z.ZodType = z.ZodNever, Q extends z.ZodType = z.ZodNever>(
   app: App,
   described: Described<B, Q>,
-  handle: (input: { body: z.infer<B>; query: z.infer<Q>; params: Record<string, string>; c: Context }) => Promise<unknown>,
+  handle: (input: {
+    body: z.infer<B>
+    query: z.infer<Q>
+    params: Record<string, string>
+    c: Context
+  }) => Promise<unknown>,
 ): void {
   const names = [...described.path.matchAll(/\{(\w+)\}/g)].map((match) => match[1]!)
   const definition = createRoute({
@@ -78,22 +111,33 @@ export function route<B extends z.ZodType = z.ZodNever, Q extends z.ZodType = z.
     summary: described.summary,
     tags: [described.tag],
     request: {
-      ...(names.length > 0 ? { params: z.object(Object.fromEntries(names.map((name) => [name, z.string()]))) } : {}),
+      ...(names.length > 0
+        ? { params: z.object(Object.fromEntries(names.map((name) => [name, z.string()]))) }
+        : {}),
       ...(described.query ? { query: described.query as never } : {}),
-      ...(described.body ? { body: { required: true, content: { 'application/json': { schema: described.body } } } } : {}),
+      ...(described.body
+        ? { body: { required: true, content: { 'application/json': { schema: described.body } } } }
+        : {}),
     },
     responses: {
-      200: { description: described.summary, content: { 'application/json': { schema: described.answer ?? z.unknown() } } },
+      200: {
+        description: described.summary,
+        content: { 'application/json': { schema: described.answer ?? z.unknown() } },
+      },
       400: { description: 'Malformed', content: problemContent },
       404: { description: 'Not found', content: problemContent },
       409: { description: 'Changed meanwhile, or still in use', content: problemContent },
-      422: { description: 'Well-formed but not right, with the path of each fault', content: problemContent },
+      422: {
+        description: 'Well-formed but not right, with the path of each fault',
+        content: problemContent,
+      },
     },
   })
   app.openapi(
     definition as never,
     (async (c: Context) => {
-      const valid = (part: string): never => (c.req as unknown as { valid: (part: string) => never }).valid(part)
+      const valid = (part: string): never =>
+        (c.req as unknown as { valid: (part: string) => never }).valid(part)
       const answer = await handle({
         body: described.body ? valid('json') : (undefined as never),
         query: described.query ? valid('query') : (undefined as never),

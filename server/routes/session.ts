@@ -23,16 +23,40 @@ export const addressOf = (c: Context): string => {
 export function sessionRoutes({ guard }: Services): App {
   const app = newRouter()
   const tag = 'Session'
-  const state = (token: string | undefined) => ({ asks: guard?.asks ?? false, signedIn: !guard?.asks || guard.isSignedIn(token), hasPasscode: guard?.hasPasscode ?? false })
+  const state = (token: string | undefined) => ({
+    asks: guard?.asks ?? false,
+    signedIn: !guard?.asks || guard.isSignedIn(token),
+    hasPasscode: guard?.hasPasscode ?? false,
+  })
   const open = (c: Context, token: string) => {
-    setCookie(c, COOKIE, token, { httpOnly: true, sameSite: 'Strict', path: '/', maxAge: 30 * 24 * 3600, secure: isOverTls(c) })
+    setCookie(c, COOKIE, token, {
+      httpOnly: true,
+      sameSite: 'Strict',
+      path: '/',
+      maxAge: 30 * 24 * 3600,
+      secure: isOverTls(c),
+    })
     return state(token)
   }
-  route(app, { method: 'get', path: '/session', summary: 'Whether a passcode is asked, and given', tag }, async ({ c }) => state(getCookie(c, COOKIE)))
-  route(app, { method: 'post', path: '/session', summary: 'Sign in with the passcode of the shop', tag, body: z.strictObject({ passcode }) }, async ({ body, c }) => {
-    if (!guard) throw new ProblemError(404, 'No passcode is asked here.')
-    return open(c, await guard.signIn(body.passcode, addressOf(c)))
-  })
+  route(
+    app,
+    { method: 'get', path: '/session', summary: 'Whether a passcode is asked, and given', tag },
+    async ({ c }) => state(getCookie(c, COOKIE)),
+  )
+  route(
+    app,
+    {
+      method: 'post',
+      path: '/session',
+      summary: 'Sign in with the passcode of the shop',
+      tag,
+      body: z.strictObject({ passcode }),
+    },
+    async ({ body, c }) => {
+      if (!guard) throw new ProblemError(404, 'No passcode is asked here.')
+      return open(c, await guard.signIn(body.passcode, addressOf(c)))
+    },
+  )
   route(app, { method: 'delete', path: '/session', summary: 'Sign out', tag }, async ({ c }) => {
     guard?.signOut(getCookie(c, COOKIE))
     deleteCookie(c, COOKIE, { path: '/' })
@@ -43,7 +67,8 @@ export function sessionRoutes({ guard }: Services): App {
     {
       method: 'put',
       path: '/passcode',
-      summary: 'Set the passcode, with the old one where one is asked; everybody else signs in anew',
+      summary:
+        'Set the passcode, with the old one where one is asked; everybody else signs in anew',
       tag,
       body: z.strictObject({ passcode, old: passcode.optional() }),
     },

@@ -29,8 +29,14 @@ test('a backup put back gives the data as it was, keeps the data as it is, and n
   expect((await loadCatalogue(store, null)).parts.get(made.id)!.name).toBe('Before')
   await backups.restore(store, undo, new RestoreGate())
   expect((await store.get('part', made.id)).name).toBe('After')
-  await store.transaction((tx) => tx.update('part', made.id, 2, { name: 'Written after two restores' }))
-  expect(backups.list().map((one) => one.why)).toEqual(['before-restore', 'before-restore', 'asked'])
+  await store.transaction((tx) =>
+    tx.update('part', made.id, 2, { name: 'Written after two restores' }),
+  )
+  expect(backups.list().map((one) => one.why)).toEqual([
+    'before-restore',
+    'before-restore',
+    'asked',
+  ])
   await knex.destroy()
 })
 
@@ -46,8 +52,12 @@ test('the first start of a day makes one backup, the second none; a damaged one 
   expect(await backups.makeOfDay(new Date('2026-03-02T07:00:00Z'))).not.toBeNull()
   const folder = join(file, '..', 'backups')
   writeFileSync(join(folder, day!.name), 'not a database at all')
-  await expect(backups.restore(store, day!.name, new RestoreGate())).rejects.toThrow(/no data file of Junket/)
-  await expect(backups.restore(store, '../junket.sqlite', new RestoreGate())).rejects.toThrow(/no backup called/)
+  await expect(backups.restore(store, day!.name, new RestoreGate())).rejects.toThrow(
+    /no data file of Junket/,
+  )
+  await expect(backups.restore(store, '../junket.sqlite', new RestoreGate())).rejects.toThrow(
+    /no backup called/,
+  )
   expect((await store.list('supplier')).map((row) => row.name)).toEqual(['Kept'])
   expect(readdirSync(folder).filter((name) => name.endsWith('.partial'))).toEqual([])
   await knex.destroy()
@@ -60,7 +70,11 @@ test('only the newest sixty of the days are kept; those asked for stay', async (
   await backups.make('asked', new Date('2025-01-01T00:00:00Z'))
   for (let day = 0; day < 63; day++) await backups.make('day', new Date(Date.UTC(2026, 0, 1 + day)))
   const all = backups.list()
-  expect([all.filter((one) => one.why === 'day').length, all.filter((one) => one.why === 'asked').length, all[0]!.at]).toEqual([60, 1, '2026-03-04T00:00:00.000Z'])
+  expect([
+    all.filter((one) => one.why === 'day').length,
+    all.filter((one) => one.why === 'asked').length,
+    all[0]!.at,
+  ]).toEqual([60, 1, '2026-03-04T00:00:00.000Z'])
   await knex.destroy()
 })
 
@@ -72,12 +86,18 @@ test('requests wait while a backup is put back, and none of them fails', async (
   const jobs = new JobRunner()
   const backups = new Backups(file)
   const app = createApp({ store, jobs, backups })
-  const { name } = (await (await app.request('/api/backups', { method: 'POST' })).json()) as { name: string }
+  const { name } = (await (await app.request('/api/backups', { method: 'POST' })).json()) as {
+    name: string
+  }
   const answers = await Promise.all([
     app.request('/api/suppliers'),
     app.request(`/api/backups/${name}/restore`, { method: 'POST' }),
     ...Array.from({ length: 20 }, () => app.request('/api/parts?limit=5')),
-    app.request('/api/suppliers', { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify({ name: 'Written meanwhile', currency: 'EUR' }) }),
+    app.request('/api/suppliers', {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ name: 'Written meanwhile', currency: 'EUR' }),
+    }),
   ])
   expect(answers.map((answer) => answer.status)).toEqual(answers.map(() => 200))
   await jobs.close()
@@ -98,18 +118,29 @@ test('what was written while a backup was checked is in what is kept, said so, a
   void restoring.finally(() => (isDone = true))
   while (!isDone) {
     await gate.enter(async () => {
-      if (!isDone) await store.insert('supplier', { id: `meanwhile-${written++}`, name: `Meanwhile ${written}`, currency: 'EUR' })
+      if (!isDone)
+        await store.insert('supplier', {
+          id: `meanwhile-${written++}`,
+          name: `Meanwhile ${written}`,
+          currency: 'EUR',
+        })
     })
     await new Promise((done) => setTimeout(done, 2))
   }
   const { kept, changesMeanwhile } = await restoring
   const inKept = new Sqlite(join(file, '..', 'backups', kept), { readonly: true })
-  const found = (inKept.prepare("SELECT count(*) AS n FROM supplier WHERE id LIKE 'meanwhile-%'").get() as { n: number }).n
+  const found = (
+    inKept.prepare("SELECT count(*) AS n FROM supplier WHERE id LIKE 'meanwhile-%'").get() as {
+      n: number
+    }
+  ).n
   inKept.close()
   expect(changesMeanwhile).toBe(found)
   expect(found).toBeGreaterThan(0)
   expect(found).toBeLessThanOrEqual(written)
-  expect(readdirSync(join(file, '..', 'backups')).filter((one) => !one.endsWith('.sqlite'))).toEqual([])
+  expect(
+    readdirSync(join(file, '..', 'backups')).filter((one) => !one.endsWith('.sqlite')),
+  ).toEqual([])
   await backups.close()
   await knex.destroy()
   expect(readdirSync(join(file, '..')).sort()).toEqual(['backups', 'junket.sqlite'])
@@ -128,7 +159,9 @@ test('a backup is of one moment and ends, however much is written meanwhile', as
     await store.insert('supplier', { name: `Unbroken ${written}`, currency: 'EUR' })
     await new Promise((turn) => setImmediate(turn))
   }
-  expect(inspectFile(join(file, '..', 'backups', (await making).name), true)).toEqual({ isSound: true })
+  expect(inspectFile(join(file, '..', 'backups', (await making).name), true)).toEqual({
+    isSound: true,
+  })
   expect(written).toBeGreaterThan(0)
   await backups.close()
   await knex.destroy()
@@ -148,7 +181,9 @@ test('where the change of files fails, the data is back as it was, and said so',
     throw new Error('the disk went away')
   }
   Object.defineProperty(knex, 'migrate', { configurable: true, get: () => ({ latest: failing }) })
-  await expect(backups.restore(store, name, new RestoreGate())).rejects.toThrow(/could not be put in place \(the disk went away\).*back as it was/)
+  await expect(backups.restore(store, name, new RestoreGate())).rejects.toThrow(
+    /could not be put in place \(the disk went away\).*back as it was/,
+  )
   expect((await store.list('supplier')).map((row) => row.name)).toEqual(['Kept', 'Since'])
   await store.insert('supplier', { name: 'After', currency: 'EUR' })
   await backups.close()
@@ -164,7 +199,10 @@ test('a restore gives up on work that does not end, and nobody waits long for a 
   await long
   expect(await gate.alone(async () => 'done')).toBe('done')
   const held = gate.alone(() => new Promise<void>((done) => (end = done)))
-  await expect(gate.enter(async () => 'read')).rejects.toMatchObject({ status: 503, message: expect.stringContaining('being put back') })
+  await expect(gate.enter(async () => 'read')).rejects.toMatchObject({
+    status: 503,
+    message: expect.stringContaining('being put back'),
+  })
   end()
   await held
   expect(await gate.enter(async () => 'read')).toBe('read')
@@ -176,12 +214,21 @@ test('a file of the first version is brought up to date: its rows stay, inches b
   const old = await openDatabase(file, MIGRATIONS.slice(0, 1))
   await old('supplier').insert({ id: 's', name: 'Old quay', currency: 'EUR' })
   await old('setting').insert({ id: 'lengthUnit', value: '{"v":1,"data":"in"}' })
-  await old('history').insert({ at: '2026-01-01', who: 'bench', entity: 'supplier', entityId: 's', act: 'insert', after: '{"v":1,"data":{"name":"Old quay"}}' })
+  await old('history').insert({
+    at: '2026-01-01',
+    who: 'bench',
+    entity: 'supplier',
+    entityId: 's',
+    act: 'insert',
+    after: '{"v":1,"data":{"name":"Old quay"}}',
+  })
   await old.destroy()
   const knex = await openDatabase(file)
   const store = new Store(knex)
   expect((await store.get('supplier', 's')).name).toBe('Old quay')
-  expect((await store.list('setting')).map((row) => [row.id, row.value])).toEqual([['units', { mm: 'in' }]])
+  expect((await store.list('setting')).map((row) => [row.id, row.value])).toEqual([
+    ['units', { mm: 'in' }],
+  ])
   expect(await store.revision()).toBe(1)
   expect(await store.insert('person', { name: 'Ida' })).toMatchObject({ decimal: 'ask' })
   await knex.destroy()
@@ -191,11 +238,23 @@ test('a file of the fourth version is brought up to date: its rows stay, what is
   const file = fileIn()
   const old = await openDatabase(file, MIGRATIONS.slice(0, 4))
   await old('supplier').insert({ id: 's', name: 'Old quay', currency: 'EUR' })
-  await old('job').insert({ id: 'j', kind: 'sourcing', subjectId: 'b', status: 'done', started: '2026-01-01' })
+  await old('job').insert({
+    id: 'j',
+    kind: 'sourcing',
+    subjectId: 'b',
+    status: 'done',
+    started: '2026-01-01',
+  })
   await old.destroy()
   const knex = await openDatabase(file)
   expect((await new Store(knex).get('supplier', 's')).name).toBe('Old quay')
-  const names = ((await knex('sqlite_master').select('name')) as { name: string }[]).map(({ name }) => name)
-  expect([names.includes('job'), names.includes('part_by_owner_id'), names.includes('donor_item_by_donor_id')]).toEqual([false, true, true])
+  const names = ((await knex('sqlite_master').select('name')) as { name: string }[]).map(
+    ({ name }) => name,
+  )
+  expect([
+    names.includes('job'),
+    names.includes('part_by_owner_id'),
+    names.includes('donor_item_by_donor_id'),
+  ]).toEqual([false, true, true])
   await knex.destroy()
 })

@@ -1,4 +1,13 @@
-import { copyFileSync, existsSync, linkSync, mkdirSync, readdirSync, renameSync, rmSync, statSync } from 'node:fs'
+import {
+  copyFileSync,
+  existsSync,
+  linkSync,
+  mkdirSync,
+  readdirSync,
+  renameSync,
+  rmSync,
+  statSync,
+} from 'node:fs'
 import { basename, join } from 'node:path'
 import { Piscina } from 'piscina'
 import { gatherInFile } from '../database/sqlite/connection.ts'
@@ -24,7 +33,8 @@ export interface Restored {
   readonly changesMeanwhile: number
 }
 
-const NAME = /^junket-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3})-(day|asked|before-restore)\.sqlite$/
+const NAME =
+  /^junket-(\d{4}-\d{2}-\d{2}T\d{2}-\d{2}-\d{2}-\d{3})-(day|asked|before-restore)\.sqlite$/
 /** First-of-the-day backups kept; those that were asked for are never thrown away. */
 const DAYS_KEPT = 60
 
@@ -38,12 +48,20 @@ export function listBackups(folder: string): Backup[] {
       const match = NAME.exec(name)
       if (!match) return []
       const [day = '', time = ''] = match[1]!.split('T')
-      return [{ name, at: `${day}T${time.replace(/^(\d+)-(\d+)-(\d+)-(\d+)$/, '$1:$2:$3.$4')}Z`, bytes: statSync(join(folder, name)).size, why: match[2] as Backup['why'] }]
+      return [
+        {
+          name,
+          at: `${day}T${time.replace(/^(\d+)-(\d+)-(\d+)-(\d+)$/, '$1:$2:$3.$4')}Z`,
+          bytes: statSync(join(folder, name)).size,
+          why: match[2] as Backup['why'],
+        },
+      ]
     })
     .sort((p, q) => (p.at < q.at ? 1 : -1))
 }
 
-export const backupName = (why: Backup['why'], now: Date): string => `junket-${now.toISOString().replace(/[:.]/g, '-').replace(/Z$/, '')}-${why}.sqlite`
+export const backupName = (why: Backup['why'], now: Date): string =>
+  `junket-${now.toISOString().replace(/[:.]/g, '-').replace(/Z$/, '')}-${why}.sqlite`
 
 /** Keeps copies of the database beside it, and puts one back. One at a time: each waits for the one before. */
 export class Backups {
@@ -64,11 +82,19 @@ export class Backups {
   /** Copies the database as it is at one moment, checks the copy, and only then gives it its name. */
   make(why: Backup['why'], now: Date = new Date()): Promise<Backup> {
     return this.#inTurn(async () => {
-      if (this.#file === ':memory:') throw new UnprocessableError('Data held in memory cannot be backed up.')
+      if (this.#file === ':memory:')
+        throw new UnprocessableError('Data held in memory cannot be backed up.')
       mkdirSync(this.#folder, { recursive: true })
       const name = this.#free(why, now)
-      const found = await this.#run({ kind: 'copy', from: this.#file, to: join(this.#folder, name) })
-      if (!found.isSound) throw new ConflictError(`The copy ${found.why}, so it was not kept: the data itself may be damaged. Restore a backup that is sound.`)
+      const found = await this.#run({
+        kind: 'copy',
+        from: this.#file,
+        to: join(this.#folder, name),
+      })
+      if (!found.isSound)
+        throw new ConflictError(
+          `The copy ${found.why}, so it was not kept: the data itself may be damaged. Restore a backup that is sound.`,
+        )
       if (why === 'day')
         for (const old of this.list()
           .filter((one) => one.why === 'day')
@@ -98,8 +124,15 @@ export class Backups {
       const before = await store.revision()
       const fresh = `${this.#file}.restoring`
       try {
-        const ready = await this.#run({ kind: 'ready', from: join(this.#folder, found.name), to: fresh })
-        if (!ready.isSound) throw new ConflictError(`The backup ${found.name} ${ready.why}: nothing was changed. Use another.`)
+        const ready = await this.#run({
+          kind: 'ready',
+          from: join(this.#folder, found.name),
+          to: fresh,
+        })
+        if (!ready.isSound)
+          throw new ConflictError(
+            `The backup ${found.name} ${ready.why}: nothing was changed. Use another.`,
+          )
         return await gate.alone(async () => {
           const changesMeanwhile = (await store.revision()) - before
           return { restored: found.name, kept: await this.#swap(store, fresh), changesMeanwhile }
@@ -142,12 +175,15 @@ export class Backups {
     const { root } = store
     await root.destroy().catch(() => undefined)
     if (existsSync(keptFile)) {
-      for (const ending of ['-wal', '-shm', '-journal']) rmSync(`${this.#file}${ending}`, { force: true })
+      for (const ending of ['-wal', '-shm', '-journal'])
+        rmSync(`${this.#file}${ending}`, { force: true })
       renameSync(keptFile, this.#file)
     }
     root.initialize()
     await root.migrate.latest()
-    throw new ConflictError(`The backup could not be put in place (${error.message}). The data is back as it was before; nothing is lost.`)
+    throw new ConflictError(
+      `The backup could not be put in place (${error.message}). The data is back as it was before; nothing is lost.`,
+    )
   }
 
   /** A name nobody has: two in one thousandth of a second get two. */
@@ -166,9 +202,15 @@ export class Backups {
   }
 
   async #run(task: CopyTask): Promise<Inspection> {
-    this.#pool ??= new Piscina({ ...workerUrl('backup-worker'), maxThreads: 1, minThreads: 0, idleTimeout: 5000 })
+    this.#pool ??= new Piscina({
+      ...workerUrl('backup-worker'),
+      maxThreads: 1,
+      minThreads: 0,
+      idleTimeout: 5000,
+    })
     const found = (await this.#pool.run(task)) as Inspection
-    if (!found.isSound && found.code) throw Object.assign(new Error(found.why), { code: found.code })
+    if (!found.isSound && found.code)
+      throw Object.assign(new Error(found.why), { code: found.code })
     return found
   }
 }

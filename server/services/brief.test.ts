@@ -16,10 +16,17 @@ beforeEach(async () => {
 })
 afterEach(() => db.destroy())
 
-const said = (value: string, at = '2026-11-02T09:00:00Z', method?: string) => ({ value, at, by: 'Ida', ...(method ? { method } : {}) })
+const said = (value: string, at = '2026-11-02T09:00:00Z', method?: string) => ({
+  value,
+  at,
+  by: 'Ida',
+  ...(method ? { method } : {}),
+})
 
 test('a limit set is checked against the build at once; the torque wanted in the end is judged beside that of today', async () => {
-  await answerBuildSheet(store, 'lantern', 'brief', { answers: { 'target-nm': said('300 N·m'), 'bolt-in': said('yes'), 'most-money': said('900') } })
+  await answerBuildSheet(store, 'lantern', 'brief', {
+    answers: { 'target-nm': said('300 N·m'), 'bolt-in': said('yes'), 'most-money': said('900') },
+  })
   const { findings } = await briefView(store, 'lantern')
   const holds = Object.fromEntries(findings.map((one) => [one.id, one.holds]))
   expect(holds).toMatchObject({ today: true, target: false })
@@ -37,28 +44,57 @@ test('each thing kept says what it adds as the build stands, and what that costs
 })
 
 test('a sheet takes only its own questions; of two answers the later stays', async () => {
-  await expect(answerBuildSheet(store, 'lantern', 'law', { answers: { 'bolt-in': said('yes') } })).rejects.toThrow(/not a question/)
-  await expect(answerBuildSheet(store, 'lantern', 'weather', { answers: {} })).rejects.toThrow(/no sheet/)
-  await answerBuildSheet(store, 'lantern', 'law', { answers: { 'noise:who': said('Office, by telephone', '2026-11-02T10:00:00Z') } })
-  await answerBuildSheet(store, 'lantern', 'law', { answers: { 'noise:who': said('Earlier word') } })
-  expect((await sheetAnswers(store, 'lantern', 'law'))['noise:who']!.value).toBe('Office, by telephone')
+  await expect(
+    answerBuildSheet(store, 'lantern', 'law', { answers: { 'bolt-in': said('yes') } }),
+  ).rejects.toThrow(/not a question/)
+  await expect(answerBuildSheet(store, 'lantern', 'weather', { answers: {} })).rejects.toThrow(
+    /no sheet/,
+  )
+  await answerBuildSheet(store, 'lantern', 'law', {
+    answers: { 'noise:who': said('Office, by telephone', '2026-11-02T10:00:00Z') },
+  })
+  await answerBuildSheet(store, 'lantern', 'law', {
+    answers: { 'noise:who': said('Earlier word') },
+  })
+  expect((await sheetAnswers(store, 'lantern', 'law'))['noise:who']!.value).toBe(
+    'Office, by telephone',
+  )
 })
 
 test('a measurement off a phone becomes a claim once, with its method; sent again it changes nothing', async () => {
-  const answers = { 'pinion/main.alongMm@2026-11-02T09:00:00Z': said('2162 mm', '2026-11-02T09:00:00Z', 'tape-shaft') }
+  const answers = {
+    'pinion/main.alongMm@2026-11-02T09:00:00Z': said(
+      '2162 mm',
+      '2026-11-02T09:00:00Z',
+      'tape-shaft',
+    ),
+  }
   await answerRecipient(store, 'lantern', { answers })
   await answerRecipient(store, 'lantern', { answers })
-  const field = (await partDetail(store, 'packet')).ports.find((port) => port.kind === 'pinion')!.fields.find((one) => one.name === 'alongMm')!
-  const claims = (field.claims as unknown as Record<string, unknown>[]).filter((claim) => claim.value === 2162)
+  const field = (await partDetail(store, 'packet')).ports
+    .find((port) => port.kind === 'pinion')!
+    .fields.find((one) => one.name === 'alongMm')!
+  const claims = (field.claims as unknown as Record<string, unknown>[]).filter(
+    (claim) => claim.value === 2162,
+  )
   expect(claims).toMatchObject([{ method: 'tape-shaft', grade: 'measured' }])
   expect((await recipientView(store, 'lantern')).known).toHaveProperty(['pinion/main.alongMm'])
 })
 
 test('a measurement that cannot be read is refused whole', async () => {
   const at = '2026-11-02T09:00:00Z'
-  await expect(answerRecipient(store, 'lantern', { answers: { [`bay/main.widthMm@${at}`]: said('640 mm'), [`bay/main.heightMm@${at}`]: said('tall') } })).rejects.toThrow()
+  await expect(
+    answerRecipient(store, 'lantern', {
+      answers: {
+        [`bay/main.widthMm@${at}`]: said('640 mm'),
+        [`bay/main.heightMm@${at}`]: said('tall'),
+      },
+    }),
+  ).rejects.toThrow()
   expect((await recipientView(store, 'lantern')).answers).toEqual({})
-  await expect(answerRecipient(store, 'lantern', { answers: { [`bay/main.colour@${at}`]: said('640 mm') } })).rejects.toThrow(/not a dimension/)
+  await expect(
+    answerRecipient(store, 'lantern', { answers: { [`bay/main.colour@${at}`]: said('640 mm') } }),
+  ).rejects.toThrow(/not a dimension/)
 })
 
 test('room in the tunnel is what its roof leaves over the gearbox chosen', async () => {
@@ -71,7 +107,12 @@ test('halves off the shelf are searched for the propshaft, and one made to order
   const [propshaft] = shafts
   expect(propshaft!.wanted!.lengthMm).toBeCloseTo(1198.8, 0)
   const options = propshaft!.search!.options
-  expect(options.map((one) => one.kind)).toEqual(expect.arrayContaining(['off the shelf', 'custom']))
-  for (const one of options) expect(Math.abs(one.lengthMm - propshaft!.wanted!.lengthMm)).toBeLessThanOrEqual(propshaft!.wanted!.withinMm)
+  expect(options.map((one) => one.kind)).toEqual(
+    expect.arrayContaining(['off the shelf', 'custom']),
+  )
+  for (const one of options)
+    expect(Math.abs(one.lengthMm - propshaft!.wanted!.lengthMm)).toBeLessThanOrEqual(
+      propshaft!.wanted!.withinMm,
+    )
   expect(options[0]!.kind).toBe('off the shelf')
 })

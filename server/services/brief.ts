@@ -29,7 +29,12 @@ export async function briefView(store: Store, buildId: string) {
   const sums = totals(plan)
   const tasks = plan.run ? tasksOf(plan.run) : []
   const target = targetOf(brief['target-nm']?.value)
-  const train = plan.run && { ...plan.run.train, inserted: plan.run.result.chosen.flatMap((id) => plan.run!.insertable.find((part) => part.id === id) ?? []) }
+  const train = plan.run && {
+    ...plan.run.train,
+    inserted: plan.run.result.chosen.flatMap(
+      (id) => plan.run!.insertable.find((part) => part.id === id) ?? [],
+    ),
+  }
   const context = contextOf(plan.view)
   const currency = String(plan.view.build.currency)
   return {
@@ -44,14 +49,23 @@ export async function briefView(store: Store, buildId: string) {
       marginNm: train ? torqueMargin(train, context) : null,
       marginAtTargetNm: train && target !== null ? torqueMargin(train, context, target) : null,
     }),
-    uncut: uncutSheet(uncut, currency, (plan.view.build.likeForLikeMinor as number | null) ?? null, sums?.likelyMinor ?? null),
-    toAsk: Object.entries(law).filter(([id, answer]) => id.endsWith(':state') && (answer.value === 'To ask' || answer.value === 'No')).length,
+    uncut: uncutSheet(
+      uncut,
+      currency,
+      (plan.view.build.likeForLikeMinor as number | null) ?? null,
+      sums?.likelyMinor ?? null,
+    ),
+    toAsk: Object.entries(law).filter(
+      ([id, answer]) =>
+        id.endsWith(':state') && (answer.value === 'To ask' || answer.value === 'No'),
+    ).length,
   }
 }
 
 const tasksOf = ({ result }: PairingRun): Task[] => {
   const tasks = new Map<string, Task>()
-  for (const { bare, closed } of result.joints) for (const task of effective({ bare, closed }).tasks) tasks.set(task.id, task)
+  for (const { bare, closed } of result.joints)
+    for (const task of effective({ bare, closed }).tasks) tasks.set(task.id, task)
   return [...tasks.values()]
 }
 
@@ -71,7 +85,13 @@ function keepsOf(plan: Planned) {
   const asked = (build.mustWork ?? []) as string[]
   const currency = String(build.currency)
   return KEPT_ASSEMBLIES.map((kind) => {
-    const lines = plan.run ? addedBy(plan, plan.run, kind) : [...mustStillWork.run({ facts: new Facts([{ key: `keep.${kind}`, value: true }]) } as never)]
+    const lines = plan.run
+      ? addedBy(plan, plan.run, kind)
+      : [
+          ...mustStillWork.run({
+            facts: new Facts([{ key: `keep.${kind}`, value: true }]),
+          } as never),
+        ]
     const prices = lines.map((line) => assumedPrice(line.kind, currency, catalogue.trade.rates))
     const hours = lines.map((line) => own(RANGES, line.kind)?.hours ?? ([0, 0] as const))
     return {
@@ -79,8 +99,14 @@ function keepsOf(plan: Planned) {
       words: kindWords(kind),
       isKept: asked.includes(kind),
       adds: lines.map((line) => line.words),
-      price: prices.some((price) => price === null) || prices.length === 0 ? null : addRanges(prices as NonNullable<(typeof prices)[number]>[]),
-      hours: { low: hours.reduce((sum, [low]) => sum + low, 0), high: hours.reduce((sum, [, high]) => sum + high, 0) },
+      price:
+        prices.some((price) => price === null) || prices.length === 0
+          ? null
+          : addRanges(prices as NonNullable<(typeof prices)[number]>[]),
+      hours: {
+        low: hours.reduce((sum, [low]) => sum + low, 0),
+        high: hours.reduce((sum, [, high]) => sum + high, 0),
+      },
     }
   })
 }
@@ -90,7 +116,10 @@ function addedBy(plan: Planned, { train, result }: PairingRun, kind: string) {
   const without = facts.mustWork.filter((one) => one !== kind)
   const needs = (mustWork: string[]) =>
     planNeeds(
-      pairingFacts(train, result, (id) => plan.view.catalogue.parts.get(id), { ...facts, mustWork }),
+      pairingFacts(train, result, (id) => plan.view.catalogue.parts.get(id), {
+        ...facts,
+        mustWork,
+      }),
       result.joints,
     )
   const before = new Set(needs(without).map((need) => need.id))

@@ -17,7 +17,13 @@ export async function budgetView(store: Store, buildId: string) {
     ...(solved?.lines ?? []).map((line) => {
       const need = plan.needs.find((one) => one.id === line.need)
       const source = sources.get(takenBy(line))
-      return { words: need?.words ?? line.need, group: kindGroup(need?.kind ?? ''), source: source?.source ?? 'planned', from: source?.words ?? '', minor: line.costMinor }
+      return {
+        words: need?.words ?? line.need,
+        group: kindGroup(need?.kind ?? ''),
+        source: source?.source ?? 'planned',
+        from: source?.words ?? '',
+        minor: line.costMinor,
+      }
     }),
     ...(solved?.bundles ?? []).flatMap((bundle) => [
       {
@@ -66,9 +72,12 @@ export async function budgetView(store: Store, buildId: string) {
         }).labourMinor,
       })),
     ...plan.decisions
-      .filter((decision) => decision.act === 'estimate' && solved?.open.includes(String(decision.needId)))
+      .filter(
+        (decision) => decision.act === 'estimate' && solved?.open.includes(String(decision.needId)),
+      )
       .map((decision) => ({
-        words: plan.needs.find((need) => need.id === decision.needId)?.words ?? String(decision.needId),
+        words:
+          plan.needs.find((need) => need.id === decision.needId)?.words ?? String(decision.needId),
         group: kindGroup(plan.needs.find((need) => need.id === decision.needId)?.kind ?? ''),
         source: 'estimate',
         from: String(decision.source ?? 'Typed estimate'),
@@ -85,6 +94,8 @@ export async function budgetView(store: Store, buildId: string) {
     lines,
     byGroup: sumBy('group'),
     bySource: sumBy('source'),
-    open: plan.needs.filter((need) => solved?.open.includes(need.id)).map((need) => ({ id: need.id, words: need.words, waits: need.waits })),
+    open: plan.needs
+      .filter((need) => solved?.open.includes(need.id))
+      .map((need) => ({ id: need.id, words: need.words, waits: need.waits })),
   }
 }

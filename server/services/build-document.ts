@@ -15,7 +15,9 @@ export interface BuildDocument {
 /** Ids inside text columns that a foreign key cannot see: what a plan took, and a lock names, may be gone by now. */
 function looseRefs(table: TableName, row: Row): [TableName, string][] {
   const refs: [TableName, string][] = []
-  const named = [row.candidate, row.bundle].filter((value): value is string => typeof value === 'string')
+  const named = [row.candidate, row.bundle].filter(
+    (value): value is string => typeof value === 'string',
+  )
   if (table === 'planLine' || table === 'sourcingLock')
     for (const name of named) {
       const offer = /^offer:([^@]+)@/.exec(name)
@@ -41,18 +43,32 @@ export async function exportBuild(store: Store, buildId: string): Promise<BuildD
     const [table, row] = next
     if (found.get(table)!.has(row.id)) continue
     // Other builds' specimens are theirs: their claims stay behind.
-    if (table === 'claim' && row.specimenId && (await store.find('specimen', String(row.specimenId)))?.buildId !== buildId) continue
+    if (
+      table === 'claim' &&
+      row.specimenId &&
+      (await store.find('specimen', String(row.specimenId)))?.buildId !== buildId
+    )
+      continue
     found.get(table)!.set(row.id, row)
     const shape = shapeOf(table)
-    for (const [column, target] of Object.entries(shape.refs ?? {})) await reach(target, row[column])
-    for (const [owned, column] of shape.owns ?? []) for (const one of await store.list(owned, { [column]: row.id })) queue.push([owned, one])
+    for (const [column, target] of Object.entries(shape.refs ?? {}))
+      await reach(target, row[column])
+    for (const [owned, column] of shape.owns ?? [])
+      for (const one of await store.list(owned, { [column]: row.id })) queue.push([owned, one])
     for (const [target, id] of looseRefs(table, row)) await reach(target, id)
   }
   const offers = found.get('offer')!
   const currencies = new Set(
-    [...offers.values(), ...found.get('kit')!.values(), ...found.get('donor')!.values(), ...found.get('supplier')!.values()].map((row) => String(row.currency)),
+    [
+      ...offers.values(),
+      ...found.get('kit')!.values(),
+      ...found.get('donor')!.values(),
+      ...found.get('supplier')!.values(),
+    ].map((row) => String(row.currency)),
   )
-  for (const rate of await store.list('rate')) if (currencies.has(String(rate.fromCurrency)) || currencies.has(String(rate.toCurrency))) found.get('rate')!.set(rate.id, rate)
+  for (const rate of await store.list('rate'))
+    if (currencies.has(String(rate.fromCurrency)) || currencies.has(String(rate.toCurrency)))
+      found.get('rate')!.set(rate.id, rate)
   const edited = await store.find('setting', 'tolerances')
   if (edited) found.get('setting')!.set(edited.id, edited)
 
@@ -80,8 +96,13 @@ function plain(row: Record<string, unknown>): Record<string, unknown> {
  * @param batches rows held against the contract, in an order in which they can be inserted
  * @throws UnprocessableError · ConflictError naming each row by table, id and field
  */
-export async function importBuild(store: Store, batches: AsyncIterable<DocumentRows> | Iterable<DocumentRows>): Promise<{ builds: string[]; added: number }> {
-  const tables = new Map<TableName, Record<string, unknown>[]>(TABLE_NAMES.map((table) => [table, []]))
+export async function importBuild(
+  store: Store,
+  batches: AsyncIterable<DocumentRows> | Iterable<DocumentRows>,
+): Promise<{ builds: string[]; added: number }> {
+  const tables = new Map<TableName, Record<string, unknown>[]>(
+    TABLE_NAMES.map((table) => [table, []]),
+  )
   for await (const { table, rows } of batches) tables.get(table)!.push(...rows)
   return store.transaction(async (tx) => {
     const differing: { path: string; message: string }[] = []
@@ -96,42 +117,80 @@ export async function importBuild(store: Store, batches: AsyncIterable<DocumentR
       for (const row of rows) {
         const other = held.get(String(row.id))
         if (other && JSON.stringify(plain(other)) !== JSON.stringify(plain(row)))
-          differing.push({ path: `${table}/${row.id}`, message: `${table} ${row.name ?? row.id} is here with other content` })
+          differing.push({
+            path: `${table}/${row.id}`,
+            message: `${table} ${row.name ?? row.id} is here with other content`,
+          })
       }
     }
     if (differing.length > 0)
-      throw new ConflictError('Some of it is here already with other content: nothing was read. Read it into an empty copy, or make both alike first.', { errors: differing })
+      throw new ConflictError(
+        'Some of it is here already with other content: nothing was read. Read it into an empty copy, or make both alike first.',
+        { errors: differing },
+      )
     const loose = await looseEnds(tx, tables)
-    if (loose.length > 0) throw new UnprocessableError(`The document does not hold together: nothing was read. First: ${loose[0]!.path}: ${loose[0]!.message}`, loose)
+    if (loose.length > 0)
+      throw new UnprocessableError(
+        `The document does not hold together: nothing was read. First: ${loose[0]!.path}: ${loose[0]!.message}`,
+        loose,
+      )
     for (const [table, rows] of absent) await insertAll(tx, table, rows)
-    for (const part of new Set(tables.get('port')!.map((port) => String(port.partId)))) await rebuildPortValues(tx, part)
-    return { builds: tables.get('build')!.map((row) => String(row.id)), added: absent.reduce((sum, [, rows]) => sum + rows.length, 0) }
+    for (const part of new Set(tables.get('port')!.map((port) => String(port.partId))))
+      await rebuildPortValues(tx, part)
+    return {
+      builds: tables.get('build')!.map((row) => String(row.id)),
+      added: absent.reduce((sum, [, rows]) => sum + rows.length, 0),
+    }
   })
 }
 
 /** The same from a document that is in memory: the demo's, an export's. @throws FileFault as well */
-export const importDocument = (store: Store, document: unknown): Promise<{ builds: string[]; added: number }> => importBuild(store, readBuildDocument(document))
+export const importDocument = (
+  store: Store,
+  document: unknown,
+): Promise<{ builds: string[]; added: number }> => importBuild(store, readBuildDocument(document))
 
-const heldRows = async (store: Store, table: TableName, ids: readonly string[]): Promise<Map<string, Row>> =>
+const heldRows = async (
+  store: Store,
+  table: TableName,
+  ids: readonly string[],
+): Promise<Map<string, Row>> =>
   new Map((await store.listIn(table, 'id', ids)).map((row) => [row.id, row]))
 
 /** References that lead nowhere, and parts that came with themselves, through whatever others. */
-async function looseEnds(store: Store, tables: ReadonlyMap<TableName, readonly Record<string, unknown>[]>): Promise<{ path: string; message: string }[]> {
+async function looseEnds(
+  store: Store,
+  tables: ReadonlyMap<TableName, readonly Record<string, unknown>[]>,
+): Promise<{ path: string; message: string }[]> {
   const faults: { path: string; message: string }[] = []
   for (const [table, rows] of tables)
     for (const [column, target] of Object.entries(shapeOf(table).refs ?? {})) {
       const own = new Set(tables.get(target)!.map((row) => row.id))
       const wanted = rows.filter((row) => typeof row[column] === 'string' && !own.has(row[column]))
-      const held = await heldRows(store, target, [...new Set(wanted.map((row) => String(row[column])))])
+      const held = await heldRows(store, target, [
+        ...new Set(wanted.map((row) => String(row[column]))),
+      ])
       for (const row of wanted)
-        if (!held.has(String(row[column]))) faults.push({ path: `${table}/${row.id}/${column}`, message: `There is no ${target} "${row[column]}", in the document or here.` })
+        if (!held.has(String(row[column])))
+          faults.push({
+            path: `${table}/${row.id}/${column}`,
+            message: `There is no ${target} "${row[column]}", in the document or here.`,
+          })
     }
   const owner = new Map(tables.get('part')!.map((row) => [row.id, row.ownerId]))
   for (const row of tables.get('part')!) {
     const seen = new Set<unknown>([row.id])
-    for (let above = owner.get(row.id); above !== undefined && above !== null; above = owner.get(above)) {
+    for (
+      let above = owner.get(row.id);
+      above !== undefined && above !== null;
+      above = owner.get(above)
+    ) {
       if (seen.has(above)) {
-        if (above === row.id) faults.push({ path: `part/${row.id}/ownerId`, message: 'The part came with itself, through others.' })
+        if (above === row.id)
+          faults.push({
+            path: `part/${row.id}/ownerId`,
+            message: 'The part came with itself, through others.',
+          })
         break
       }
       seen.add(above)
@@ -141,9 +200,15 @@ async function looseEnds(store: Store, tables: ReadonlyMap<TableName, readonly R
 }
 
 /** Inserts rows of one table; a rule of the database that one breaks is told of that row. */
-async function insertAll(store: Store, table: TableName, rows: readonly Record<string, unknown>[]): Promise<void> {
+async function insertAll(
+  store: Store,
+  table: TableName,
+  rows: readonly Record<string, unknown>[],
+): Promise<void> {
   const columns = [...new Set(rows.flatMap((row) => Object.keys(row)))]
-  const even = (table === 'part' ? ownersFirst(rows) : rows).map((row) => Object.fromEntries(columns.map((column) => [column, row[column] ?? null])))
+  const even = (table === 'part' ? ownersFirst(rows) : rows).map((row) =>
+    Object.fromEntries(columns.map((column) => [column, row[column] ?? null])),
+  )
   try {
     await store.insertMany(table, even)
   } catch (error) {
@@ -157,7 +222,10 @@ async function insertAll(store: Store, table: TableName, rows: readonly Record<s
         const broken = brokenRule(fault as Error)
         if (!broken) throw fault
         const path = [table, row.id, broken.field].filter(Boolean).join('/')
-        throw new UnprocessableError(`The document does not go together with what is here: nothing was read. ${path}: ${broken.message}`, [{ path, message: broken.message }])
+        throw new UnprocessableError(
+          `The document does not go together with what is here: nothing was read. ${path}: ${broken.message}`,
+          [{ path, message: broken.message }],
+        )
       }
     }
   }
@@ -170,7 +238,11 @@ function ownersFirst(rows: readonly Record<string, unknown>[]): Record<string, u
   const sorted: Record<string, unknown>[] = []
   for (const row of rows) {
     const chain: Record<string, unknown>[] = []
-    for (let one: Record<string, unknown> | undefined = row; one && !placed.has(one.id); one = byId.get(one.ownerId)) {
+    for (
+      let one: Record<string, unknown> | undefined = row;
+      one && !placed.has(one.id);
+      one = byId.get(one.ownerId)
+    ) {
       placed.add(one.id)
       chain.push(one)
     }

@@ -9,12 +9,27 @@ import { totals } from './totals.ts'
 export async function buildHeader(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const { build, catalogue } = plan.view
-  const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId))?.name ?? null) : null
+  const recipient = build.recipientId
+    ? (catalogue.parts.get(String(build.recipientId))?.name ?? null)
+    : null
   const sums = totals(plan)
   const { sources } = plan.gathered
-  const openParts = plan.needs.filter((need) => !need.task && sources.count(need.id) === 0 && !plan.decisions.some((d) => d.needId === need.id && d.act === 'estimate')).length
-  const unmeasured = plan.run?.result.joints.filter(({ bare, closed }) => effective({ bare, closed }).code === 'unmeasured') ?? []
-  const open = { brief: briefGaps(build), pairing: unmeasured.length + (plan.run ? 0 : 1), parts: openParts, sourcing: plan.run && !isCurrent(plan) ? 1 : 0 }
+  const openParts = plan.needs.filter(
+    (need) =>
+      !need.task &&
+      sources.count(need.id) === 0 &&
+      !plan.decisions.some((d) => d.needId === need.id && d.act === 'estimate'),
+  ).length
+  const unmeasured =
+    plan.run?.result.joints.filter(
+      ({ bare, closed }) => effective({ bare, closed }).code === 'unmeasured',
+    ) ?? []
+  const open = {
+    brief: briefGaps(build),
+    pairing: unmeasured.length + (plan.run ? 0 : 1),
+    parts: openParts,
+    sourcing: plan.run && !isCurrent(plan) ? 1 : 0,
+  }
   return {
     build,
     recipient,
@@ -28,7 +43,11 @@ export async function buildHeader(store: Store, buildId: string) {
 }
 
 /** A build's header; where it cannot be computed, the build by its name and why, so that one never hides the others. */
-export async function headerOrFault(store: Store, build: Row, log?: { error: (context: object, words: string) => void }): Promise<Awaited<ReturnType<typeof buildHeader>>> {
+export async function headerOrFault(
+  store: Store,
+  build: Row,
+  log?: { error: (context: object, words: string) => void },
+): Promise<Awaited<ReturnType<typeof buildHeader>>> {
   try {
     return await buildHeader(store, build.id)
   } catch (error) {
@@ -46,16 +65,30 @@ export async function headerOrFault(store: Store, build: Row, log?: { error: (co
   }
 }
 
-const briefGaps = (build: Row): number => [build.recipientId, build.likeForLikeMinor, build.use].filter((value) => value === null).length
+const briefGaps = (build: Row): number =>
+  [build.recipientId, build.likeForLikeMinor, build.use].filter((value) => value === null).length
 
-function nextAction(plan: Planned, unmeasured: PairingRun['result']['joints'], openParts: number): { words: string; stage: string } {
+function nextAction(
+  plan: Planned,
+  unmeasured: PairingRun['result']['joints'],
+  openParts: number,
+): { words: string; stage: string } {
   if (!plan.view.build.recipientId) return { words: 'Name the recipient', stage: 'brief' }
   if (!plan.run) return { words: 'Choose a pairing', stage: 'pairing' }
   const joint = unmeasured[0]
   const missing = joint ? effective(joint).missing[0] : undefined
   if (joint && missing && !missing.port.startsWith('?'))
-    return { words: `Measure ${missing.label.charAt(0).toLowerCase()}${missing.label.slice(1)}`, stage: `pairing?joint=${joint.joint}` }
+    return {
+      words: `Measure ${missing.label.charAt(0).toLowerCase()}${missing.label.slice(1)}`,
+      stage: `pairing?joint=${joint.joint}`,
+    }
   if (!isCurrent(plan)) return { words: 'Solve the sourcing', stage: 'sourcing' }
-  if (joint) return { words: `Look at ${jointNamed(joint.joint)?.title.toLowerCase() ?? joint.joint}`, stage: `pairing?joint=${joint.joint}` }
-  return openParts > 0 ? { words: `Price ${openParts} open ${openParts === 1 ? 'line' : 'lines'}`, stage: 'parts' } : { words: 'Look at the budget', stage: 'budget' }
+  if (joint)
+    return {
+      words: `Look at ${jointNamed(joint.joint)?.title.toLowerCase() ?? joint.joint}`,
+      stage: `pairing?joint=${joint.joint}`,
+    }
+  return openParts > 0
+    ? { words: `Price ${openParts} open ${openParts === 1 ? 'line' : 'lines'}`, stage: 'parts' }
+    : { words: 'Look at the budget', stage: 'budget' }
 }

@@ -36,16 +36,26 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
     pairings,
     choices: await store.listIn('couplingChoice', 'pairingId', ids),
     inserted: new Map(
-      [...groupBy(await store.listIn('pairingPart', 'pairingId', ids), (row) => String(row.pairingId))].map(([id, rows]) => [id, rows.map((row) => String(row.partId))]),
+      [
+        ...groupBy(await store.listIn('pairingPart', 'pairingId', ids), (row) =>
+          String(row.pairingId),
+        ),
+      ].map(([id, rows]) => [id, rows.map((row) => String(row.partId))]),
     ),
     jointClaims: claims.filter((claim) => !isStopper(claim)),
     stoppers: Object.fromEntries(
-      claims.filter((claim) => isStopper(claim) && (claim as Row).buildId === buildId).map((claim) => [String((claim as Row).question), String(claim.says)]),
+      claims
+        .filter((claim) => isStopper(claim) && (claim as Row).buildId === buildId)
+        .map((claim) => [String((claim as Row).question), String(claim.says)]),
     ),
   }
 }
 
 /** What a build says of how its joints are judged. */
 export function contextOf(view: BuildView): PairingContext {
-  return { tolerances: view.catalogue.tolerances, use: (view.build.use as Use | null) ?? undefined, placement: view.build.school === 'set-back' ? 'set-back' : 'keep' }
+  return {
+    tolerances: view.catalogue.tolerances,
+    use: (view.build.use as Use | null) ?? undefined,
+    placement: view.build.school === 'set-back' ? 'set-back' : 'keep',
+  }
 }

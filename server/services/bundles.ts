@@ -23,7 +23,11 @@ const withItems = async (store: Store, kind: Bundle, rows: readonly Row[]): Prom
     ...row,
     items: items
       .filter((item) => item[column] === row.id)
-      .map((item) => ({ ...item, partName: parts.get(String(item.partId))?.name, partKind: parts.get(String(item.partId))?.kind })),
+      .map((item) => ({
+        ...item,
+        partName: parts.get(String(item.partId))?.name,
+        partKind: parts.get(String(item.partId))?.kind,
+      })),
   }))
 }
 
@@ -36,7 +40,11 @@ export async function getBundle(store: Store, kind: Bundle, id: string): Promise
 }
 
 /** Adds a kit or donor with its items, whole or not at all. */
-export async function createBundle(store: Store, kind: Bundle, { items, ...row }: Record<string, unknown> & { items: readonly object[] }): Promise<Row> {
+export async function createBundle(
+  store: Store,
+  kind: Bundle,
+  { items, ...row }: Record<string, unknown> & { items: readonly object[] },
+): Promise<Row> {
   return store.transaction(async (tx) => {
     const [table, column] = ITEMS[kind]
     const made = await tx.insert(kind, row)
@@ -50,7 +58,11 @@ export async function updateBundle(
   store: Store,
   kind: Bundle,
   id: string,
-  { version, items, ...patch }: Record<string, unknown> & { version: number; items?: readonly object[] },
+  {
+    version,
+    items,
+    ...patch
+  }: Record<string, unknown> & { version: number; items?: readonly object[] },
 ): Promise<Row> {
   return store.transaction(async (tx) => {
     const [table, column] = ITEMS[kind]

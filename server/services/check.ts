@@ -11,15 +11,26 @@ import { UnprocessableError } from '../errors.ts'
 
 const compile = (part: WirePart): CompiledPart => compilePart(toCorePart(part))
 const portsOf = (name: string, ports: readonly WirePort[]): CompiledPart['ports'] =>
-  compilePart({ id: name, kind: 'part', name, ports: ports.map((port, i) => toCorePort(port, `${name}/${port.kind}/${port.slot}-${i}`)) }).ports
+  compilePart({
+    id: name,
+    kind: 'part',
+    name,
+    ports: ports.map((port, i) => toCorePort(port, `${name}/${port.kind}/${port.slot}-${i}`)),
+  }).ports
 
 /** One joint, nothing stored. @throws UnprocessableError naming the joints there are */
-export function checkOneJoint({ joint: name, a, b, context = {} }: z.infer<typeof checkJointRequest>): { applies: boolean; verdict: Verdict | null } {
+export function checkOneJoint({
+  joint: name,
+  a,
+  b,
+  context = {},
+}: z.infer<typeof checkJointRequest>): { applies: boolean; verdict: Verdict | null } {
   const joint = jointNamed(name)
   if (!joint)
-    throw new UnprocessableError(`There is no joint "${name}". There are: ${JOINTS.map((one) => `${one.id} (${one.number})`).join(', ')}.`, [
-      { path: 'joint', message: 'Unknown joint' },
-    ])
+    throw new UnprocessableError(
+      `There is no joint "${name}". There are: ${JOINTS.map((one) => `${one.id} (${one.number})`).join(', ')}.`,
+      [{ path: 'joint', message: 'Unknown joint' }],
+    )
   const recipient = context.recipient ? compile(context.recipient).ports : []
   const verdict = checkJoint(joint, portsOf('a', a), [...portsOf('b', b), ...recipient], {
     stack: (context.stack ?? []).map(compile),
@@ -31,7 +42,11 @@ export function checkOneJoint({ joint: name, a, b, context = {} }: z.infer<typeo
 }
 
 /** One pairing, bridging only among the parts sent. */
-export function checkOnePairing(body: z.infer<typeof checkPairingRequest>): { joints: unknown[]; closedBy: unknown[]; notes: readonly string[] } {
+export function checkOnePairing(body: z.infer<typeof checkPairingRequest>): {
+  joints: unknown[]
+  closedBy: unknown[]
+  notes: readonly string[]
+} {
   const transmission = compile(body.transmission)
   const coupling = (body.coupling ?? []).map(compile)
   const { parts, notes } = couplingSet(transmission, [], [], coupling)
@@ -45,6 +60,10 @@ export function checkOnePairing(body: z.infer<typeof checkPairingRequest>): { jo
     transfer: body.transfer ? compile(body.transfer) : null,
     inserted: [],
   }
-  const result = runPairing(train, { tolerances: tolerances(body.tolerances), use: body.limits?.use, placement: body.placement }, (body.parts ?? []).map(compile))
+  const result = runPairing(
+    train,
+    { tolerances: tolerances(body.tolerances), use: body.limits?.use, placement: body.placement },
+    (body.parts ?? []).map(compile),
+  )
   return { joints: [...result.joints], closedBy: [...result.closedBy], notes }
 }

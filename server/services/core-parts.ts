@@ -5,7 +5,11 @@ import type { Claim } from '../../core/quantity/claim.ts'
 import type { Row } from '../database/row.ts'
 
 /** Rows to the core's parts: claims gathered under their ports. */
-export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims: readonly Row[]): Part[] {
+export function toCoreParts(
+  parts: readonly Row[],
+  ports: readonly Row[],
+  claims: readonly Row[],
+): Part[] {
   const claimsOf = groupBy(claims, (row) => row.portId)
   const portsOf = groupBy(ports, (row) => row.partId)
   return parts.map((part) => ({
@@ -15,8 +19,16 @@ export function toCoreParts(parts: readonly Row[], ports: readonly Row[], claims
     ports: (portsOf.get(part.id) ?? [])
       .filter((port) => isPortKind(String(port.kind)))
       .map((port): Port => {
-        const byField = [...groupBy(claimsOf.get(port.id) ?? [], (row) => String(row.field))].map(([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)])
-        return { id: port.id, kind: String(port.kind), slot: String(port.slot), ...(port.looks ? { looks: port.looks as 'forward' } : {}), claims: Object.fromEntries(byField) }
+        const byField = [...groupBy(claimsOf.get(port.id) ?? [], (row) => String(row.field))].map(
+          ([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)],
+        )
+        return {
+          id: port.id,
+          kind: String(port.kind),
+          slot: String(port.slot),
+          ...(port.looks ? { looks: port.looks as 'forward' } : {}),
+          claims: Object.fromEntries(byField),
+        }
       }),
   }))
 }
@@ -31,5 +43,10 @@ export function toClaim(row: Row): Claim {
     specimen: row.specimenId,
     typed: row.typed,
   }).filter(([, value]) => value !== null && value !== undefined)
-  return { id: row.id, value: row.value, grade: row.grade as Claim['grade'], ...Object.fromEntries(optional) }
+  return {
+    id: row.id,
+    value: row.value,
+    grade: row.grade as Claim['grade'],
+    ...Object.fromEntries(optional),
+  }
 }

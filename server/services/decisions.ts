@@ -13,16 +13,30 @@ export async function isLine(store: Store, buildId: string, needId: string): Pro
 export async function decide(
   store: Store,
   buildId: string,
-  input: { needId: string; act: Decision['act']; priceMinor?: number | null | undefined; source?: string | null | undefined; note?: string | null | undefined },
+  input: {
+    needId: string
+    act: Decision['act']
+    priceMinor?: number | null | undefined
+    source?: string | null | undefined
+    note?: string | null | undefined
+  },
   isKnown = (): Promise<boolean> => isLine(store, buildId, input.needId),
 ): Promise<Row> {
   // Planned before, not inside: a transaction only checks and writes.
-  if (!(await isKnown())) throw new MissingError(`There is no line "${input.needId}" in this build's parts list.`)
+  if (!(await isKnown()))
+    throw new MissingError(`There is no line "${input.needId}" in this build's parts list.`)
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
-    if ((input.act === 'price' || input.act === 'estimate') && input.priceMinor == null) throw new ConflictError('Type the price.')
+    if ((input.act === 'price' || input.act === 'estimate') && input.priceMinor == null)
+      throw new ConflictError('Type the price.')
     const held = (await tx.list('decision', { buildId, needId: input.needId, act: input.act }))[0]
-    const values = { priceMinor: input.priceMinor ?? null, source: input.source ?? null, note: input.note ?? null }
-    return held ? tx.update('decision', held.id, held.version, values) : tx.insert('decision', { buildId, needId: input.needId, act: input.act, ...values })
+    const values = {
+      priceMinor: input.priceMinor ?? null,
+      source: input.source ?? null,
+      note: input.note ?? null,
+    }
+    return held
+      ? tx.update('decision', held.id, held.version, values)
+      : tx.insert('decision', { buildId, needId: input.needId, act: input.act, ...values })
   })
 }

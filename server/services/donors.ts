@@ -53,7 +53,8 @@ export async function donorsOf(store: Store, buildId: string) {
     currency: String(plan.view.build.currency),
     labourRateMinor: Number(plan.view.build.labourRateMinor),
     donors: donors.map((donor) => {
-      const answers = (sheets.find((sheet) => sheet.donorId === donor.id)?.answers ?? {}) as SheetAnswers
+      const answers = (sheets.find((sheet) => sheet.donorId === donor.id)?.answers ??
+        {}) as SheetAnswers
       const money = moneyOf(plan, donor.id)
       const usable = usedBy(plan, donor.id)
       return {
@@ -81,7 +82,8 @@ function moneyOf(plan: Planned, donorId: string): DonorMoney | null {
   const donor = catalogue.trade.donors.find((one) => one.id === donorId)
   const rate = donor && rateBetween(catalogue.trade.rates, donor.currency, String(build.currency))
   if (!donor || rate === null || rate === undefined) return null
-  const inBuild = (minor: number): number => convert(minor, donor.currency, String(build.currency), rate)
+  const inBuild = (minor: number): number =>
+    convert(minor, donor.currency, String(build.currency), rate)
   return {
     priceMinor: inBuild(donor.priceMinor),
     fetchMinor: inBuild(donor.fetchMinor),
@@ -91,13 +93,22 @@ function moneyOf(plan: Planned, donorId: string): DonorMoney | null {
     storageMinor: inBuild(donor.storageMinor),
     scrapMinor: inBuild(donor.scrapMinor),
     saleFee: donor.saleFee,
-    pieces: donor.items.map((item) => ({ ...item, words: catalogue.parts.get(item.partId)?.name ?? item.partId, saleMinor: inBuild(item.saleMinor) })),
+    pieces: donor.items.map((item) => ({
+      ...item,
+      words: catalogue.parts.get(item.partId)?.name ?? item.partId,
+      saleMinor: inBuild(item.saleMinor),
+    })),
   }
 }
 
 /** What this pairing needs that a vehicle could yield, a line each. */
 const wantedFrom = (plan: Planned): { id: string; words: string }[] =>
-  plan.needs.filter((need) => !need.task && YIELDED.has(need.kind)).map((need) => ({ id: need.id, words: need.quantity > 1 ? `${need.words}, ${need.quantity} off` : need.words }))
+  plan.needs
+    .filter((need) => !need.task && YIELDED.has(need.kind))
+    .map((need) => ({
+      id: need.id,
+      words: need.quantity > 1 ? `${need.words}, ${need.quantity} off` : need.words,
+    }))
 
 /** One donor's sheet: the answers so far, and what to look for on it. */
 export async function donorSheet(store: Store, buildId: string, donorId: string) {
@@ -107,20 +118,30 @@ export async function donorSheet(store: Store, buildId: string, donorId: string)
   return {
     donor: { id: donor.id, name: donor.name, place: donor.place },
     build: String(plan.view.build.name),
-    pieces: wantedFrom(plan).map((piece) => ({ question: pieceQuestion(piece.id), words: piece.words })),
+    pieces: wantedFrom(plan).map((piece) => ({
+      question: pieceQuestion(piece.id),
+      words: piece.words,
+    })),
     answers: (sheet?.answers ?? {}) as SheetAnswers,
     risks: risksOf((sheet?.answers ?? {}) as SheetAnswers),
   }
 }
 
 /** Joins answers into a donor's sheet, question by question: a queue may send late and twice, nothing is lost. */
-export async function answerSheet(store: Store, buildId: string, donorId: string, { answers }: z.infer<typeof sheetInput>): Promise<Joined> {
+export async function answerSheet(
+  store: Store,
+  buildId: string,
+  donorId: string,
+  { answers }: z.infer<typeof sheetInput>,
+): Promise<Joined> {
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
     await tx.get('donor', donorId)
     for (const id of Object.keys(answers))
       if (!isPieceQuestion(id) && !questionOf(id))
-        throw new UnprocessableError(`"${id}" is not a question of the sheet.`, [{ path: `answers.${id}`, message: 'Not a question of the sheet.' }])
+        throw new UnprocessableError(`"${id}" is not a question of the sheet.`, [
+          { path: `answers.${id}`, message: 'Not a question of the sheet.' },
+        ])
     return joinSheet(tx, 'donorSheet', { buildId, donorId }, answers)
   })
 }

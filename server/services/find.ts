@@ -34,14 +34,50 @@ export async function find(store: Store, words: string): Promise<Found[]> {
           .where('part_number.normalised', 'like', `%${number}%`)
           .orderBy('part_number.normalised')
           .limit(EACH)
-          .select({ id: 'part.id', name: 'part.name', number: 'part_number.number', issuer: 'issuer.name' })) as { id: string; name: string; number: string; issuer: string }[])
-  const [builds, parts, donors, kits, suppliers] = await Promise.all([named('build'), named('part'), named('donor'), named('kit'), named('supplier')])
+          .select({
+            id: 'part.id',
+            name: 'part.name',
+            number: 'part_number.number',
+            issuer: 'issuer.name',
+          })) as { id: string; name: string; number: string; issuer: string }[])
+  const [builds, parts, donors, kits, suppliers] = await Promise.all([
+    named('build'),
+    named('part'),
+    named('donor'),
+    named('kit'),
+    named('supplier'),
+  ])
   return [
-    ...builds.map((row): Found => ({ kind: 'build', id: row.id, words: row.name, detail: 'Build' })),
-    ...numbers.map((row): Found => ({ kind: 'number', id: row.id, words: `${row.issuer} ${row.number}`, detail: row.name })),
-    ...parts.map((row): Found => ({ kind: 'part', id: row.id, words: row.name, detail: kindWords(row.kind ?? '') })),
-    ...donors.map((row): Found => ({ kind: 'donor', id: row.id, words: row.name, detail: ['Donor', row.place].filter(Boolean).join(', ') })),
+    ...builds.map(
+      (row): Found => ({ kind: 'build', id: row.id, words: row.name, detail: 'Build' }),
+    ),
+    ...numbers.map(
+      (row): Found => ({
+        kind: 'number',
+        id: row.id,
+        words: `${row.issuer} ${row.number}`,
+        detail: row.name,
+      }),
+    ),
+    ...parts.map(
+      (row): Found => ({
+        kind: 'part',
+        id: row.id,
+        words: row.name,
+        detail: kindWords(row.kind ?? ''),
+      }),
+    ),
+    ...donors.map(
+      (row): Found => ({
+        kind: 'donor',
+        id: row.id,
+        words: row.name,
+        detail: ['Donor', row.place].filter(Boolean).join(', '),
+      }),
+    ),
     ...kits.map((row): Found => ({ kind: 'kit', id: row.id, words: row.name, detail: 'Kit' })),
-    ...suppliers.map((row): Found => ({ kind: 'supplier', id: row.id, words: row.name, detail: 'Supplier' })),
+    ...suppliers.map(
+      (row): Found => ({ kind: 'supplier', id: row.id, words: row.name, detail: 'Supplier' }),
+    ),
   ]
 }

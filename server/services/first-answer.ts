@@ -13,9 +13,17 @@ const MEASURE_FIRST = 8
 export async function firstAnswerView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const { build, catalogue } = plan.view
-  const decided = (act: string): Set<string> => new Set(plan.decisions.filter((one) => one.act === act).map((one) => String(one.needId)))
-  const typed = new Map(plan.decisions.filter((one) => one.act === 'price' || one.act === 'estimate').map((one) => [String(one.needId), Number(one.priceMinor)]))
-  const kept = new Set([...plan.needs.filter((need) => need.keep).map((need) => need.id), ...decided('keep')])
+  const decided = (act: string): Set<string> =>
+    new Set(plan.decisions.filter((one) => one.act === act).map((one) => String(one.needId)))
+  const typed = new Map(
+    plan.decisions
+      .filter((one) => one.act === 'price' || one.act === 'estimate')
+      .map((one) => [String(one.needId), Number(one.priceMinor)]),
+  )
+  const kept = new Set([
+    ...plan.needs.filter((need) => need.keep).map((need) => need.id),
+    ...decided('keep'),
+  ])
   const settled = new Set([...decided('confirm'), ...kept, ...typed.keys()])
   const answer = firstAnswer(
     plan.needs,
@@ -50,7 +58,13 @@ export async function firstAnswerView(store: Store, buildId: string) {
     ...answer,
     lines: answer.lines.map((line) => {
       const need = plan.needs.find((one) => one.id === line.need)!
-      return { ...line, words: need.words, group: kindGroup(need.kind), quantity: need.quantity, why: need.why[0]?.words ?? '' }
+      return {
+        ...line,
+        words: need.words,
+        group: kindGroup(need.kind),
+        quantity: need.quantity,
+        why: need.why[0]?.words ?? '',
+      }
     }),
     measure: measureFirst(plan),
   }
@@ -58,7 +72,18 @@ export async function firstAnswerView(store: Store, buildId: string) {
 
 /** Fields that open joints read, those most joints wait for first, then the quickest. */
 function measureFirst(plan: Awaited<ReturnType<typeof planBuild>>) {
-  const byField = new Map<string, { field: string; port: string; label: string; partName: string; minutes: number; methods: readonly string[]; joints: string[] }>()
+  const byField = new Map<
+    string,
+    {
+      field: string
+      port: string
+      label: string
+      partName: string
+      minutes: number
+      methods: readonly string[]
+      joints: string[]
+    }
+  >()
   for (const { joint, bare, closed } of plan.run?.result.joints ?? []) {
     if (plan.run?.heard.get(joint)?.answer) continue
     for (const field of effective({ bare, closed }).missing) {
@@ -77,5 +102,9 @@ function measureFirst(plan: Awaited<ReturnType<typeof planBuild>>) {
       byField.set(key, held)
     }
   }
-  return [...byField.values()].sort((p, q) => q.joints.length / Math.max(1, q.minutes) - p.joints.length / Math.max(1, p.minutes)).slice(0, MEASURE_FIRST)
+  return [...byField.values()]
+    .sort(
+      (p, q) => q.joints.length / Math.max(1, q.minutes) - p.joints.length / Math.max(1, p.minutes),
+    )
+    .slice(0, MEASURE_FIRST)
 }

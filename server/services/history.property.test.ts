@@ -16,10 +16,21 @@ beforeAll(async () => {
 })
 afterAll(() => knex.destroy())
 
-const TABLES = ['supplier', 'part', 'partNumber', 'port', 'claim', 'kit', 'kitItem', 'portValue'] as const
+const TABLES = [
+  'supplier',
+  'part',
+  'partNumber',
+  'port',
+  'claim',
+  'kit',
+  'kitItem',
+  'portValue',
+] as const
 /** Everything there is, without versions: what must come back. */
 const snapshot = async (): Promise<string> => {
-  const all = await Promise.all(TABLES.map(async (table) => (await knex(table)).map(({ version: _, ...row }) => row)))
+  const all = await Promise.all(
+    TABLES.map(async (table) => (await knex(table)).map(({ version: _, ...row }) => row)),
+  )
   return JSON.stringify(all.map((rows) => rows.map((row) => JSON.stringify(row)).sort()))
 }
 
@@ -35,8 +46,23 @@ const pick = async (table: TableName, index: number): Promise<Row | undefined> =
   return rows[index % Math.max(1, rows.length)]
 }
 
-type Step = readonly [what: 'supplier' | 'part' | 'rename' | 'claim' | 'kit' | 'drop part' | 'drop supplier' | 'undo', index: number]
-const step: fc.Arbitrary<Step> = fc.tuple(fc.constantFrom('supplier', 'part', 'rename', 'claim', 'kit', 'drop part', 'drop supplier', 'undo'), fc.nat(40))
+type Step = readonly [
+  what: 'supplier' | 'part' | 'rename' | 'claim' | 'kit' | 'drop part' | 'drop supplier' | 'undo',
+  index: number,
+]
+const step: fc.Arbitrary<Step> = fc.tuple(
+  fc.constantFrom(
+    'supplier',
+    'part',
+    'rename',
+    'claim',
+    'kit',
+    'drop part',
+    'drop supplier',
+    'undo',
+  ),
+  fc.nat(40),
+)
 
 /** Does one step; null where there was nothing to do it to, or something else still uses it. */
 async function perform([what, index]: Step, done: readonly string[]): Promise<string | null> {
@@ -46,22 +72,47 @@ async function perform([what, index]: Step, done: readonly string[]): Promise<st
   try {
     switch (what) {
       case 'supplier':
-        return await as(() => store.transaction((tx) => tx.insert('supplier', { name, currency: 'EUR' })))
+        return await as(() =>
+          store.transaction((tx) => tx.insert('supplier', { name, currency: 'EUR' })),
+        )
       case 'part':
         return await as(() =>
-          createPart(store, { kind: 'disc', name, ports: [{ kind: 'disc-hub', slot: 'main', fields: { startMm: { value: index } } }], numbers: [{ issuer: 'QRY', number: name }] }),
+          createPart(store, {
+            kind: 'disc',
+            name,
+            ports: [{ kind: 'disc-hub', slot: 'main', fields: { startMm: { value: index } } }],
+            numbers: [{ issuer: 'QRY', number: name }],
+          }),
         )
       case 'rename':
-        return part ? await as(() => store.transaction((tx) => tx.update('part', part.id, part.version, { name }))) : null
+        return part
+          ? await as(() =>
+              store.transaction((tx) => tx.update('part', part.id, part.version, { name })),
+            )
+          : null
       case 'claim':
         return part
-          ? await as(() => addClaim(store, { portId: `${part.id}/disc-hub/main`, field: 'endMm', value: index, decimal: 'ask', grade: 'measured', thisVeryPart: false }))
+          ? await as(() =>
+              addClaim(store, {
+                portId: `${part.id}/disc-hub/main`,
+                field: 'endMm',
+                value: index,
+                decimal: 'ask',
+                grade: 'measured',
+                thisVeryPart: false,
+              }),
+            )
           : null
       case 'kit':
         return part && supplier
           ? await as(() =>
               store.transaction(async (tx) => {
-                const kit = await tx.insert('kit', { name, supplierId: supplier.id, priceMinor: 100, currency: 'EUR' })
+                const kit = await tx.insert('kit', {
+                  name,
+                  supplierId: supplier.id,
+                  priceMinor: 100,
+                  currency: 'EUR',
+                })
                 await tx.insert('kitItem', { kitId: kit.id, partId: part.id, quantity: 1 })
               }),
             )
@@ -69,7 +120,9 @@ async function perform([what, index]: Step, done: readonly string[]): Promise<st
       case 'drop part':
         return part ? await as(() => store.transaction((tx) => tx.remove('part', part.id))) : null
       case 'drop supplier':
-        return supplier ? await as(() => store.transaction((tx) => tx.remove('supplier', supplier.id))) : null
+        return supplier
+          ? await as(() => store.transaction((tx) => tx.remove('supplier', supplier.id)))
+          : null
       default: {
         const command = done[index % Math.max(1, done.length)]
         return command ? await as(() => undoCommand(store, command)) : null
@@ -121,9 +174,16 @@ test('a whole session undone from its last command to its first leaves what was 
 })
 
 test('what was changed since is not undone over: both are told and nothing moves', async () => {
-  const made = await store.transaction((tx) => tx.insert('supplier', { name: 'Quay', currency: 'EUR' }))
-  const rename = await as(() => store.transaction((tx) => tx.update('supplier', made.id, 1, { name: 'Quayside' })))
-  await as(() => store.transaction((tx) => tx.update('supplier', made.id, 2, { name: 'Quay head' })), 'Bram')
+  const made = await store.transaction((tx) =>
+    tx.insert('supplier', { name: 'Quay', currency: 'EUR' }),
+  )
+  const rename = await as(() =>
+    store.transaction((tx) => tx.update('supplier', made.id, 1, { name: 'Quayside' })),
+  )
+  await as(
+    () => store.transaction((tx) => tx.update('supplier', made.id, 2, { name: 'Quay head' })),
+    'Bram',
+  )
   const before = await snapshot()
   await expect(as(() => undoCommand(store, rename))).rejects.toThrow(/changed since \(name\)/)
   expect(await snapshot()).toBe(before)
@@ -135,8 +195,25 @@ test('the history of a part tells of its claims too, by person, newest first, an
   await as(async () => {
     part = await createPart(store, { kind: 'disc', name: 'Disc of Ida' })
   })
-  await as(() => store.transaction((tx) => tx.update('part', part!.id, 1, { name: 'Disc of Bram', note: 'worn' })), 'Bram')
-  await as(() => addClaim(store, { portId: `${part!.id}/disc-hub/main`, field: 'endMm', value: 18, decimal: 'ask', grade: 'measured', thisVeryPart: false }), 'Tove')
+  await as(
+    () =>
+      store.transaction((tx) =>
+        tx.update('part', part!.id, 1, { name: 'Disc of Bram', note: 'worn' }),
+      ),
+    'Bram',
+  )
+  await as(
+    () =>
+      addClaim(store, {
+        portId: `${part!.id}/disc-hub/main`,
+        field: 'endMm',
+        value: 18,
+        decimal: 'ask',
+        grade: 'measured',
+        thisVeryPart: false,
+      }),
+    'Tove',
+  )
   const { items } = await listHistory(store, { entity: 'part', id: part!.id })
   expect(items.map((entry) => [entry.who, entry.entity, entry.act])).toEqual([
     ['Tove', 'claim', 'insert'],
@@ -150,9 +227,18 @@ test('the history of a part tells of its claims too, by person, newest first, an
 
   const claims = await store.list('claim', { portId: `${part!.id}/disc-hub/main` })
   await as(() => store.transaction((tx) => tx.remove('part', part!.id)))
-  expect((await listTrash(store))[0]).toMatchObject({ entity: 'part', entityId: part!.id, name: 'Disc of Ida', rows: 3 })
+  expect((await listTrash(store))[0]).toMatchObject({
+    entity: 'part',
+    entityId: part!.id,
+    name: 'Disc of Ida',
+    rows: 3,
+  })
   const removed = (await listHistory(store, { entity: 'part', id: part!.id })).items[0]!
   await restoreEntry(store, removed.id)
-  expect((await store.list('claim', { portId: `${part!.id}/disc-hub/main` })).map((claim) => claim.value)).toEqual(claims.map((claim) => claim.value))
+  expect(
+    (await store.list('claim', { portId: `${part!.id}/disc-hub/main` })).map(
+      (claim) => claim.value,
+    ),
+  ).toEqual(claims.map((claim) => claim.value))
   expect(await listTrash(store)).not.toContainEqual(expect.objectContaining({ entityId: part!.id }))
 })

@@ -17,7 +17,8 @@ export interface HistoryEntry {
   readonly after: Record<string, unknown> | null
 }
 
-const entryOf = (row: Record<string, unknown>): HistoryEntry => ({ ...row, before: unpack(row.before), after: unpack(row.after) }) as unknown as HistoryEntry
+const entryOf = (row: Record<string, unknown>): HistoryEntry =>
+  ({ ...row, before: unpack(row.before), after: unpack(row.after) }) as unknown as HistoryEntry
 
 export interface HistoryQuery {
   readonly entity?: string | undefined
@@ -32,7 +33,10 @@ export interface HistoryQuery {
 export async function listHistory(
   store: Store,
   { entity, id, who, before, limit = 50 }: HistoryQuery,
-): Promise<{ items: (HistoryEntry & { name: string | null; currency: string | null })[]; next: number | null }> {
+): Promise<{
+  items: (HistoryEntry & { name: string | null; currency: string | null })[]
+  next: number | null
+}> {
   const query = store
     .knex('history')
     .orderBy('id', 'desc')
@@ -40,7 +44,8 @@ export async function listHistory(
   if (entity && id) {
     const rows = await familyOf(store, entity as TableName, id)
     query.where((either) => {
-      for (const [table, ids] of rows) either.orWhere((one) => one.where({ entity: table }).whereIn('entityId', ids))
+      for (const [table, ids] of rows)
+        either.orWhere((one) => one.where({ entity: table }).whereIn('entityId', ids))
     })
   }
   if (entity && !id) query.where({ entity })
@@ -52,7 +57,11 @@ export async function listHistory(
 }
 
 /** A row and everything it owns, now or ever: removed children are found by the column that names their owner. */
-async function familyOf(store: Store, table: TableName, id: string): Promise<Map<TableName, string[]>> {
+async function familyOf(
+  store: Store,
+  table: TableName,
+  id: string,
+): Promise<Map<TableName, string[]>> {
   const found = new Map<TableName, string[]>([[table, [id]]])
   const visit = async (owner: TableName, ids: readonly string[]): Promise<void> => {
     for (const [owned, column] of shapeOf(owner).owns ?? []) {
@@ -68,24 +77,47 @@ async function familyOf(store: Store, table: TableName, id: string): Promise<Map
 }
 
 /** What each entry is about, in words, and the currency its amounts are in. */
-async function about(store: Store, entries: readonly HistoryEntry[]): Promise<(HistoryEntry & { name: string | null; currency: string | null })[]> {
+async function about(
+  store: Store,
+  entries: readonly HistoryEntry[],
+): Promise<(HistoryEntry & { name: string | null; currency: string | null })[]> {
   const rows = new Map<string, Row>()
   for (const table of new Set(entries.map((entry) => entry.entity)))
-    for (const row of await store.listIn(table, 'id', [...new Set(entries.filter((entry) => entry.entity === table).map((entry) => entry.entityId))]))
+    for (const row of await store.listIn(table, 'id', [
+      ...new Set(entries.filter((entry) => entry.entity === table).map((entry) => entry.entityId)),
+    ]))
       rows.set(`${table}:${row.id}`, row)
-  const told = entries.map((entry) => ({ entry, row: { ...rows.get(`${entry.entity}:${entry.entityId}`), ...entry.before, ...entry.after } as Record<string, unknown> }))
-  const builds = new Map((await store.listIn('build', 'id', [...new Set(told.flatMap(({ row }) => (row.buildId ? [String(row.buildId)] : [])))])).map((row) => [row.id, row]))
+  const told = entries.map((entry) => ({
+    entry,
+    row: {
+      ...rows.get(`${entry.entity}:${entry.entityId}`),
+      ...entry.before,
+      ...entry.after,
+    } as Record<string, unknown>,
+  }))
+  const builds = new Map(
+    (
+      await store.listIn('build', 'id', [
+        ...new Set(told.flatMap(({ row }) => (row.buildId ? [String(row.buildId)] : []))),
+      ])
+    ).map((row) => [row.id, row]),
+  )
   return told.map(({ entry, row }) => ({
     ...entry,
     name: WORDS[entry.entity]?.(row) ?? (row.name as string | undefined) ?? null,
-    currency: ((row.currency ?? builds.get(String(row.buildId))?.currency) as string | undefined) ?? null,
+    currency:
+      ((row.currency ?? builds.get(String(row.buildId))?.currency) as string | undefined) ?? null,
   }))
 }
 
 /** Rows without a name of their own, told by what they say. */
 const WORDS: Partial<Record<TableName, (row: Record<string, unknown>) => string>> = {
   decision: (row) => `${row.act} ${String(row.needId).split('/')[0]?.replaceAll('-', ' ')}`,
-  jointClaim: (row) => [row.question ?? row.joint ?? row.subject, row.says].filter(Boolean).join(': ').replaceAll('-', ' '),
+  jointClaim: (row) =>
+    [row.question ?? row.joint ?? row.subject, row.says]
+      .filter(Boolean)
+      .join(': ')
+      .replaceAll('-', ' '),
   claim: (row) => String(row.portId).split('/').slice(0, 2).join(' ').replaceAll('-', ' '),
   partNumber: (row) => String(row.number),
 }
@@ -96,8 +128,16 @@ const WORDS: Partial<Record<TableName, (row: Record<string, unknown>) => string>
  */
 export async function undoCommand(store: Store, command: string): Promise<{ undone: number }> {
   return store.transaction(async (tx) => {
-    const entries = ((await tx.knex('history').where({ command }).orderBy('id', 'desc')) as Record<string, unknown>[]).map(entryOf)
-    if (entries.length === 0) throw new MissingError('There is nothing to undo: that command wrote nothing, or is of another copy of the data.')
+    const entries = (
+      (await tx.knex('history').where({ command }).orderBy('id', 'desc')) as Record<
+        string,
+        unknown
+      >[]
+    ).map(entryOf)
+    if (entries.length === 0)
+      throw new MissingError(
+        'There is nothing to undo: that command wrote nothing, or is of another copy of the data.',
+      )
     for (const entry of entries) await undoEntry(tx, entry)
     await mendPortValues(tx, entries)
     return { undone: entries.length }
@@ -105,56 +145,101 @@ export async function undoCommand(store: Store, command: string): Promise<{ undo
 }
 
 /** Puts the fields one entry changed back to what they were before it, or a removed row back whole. */
-export async function restoreEntry(store: Store, id: number): Promise<{ entity: TableName; id: string }> {
+export async function restoreEntry(
+  store: Store,
+  id: number,
+): Promise<{ entity: TableName; id: string }> {
   return store.transaction(async (tx) => {
     const found = await tx.knex('history').where({ id }).first()
     if (!found) throw new MissingError('That entry is not in the history.')
     const entry = entryOf(found)
     if (entry.act === 'update') {
       const row = await tx.get(entry.entity, entry.entityId)
-      await tx.update(entry.entity, row.id, row.version, withoutRetired(entry.entity, entry.before)!)
+      await tx.update(
+        entry.entity,
+        row.id,
+        row.version,
+        withoutRetired(entry.entity, entry.before)!,
+      )
     } else if (entry.act === 'remove') {
       // What was removed with it comes back with it.
       const together =
-        entry.command === null ? [] : ((await tx.knex('history').where({ command: entry.command, act: 'remove' }).orderBy('id', 'desc')) as Record<string, unknown>[]).map(entryOf)
-      for (const one of together.length > 0 ? together : [entry]) if (!(await tx.find(one.entity, one.entityId))) await undoEntry(tx, one)
+        entry.command === null
+          ? []
+          : (
+              (await tx
+                .knex('history')
+                .where({ command: entry.command, act: 'remove' })
+                .orderBy('id', 'desc')) as Record<string, unknown>[]
+            ).map(entryOf)
+      for (const one of together.length > 0 ? together : [entry])
+        if (!(await tx.find(one.entity, one.entityId))) await undoEntry(tx, one)
       await mendPortValues(tx, together.length > 0 ? together : [entry])
-    } else throw new ConflictError('Only a change or a removal can be put back. To take back an addition, remove it.')
+    } else
+      throw new ConflictError(
+        'Only a change or a removal can be put back. To take back an addition, remove it.',
+      )
     return { entity: entry.entity, id: entry.entityId }
   })
 }
 
 async function undoEntry(tx: Store, entry: HistoryEntry): Promise<void> {
   const { entity, entityId, act } = entry
-  const [before, after] = [withoutRetired(entity, entry.before), withoutRetired(entity, entry.after)]
+  const [before, after] = [
+    withoutRetired(entity, entry.before),
+    withoutRetired(entity, entry.after),
+  ]
   const row = await tx.find(entity, entityId)
   if (act === 'remove') {
-    if (row) throw new ConflictError(`${before!.name ?? entity} is there again already.`, { theirs: row })
+    if (row)
+      throw new ConflictError(`${before!.name ?? entity} is there again already.`, { theirs: row })
     await tx.knex('trash').where({ entity, entityId }).delete()
     await tx.reinsert(entity, before as Row)
     return
   }
-  if (!row) throw new ConflictError(`${(after?.name as string | undefined) ?? entity} was removed since: put it back first.`)
-  const since = act === 'update' ? Object.keys(after ?? {}).filter((key) => !isSame(row[key], after![key])) : await changedSince(tx, entry, row)
+  if (!row)
+    throw new ConflictError(
+      `${(after?.name as string | undefined) ?? entity} was removed since: put it back first.`,
+    )
+  const since =
+    act === 'update'
+      ? Object.keys(after ?? {}).filter((key) => !isSame(row[key], after![key]))
+      : await changedSince(tx, entry, row)
   const changed = since.filter((key) => key !== 'version')
   if (changed.length > 0)
-    throw new ConflictError(`It was changed since (${changed.join(', ')}): undoing would lose that. Look at the history and put back what you want.`, {
-      theirs: row,
-      yours: before,
-    })
+    throw new ConflictError(
+      `It was changed since (${changed.join(', ')}): undoing would lose that. Look at the history and put back what you want.`,
+      {
+        theirs: row,
+        yours: before,
+      },
+    )
   if (act === 'update') await tx.update(entity, entityId, row.version, before!)
   else await tx.unmake(entity, row)
 }
 
 /** Fields of a row that stand otherwise than when an entry made it: later changes that were themselves taken back do not count. */
-async function changedSince(tx: Store, { id, entity, entityId }: HistoryEntry, row: Row): Promise<string[]> {
-  const later = ((await tx.knex('history').where({ entity, entityId, act: 'update' }).where('id', '>', id).orderBy('id')) as Record<string, unknown>[]).map(entryOf)
+async function changedSince(
+  tx: Store,
+  { id, entity, entityId }: HistoryEntry,
+  row: Row,
+): Promise<string[]> {
+  const later = (
+    (await tx
+      .knex('history')
+      .where({ entity, entityId, act: 'update' })
+      .where('id', '>', id)
+      .orderBy('id')) as Record<string, unknown>[]
+  ).map(entryOf)
   const first = new Map<string, unknown>()
-  for (const { before } of later) for (const [key, value] of Object.entries(before ?? {})) if (!first.has(key)) first.set(key, value)
+  for (const { before } of later)
+    for (const [key, value] of Object.entries(before ?? {}))
+      if (!first.has(key)) first.set(key, value)
   return [...first].filter(([key, value]) => !isSame(row[key], value)).map(([key]) => key)
 }
 
-const isSame = (a: unknown, b: unknown): boolean => JSON.stringify(a ?? null) === JSON.stringify(b ?? null)
+const isSame = (a: unknown, b: unknown): boolean =>
+  JSON.stringify(a ?? null) === JSON.stringify(b ?? null)
 
 /** The chosen value of each field follows its claims. */
 async function mendPortValues(tx: Store, entries: readonly HistoryEntry[]): Promise<void> {
@@ -168,11 +253,25 @@ async function mendPortValues(tx: Store, entries: readonly HistoryEntry[]): Prom
 }
 
 /** What is in the trash, newest first. */
-export async function listTrash(store: Store): Promise<{ id: string; entity: string; entityId: string; at: string; name: string; rows: number }[]> {
-  const found = (await store.knex('trash').orderBy('at', 'desc').limit(200)) as { id: string; entity: string; entityId: string; at: string; rows: string }[]
+export async function listTrash(
+  store: Store,
+): Promise<
+  { id: string; entity: string; entityId: string; at: string; name: string; rows: number }[]
+> {
+  const found = (await store.knex('trash').orderBy('at', 'desc').limit(200)) as {
+    id: string
+    entity: string
+    entityId: string
+    at: string
+    rows: string
+  }[]
   return found.map(({ rows, ...head }) => {
     const held = unpack(rows) as [string, Row][]
     const first = held[0]?.[1]
-    return { ...head, name: String(first?.name ?? first?.needId ?? head.entityId), rows: held.length }
+    return {
+      ...head,
+      name: String(first?.name ?? first?.needId ?? head.entityId),
+      rows: held.length,
+    }
   })
 }

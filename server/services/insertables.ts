@@ -35,7 +35,11 @@ function loose({ kinds, rows, ofKind }: Catalogue): readonly CompiledPart[] {
 }
 
 /** What may be put between engine and gearbox of a build, with the cheapest price of each in its money. */
-export async function insertablesOf(store: Store, build: Row, catalogue: Catalogue): Promise<Insertables> {
+export async function insertablesOf(
+  store: Store,
+  build: Row,
+  catalogue: Catalogue,
+): Promise<Insertables> {
   const parts = loose(catalogue)
   const { of, changes } = await leastPrices(
     store,
@@ -49,7 +53,10 @@ export async function insertablesOf(store: Store, build: Row, catalogue: Catalog
   if (before?.madeOf.every((one, i) => one === madeOf[i])) return before.found
   const cost = leastCost(build, parts, of, catalogue.trade)
   const costs = parts.map((part) => cost(part.id))
-  const isSame = before && before.found.parts.length === parts.length && parts.every((part, i) => part === before.found.parts[i] && costs[i] === before.costs[i])
+  const isSame =
+    before &&
+    before.found.parts.length === parts.length &&
+    parts.every((part, i) => part === before.found.parts[i] && costs[i] === before.costs[i])
   const found = isSame ? before.found : { parts, cost }
   held.set(build.id, { madeOf, costs, found })
   return found

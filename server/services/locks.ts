@@ -10,10 +10,16 @@ export interface LockTarget {
 }
 
 /** Whether it is among the sources of a build. */
-export async function isSource(store: Store, buildId: string, { candidate, bundle, supplierId }: LockTarget): Promise<boolean> {
+export async function isSource(
+  store: Store,
+  buildId: string,
+  { candidate, bundle, supplierId }: LockTarget,
+): Promise<boolean> {
   const { problem, sources } = (await planBuild(store, buildId)).gathered
   if (candidate) return sources.get(candidate) !== undefined
-  return bundle ? problem.bundles.some((one) => one.id === bundle) : problem.suppliers.some((one) => one.id === supplierId)
+  return bundle
+    ? problem.bundles.some((one) => one.id === bundle)
+    : problem.suppliers.some((one) => one.id === supplierId)
 }
 
 /**
@@ -24,16 +30,31 @@ export async function isSource(store: Store, buildId: string, { candidate, bundl
 export async function addLock(
   store: Store,
   buildId: string,
-  input: { way: 'in' | 'out'; candidate?: string | null | undefined; bundle?: string | null | undefined; supplierId?: string | null | undefined },
+  input: {
+    way: 'in' | 'out'
+    candidate?: string | null | undefined
+    bundle?: string | null | undefined
+    supplierId?: string | null | undefined
+  },
   isKnown = (target: LockTarget): Promise<boolean> => isSource(store, buildId, target),
 ): Promise<Row> {
-  const target: LockTarget = { candidate: input.candidate ?? null, bundle: input.bundle ?? null, supplierId: input.supplierId ?? null }
-  if (!(await isKnown(target))) throw new UnprocessableError('What you want to lock is not among the sources of this build.')
+  const target: LockTarget = {
+    candidate: input.candidate ?? null,
+    bundle: input.bundle ?? null,
+    supplierId: input.supplierId ?? null,
+  }
+  if (!(await isKnown(target)))
+    throw new UnprocessableError('What you want to lock is not among the sources of this build.')
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
     const held = (await tx.list('sourcingLock', { buildId })).find(
-      (lock) => lock.candidate === target.candidate && lock.bundle === target.bundle && lock.supplierId === target.supplierId,
+      (lock) =>
+        lock.candidate === target.candidate &&
+        lock.bundle === target.bundle &&
+        lock.supplierId === target.supplierId,
     )
-    return held ? tx.update('sourcingLock', held.id, held.version, { way: input.way }) : tx.insert('sourcingLock', { buildId, way: input.way, ...target })
+    return held
+      ? tx.update('sourcingLock', held.id, held.version, { way: input.way })
+      : tx.insert('sourcingLock', { buildId, way: input.way, ...target })
   })
 }

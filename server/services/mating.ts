@@ -14,7 +14,13 @@ export async function matingCard(store: Store, buildId: string) {
   const train = plan.run?.train
   if (!train) return { pairing: null, isAutomatic: false, steps: [], answers: {}, judgement: null }
   const isAutomatic = portOf(train.transmission, 'ratios').type.v === 'automatic'
-  const card = (await store.list('matingCard', { buildId, engineId: train.engine.id, transmissionId: train.transmission.id }))[0]
+  const card = (
+    await store.list('matingCard', {
+      buildId,
+      engineId: train.engine.id,
+      transmissionId: train.transmission.id,
+    })
+  )[0]
   const answers = (card?.answers ?? {}) as SheetAnswers
   return {
     pairing: `${train.engine.name} with ${train.transmission.name}`,
@@ -26,12 +32,27 @@ export async function matingCard(store: Store, buildId: string) {
 }
 
 /** Joins answers into the card, question by question. */
-export async function answerMating(store: Store, buildId: string, { answers }: z.infer<typeof sheetInput>): Promise<Joined> {
+export async function answerMating(
+  store: Store,
+  buildId: string,
+  { answers }: z.infer<typeof sheetInput>,
+): Promise<Joined> {
   return store.transaction(async (tx) => {
     for (const id of Object.keys(answers))
-      if (!isMatingQuestion(id)) throw new UnprocessableError(`"${id}" is not a question of the card.`, [{ path: `answers.${id}`, message: 'Not a question of the card.' }])
+      if (!isMatingQuestion(id))
+        throw new UnprocessableError(`"${id}" is not a question of the card.`, [
+          { path: `answers.${id}`, message: 'Not a question of the card.' },
+        ])
     const chosen = (await tx.list('pairing', { buildId, chosen: true }))[0]
-    if (!chosen) throw new UnprocessableError('Choose a pairing first: a card is of one engine with one gearbox.')
-    return joinSheet(tx, 'matingCard', { buildId, engineId: String(chosen.engineId), transmissionId: String(chosen.transmissionId) }, answers)
+    if (!chosen)
+      throw new UnprocessableError(
+        'Choose a pairing first: a card is of one engine with one gearbox.',
+      )
+    return joinSheet(
+      tx,
+      'matingCard',
+      { buildId, engineId: String(chosen.engineId), transmissionId: String(chosen.transmissionId) },
+      answers,
+    )
   })
 }

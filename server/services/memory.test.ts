@@ -19,7 +19,15 @@ beforeEach(async () => {
 afterAll(() => knex.destroy())
 
 const measure = (field: string, value: number) =>
-  addClaim(store, { portId: 'quill-late/pilot-bore/crank', field, value, grade: 'measured', method: 'micrometer', decimal: 'ask', thisVeryPart: false })
+  addClaim(store, {
+    portId: 'quill-late/pilot-bore/crank',
+    field,
+    value,
+    grade: 'measured',
+    method: 'micrometer',
+    decimal: 'ask',
+    thisVeryPart: false,
+  })
 
 describe('memory by what it leans on', () => {
   test('the same objects and words are not worked twice; another object, or other words, are', () => {
@@ -78,7 +86,9 @@ describe('memory by revision', () => {
 
   test('what failed is not remembered', async () => {
     const memory = new RevisionMemory<number>()
-    await expect(memory.recall(store, 'k', () => Promise.reject(new Error('no')))).rejects.toThrow('no')
+    await expect(memory.recall(store, 'k', () => Promise.reject(new Error('no')))).rejects.toThrow(
+      'no',
+    )
     expect(await memory.recall(store, 'k', async () => 4)).toBe(4)
   })
 })
@@ -93,14 +103,18 @@ describe('what is remembered is what a fresh reading gives', () => {
     const warm = await listPairings(store, 'lantern')
     const cold = pairingRows(await viewBuild(new Store(knex), 'lantern'))
     expect(warm).toEqual(cold)
-    expect(warm.items.find((row) => row.engineId === 'wick-2' && row.transmissionId === 'marlund-4')).toBeDefined()
+    expect(
+      warm.items.find((row) => row.engineId === 'wick-2' && row.transmissionId === 'marlund-4'),
+    ).toBeDefined()
   })
 
   test('a measurement changes the part it is of, and no other: the rest stay the same objects', async () => {
     const before = await loadCatalogue(store, 'lantern')
     await measure('bottomMm', -13.5)
     const after = await loadCatalogue(store, 'lantern')
-    const changed = [...after.parts].filter(([id, part]) => before.parts.get(id) !== part).map(([id]) => id)
+    const changed = [...after.parts]
+      .filter(([id, part]) => before.parts.get(id) !== part)
+      .map(([id]) => id)
     expect(changed).toEqual(['quill-late'])
     expect(after.trade).toBe(before.trade)
   })
@@ -109,6 +123,10 @@ describe('what is remembered is what a fresh reading gives', () => {
     const before = await loadCatalogue(store, 'lantern')
     await store.transaction((tx) => tx.insert('person', { name: 'Somebody' }))
     const after = await loadCatalogue(store, 'lantern')
-    expect([after.trade === before.trade, after.parts === before.parts, after.tolerances === before.tolerances]).toEqual([true, true, true])
+    expect([
+      after.trade === before.trade,
+      after.parts === before.parts,
+      after.tolerances === before.tolerances,
+    ]).toEqual([true, true, true])
   })
 })

@@ -2,7 +2,10 @@ import type { Store } from '../database/store.ts'
 
 /** Remembers what was computed of builds until a change is told that they may hang on. Inside a transaction nothing is remembered. */
 export class RevisionMemory<T> {
-  readonly #held = new WeakMap<object, Map<string, { readonly told: string; readonly value: Promise<T> }>>()
+  readonly #held = new WeakMap<
+    object,
+    Map<string, { readonly told: string; readonly value: Promise<T> }>
+  >()
 
   async recall(store: Store, key: string, work: () => Promise<T>): Promise<T> {
     if (store.inTransaction) return work()

@@ -67,30 +67,63 @@ export class OfferReading {
     this.#tables ??= this.#load()
     const { suppliers, issuers } = await this.#tables
     this.issuers = issuers
-    for (const line of spoilt) if (line.supplier !== '' && !suppliers.has(issuerKey(line.supplier))) this.#noSupplier(line)
+    for (const line of spoilt)
+      if (line.supplier !== '' && !suppliers.has(issuerKey(line.supplier))) this.#noSupplier(line)
     const found = rows.flatMap((line) => {
       this.#counts.rows++
       const supplier = suppliers.get(issuerKey(line.supplier))
       if (!supplier) return this.#noSupplier(line)
       const issuer = issuers.get(issuerKey(line.issuer))
-      const normalised = normaliseNumber(line.number, issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE)
-      if (normalised === '') return this.#fault(line, 'number', `"${line.number}" has nothing left once separators are dropped. Write the part number.`)
-      const key = offerKey(supplier.id, issuer?.id ?? issuerKey(line.issuer), normalised, line.condition, line.pack)
+      const normalised = normaliseNumber(
+        line.number,
+        issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE,
+      )
+      if (normalised === '')
+        return this.#fault(
+          line,
+          'number',
+          `"${line.number}" has nothing left once separators are dropped. Write the part number.`,
+        )
+      const key = offerKey(
+        supplier.id,
+        issuer?.id ?? issuerKey(line.issuer),
+        normalised,
+        line.condition,
+        line.pack,
+      )
       const twin = this.#seen.get(key)
-      if (twin !== undefined) return this.#fault(line, 'number', `The same supplier, issuer, number, condition and pack stand on line ${twin}. Keep one of them.`)
+      if (twin !== undefined)
+        return this.#fault(
+          line,
+          'number',
+          `The same supplier, issuer, number, condition and pack stand on line ${twin}. Keep one of them.`,
+        )
       this.#seen.set(key, line.line)
       return [{ line, supplier, issuer, normalised, key }]
     })
     const [held, parts] = await Promise.all([this.#offersOf(found), this.#partsOf(found)])
     for (const { line, supplier, issuer, normalised, key } of found) {
-      if (!issuer) this.newIssuers.set(issuerKey(line.issuer), this.newIssuers.get(issuerKey(line.issuer)) ?? line.issuer)
+      if (!issuer)
+        this.newIssuers.set(
+          issuerKey(line.issuer),
+          this.newIssuers.get(issuerKey(line.issuer)) ?? line.issuer,
+        )
       const partId = issuer ? parts.get(`${issuer.id}:${normalised}`) : undefined
       if (partId !== undefined) this.partOf.set(`${issuer!.id}:${normalised}`, partId)
       else this.#newPart(`${issuerKey(line.issuer)}:${normalised}`, line)
       const other = issuer ? held.get(key) : undefined
-      const isSame = other !== undefined && Object.entries(valuesOf(line)).every(([name, value]) => (other[name] ?? null) === value)
+      const isSame =
+        other !== undefined &&
+        Object.entries(valuesOf(line)).every(([name, value]) => (other[name] ?? null) === value)
       this.#counts[other ? (isSame ? 'unchanged' : 'updated') : 'added']++
-      if (keep && !isSame) this.matched.push({ line, supplierId: supplier.id, normalised, issuerKey: issuerKey(line.issuer), held: other })
+      if (keep && !isSame)
+        this.matched.push({
+          line,
+          supplierId: supplier.id,
+          normalised,
+          issuerKey: issuerKey(line.issuer),
+          held: other,
+        })
     }
   }
 
@@ -107,13 +140,21 @@ export class OfferReading {
   }
 
   async #load() {
-    const [suppliers, issuers] = await Promise.all([this.#store.list('supplier'), this.#store.list('issuer')])
-    const byName = (rows: readonly Row[]) => new Map(rows.map((row) => [issuerKey(String(row.name)), row]))
+    const [suppliers, issuers] = await Promise.all([
+      this.#store.list('supplier'),
+      this.#store.list('issuer'),
+    ])
+    const byName = (rows: readonly Row[]) =>
+      new Map(rows.map((row) => [issuerKey(String(row.name)), row]))
     return { suppliers: byName(suppliers), issuers: byName(issuers) }
   }
 
   #noSupplier(line: OffersRead['spoilt'][number]): [] {
-    return this.#fault(line, 'supplier', `There is no supplier "${line.supplier}". Add it under Suppliers first, or mend the name.`)
+    return this.#fault(
+      line,
+      'supplier',
+      `There is no supplier "${line.supplier}". Add it under Suppliers first, or mend the name.`,
+    )
   }
 
   #fault(line: { readonly line: number }, column: string, message: string): [] {
@@ -127,26 +168,42 @@ export class OfferReading {
     if (this.#named.length < NAMED_PARTS) this.#named.push({ issuer, number, description })
   }
 
-  async #partsOf(found: readonly { issuer: Row | undefined; normalised: string }[]): Promise<Map<string, string>> {
+  async #partsOf(
+    found: readonly { issuer: Row | undefined; normalised: string }[],
+  ): Promise<Map<string, string>> {
     const parts = new Map<string, string>()
     for (const [issuerId, numbers] of grouped(found, ({ issuer }) => issuer?.id ?? null))
-      for (const row of await this.#store.readIn('partNumber', 'normalised', numbers, { issuerId })) parts.set(`${issuerId}:${row.normalised}`, String(row.partId))
+      for (const row of await this.#store.readIn('partNumber', 'normalised', numbers, { issuerId }))
+        parts.set(`${issuerId}:${row.normalised}`, String(row.partId))
     return parts
   }
 
-  async #offersOf(found: readonly { supplier: Row; issuer: Row | undefined; normalised: string }[]): Promise<Map<string, Row>> {
+  async #offersOf(
+    found: readonly { supplier: Row; issuer: Row | undefined; normalised: string }[],
+  ): Promise<Map<string, Row>> {
     const offers = new Map<string, Row>()
-    for (const [pair, numbers] of grouped(found, ({ supplier, issuer }) => (issuer ? `${supplier.id}\n${issuer.id}` : null))) {
+    for (const [pair, numbers] of grouped(found, ({ supplier, issuer }) =>
+      issuer ? `${supplier.id}\n${issuer.id}` : null,
+    )) {
       const [supplierId, issuerId] = pair.split('\n')
-      for (const row of await this.#store.readIn('offer', 'normalised', numbers, { supplierId, issuerId }))
-        offers.set(offerKey(row.supplierId, row.issuerId, row.normalised, row.condition, row.pack), row)
+      for (const row of await this.#store.readIn('offer', 'normalised', numbers, {
+        supplierId,
+        issuerId,
+      }))
+        offers.set(
+          offerKey(row.supplierId, row.issuerId, row.normalised, row.condition, row.pack),
+          row,
+        )
     }
     return offers
   }
 }
 
 /** Normalised numbers by what they share; what shares nothing is left out. */
-function grouped<T extends { normalised: string }>(found: readonly T[], keyOf: (one: T) => string | null): Map<string, string[]> {
+function grouped<T extends { normalised: string }>(
+  found: readonly T[],
+  keyOf: (one: T) => string | null,
+): Map<string, string[]> {
   const groups = new Map<string, string[]>()
   for (const one of found) {
     const key = keyOf(one)
@@ -161,7 +218,10 @@ function grouped<T extends { normalised: string }>(found: readonly T[], keyOf: (
 /** What an import writes: rows to be added, and offers to be changed from the version they were seen at. */
 export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): StagedRows {
   const issuerRows = [...newIssuers].map(([key, name]) => ({ key, id: uuidv7(), name }))
-  const issuerIds = new Map([...[...issuers].map(([key, row]) => [key, row.id] as const), ...issuerRows.map(({ key, id }) => [key, id] as const)])
+  const issuerIds = new Map([
+    ...[...issuers].map(([key, row]) => [key, row.id] as const),
+    ...issuerRows.map(({ key, id }) => [key, id] as const),
+  ])
   const parts = new Map(partOf)
   const part: Record<string, unknown>[] = []
   const partNumber: Record<string, unknown>[] = []
@@ -177,10 +237,25 @@ export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): 
     if (partId === undefined) {
       partId = uuidv7()
       parts.set(`${issuerId}:${normalised}`, partId)
-      part.push({ id: partId, kind: 'unsorted', name: (line.description || `${line.issuer} ${line.number}`).replace(/\p{Cc}+/gu, ' ').slice(0, 120) })
+      part.push({
+        id: partId,
+        kind: 'unsorted',
+        name: (line.description || `${line.issuer} ${line.number}`)
+          .replace(/\p{Cc}+/gu, ' ')
+          .slice(0, 120),
+      })
       partNumber.push({ id: uuidv7(), partId, issuerId, number: line.number, normalised })
     }
-    offer.push({ id: uuidv7(), partId, supplierId, issuerId, normalised, pack: line.pack, condition: line.condition, ...valuesOf(line) })
+    offer.push({
+      id: uuidv7(),
+      partId,
+      supplierId,
+      issuerId,
+      normalised,
+      pack: line.pack,
+      condition: line.condition,
+      ...valuesOf(line),
+    })
   }
   return {
     inserts: [

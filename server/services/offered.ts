@@ -48,7 +48,15 @@ function keptOf(store: Store): Kept {
   // Whether an offer can be read hangs on its supplier and issuer too.
   const aside = asideChanges(store.root)
   if (before?.epoch === store.epoch && before.aside === aside) return before
-  const fresh: Kept = { epoch: store.epoch, aside, offers: new Map(), numbers: new Map(), least: new Map(), stale: new Set(), changes: (before?.changes ?? 0) + 1 }
+  const fresh: Kept = {
+    epoch: store.epoch,
+    aside,
+    offers: new Map(),
+    numbers: new Map(),
+    least: new Map(),
+    stale: new Set(),
+    changes: (before?.changes ?? 0) + 1,
+  }
   kept.set(store.root, fresh)
   return fresh
 }
@@ -56,7 +64,9 @@ function keptOf(store: Store): Kept {
 /** Forgets what was read of parts that changed since. What changes while others are read is forgotten the next time. */
 function forgetStale(now: Kept): void {
   for (const id of now.stale) {
-    const wasHeld = [now.offers, now.numbers, now.least].map((held) => held.delete(id)).some(Boolean)
+    const wasHeld = [now.offers, now.numbers, now.least]
+      .map((held) => held.delete(id))
+      .some(Boolean)
     if (wasHeld) now.changes++
   }
   now.stale.clear()
@@ -69,7 +79,9 @@ export async function offeredOf(store: Store, parts: ReadonlySet<string>): Promi
   forgetStale(now)
   const missing = [...parts].filter((id) => !now.offers.has(id))
   if (missing.length > 0) {
-    if (now.offers.size + missing.length > MOST) for (const id of now.offers.keys()) if (!parts.has(id)) for (const held of [now.offers, now.numbers]) held.delete(id)
+    if (now.offers.size + missing.length > MOST)
+      for (const id of now.offers.keys())
+        if (!parts.has(id)) for (const held of [now.offers, now.numbers]) held.delete(id)
     const [offers, numbers] = [
       groupBy(await store.readIn('offer', 'partId', missing), (row) => row.partId),
       groupBy(await store.readIn('partNumber', 'partId', missing), (row) => row.partId),
@@ -88,7 +100,10 @@ export async function offeredOf(store: Store, parts: ReadonlySet<string>): Promi
 const AT_ONCE = 500
 
 /** The least asked for each of these parts, and a number that grows when one of them changed. */
-export async function leastPrices(store: Store, parts: readonly string[]): Promise<{ of: ReadonlyMap<string, readonly LeastPrice[]>; changes: number }> {
+export async function leastPrices(
+  store: Store,
+  parts: readonly string[],
+): Promise<{ of: ReadonlyMap<string, readonly LeastPrice[]>; changes: number }> {
   await store.list('supplier')
   const now = keptOf(store)
   forgetStale(now)
@@ -105,7 +120,11 @@ export async function leastPrices(store: Store, parts: readonly string[]): Promi
     for (const id of ids)
       now.least.set(
         id,
-        (found.get(id) ?? []).map((row) => ({ currency: String(row.currency), taxIncluded: row.taxIncluded === 1, priceMinor: Number(row.priceMinor) })),
+        (found.get(id) ?? []).map((row) => ({
+          currency: String(row.currency),
+          taxIncluded: row.taxIncluded === 1,
+          priceMinor: Number(row.priceMinor),
+        })),
       )
   }
   return { of: now.least, changes: now.changes }

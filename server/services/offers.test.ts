@@ -8,14 +8,18 @@ import { type OffersRead, readOffersCsv } from '../documents/offers-csv.ts'
 import * as offers from './offers.ts'
 import { addNumber, createPart } from './parts.ts'
 
-const HEAD = 'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
+const HEAD =
+  'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
 const chunks = (csv: string, decimal?: Decimal) => readOffersCsv(Buffer.from(csv), decimal)
 const previewOffers = (into: Store, csv: string) => offers.previewOffers(into, chunks(csv))
 const importOffers = (into: Store, csv: string) => offers.importOffers(into, chunks(csv))
 async function readWhole(bytes: string | Uint8Array, decimal?: Decimal): Promise<OffersRead> {
   const rows: OffersRead['rows'][number][] = []
   const bad: OffersRead['bad'][number][] = []
-  for await (const chunk of readOffersCsv(typeof bytes === 'string' ? Buffer.from(bytes) : bytes, decimal)) {
+  for await (const chunk of readOffersCsv(
+    typeof bytes === 'string' ? Buffer.from(bytes) : bytes,
+    decimal,
+  )) {
     rows.push(...chunk.rows)
     bad.push(...chunk.bad)
   }
@@ -42,26 +46,45 @@ test('a known number joins its part in any spelling; an unknown one makes an uns
   expect(await store.list('offer')).toEqual([])
   await importOffers(store, csv)
   const offers = await store.list('offer')
-  expect(offers.map((offer) => [offer.priceMinor, offer.pack, offer.stock, offer.leadDays, offer.taxIncluded])).toEqual(
+  expect(
+    offers.map((offer) => [
+      offer.priceMinor,
+      offer.pack,
+      offer.stock,
+      offer.leadDays,
+      offer.taxIncluded,
+    ]),
+  ).toEqual(
     expect.arrayContaining([
       [9200, 1, null, null, true],
       [150, 10, 4, 3, false],
     ]),
   )
-  expect((await store.list('part', { kind: 'unsorted' })).map((part) => part.name)).toEqual(['Bolt, long'])
+  expect((await store.list('part', { kind: 'unsorted' })).map((part) => part.name)).toEqual([
+    'Bolt, long',
+  ])
 })
 
 test('the same supplier, issuer, number, condition and pack updates; twice in one file is a bad row', async () => {
   const row = 'Harbour Parts,MLD,417.20,Disc,92.00,EUR,yes,1,,,new'
   await importOffers(store, `${HEAD}\n${row}`)
-  expect(await importOffers(store, `${HEAD}\n${row.replace('92.00', '95.50')}`)).toMatchObject({ added: 0, updated: 1 })
-  expect((await store.list('offer')).map((offer) => [offer.priceMinor, offer.version])).toEqual([[9550, 2]])
+  expect(await importOffers(store, `${HEAD}\n${row.replace('92.00', '95.50')}`)).toMatchObject({
+    added: 0,
+    updated: 1,
+  })
+  expect((await store.list('offer')).map((offer) => [offer.priceMinor, offer.version])).toEqual([
+    [9550, 2],
+  ])
   const twice = await previewOffers(store, `${HEAD}\n${row}\n${row.replace('417.20', '417-20')}`)
-  expect(twice.bad).toEqual([{ line: 3, column: 'number', message: expect.stringContaining('line 2') }])
+  expect(twice.bad).toEqual([
+    { line: 3, column: 'number', message: expect.stringContaining('line 2') },
+  ])
 })
 
 test('semicolons with decimal commas, quotes with line breaks, a byte order mark', async () => {
-  const { rows, bad } = await readWhole(`\ufeff${HEAD.replaceAll(',', ';')}\r\nA;B;1;"two\nlines";1286,50;EUR;no;;;;\r\nA;B;2;x;3;JPY;yes;;;;\r\n`)
+  const { rows, bad } = await readWhole(
+    `\ufeff${HEAD.replaceAll(',', ';')}\r\nA;B;1;"two\nlines";1286,50;EUR;no;;;;\r\nA;B;2;x;3;JPY;yes;;;;\r\n`,
+  )
   expect(bad).toEqual([])
   expect(rows.map((row) => [row.line, row.priceMinor, row.currency])).toEqual([
     [2, 128650, 'EUR'],
@@ -95,11 +118,17 @@ test('every bad cell is listed by line and column, and nothing is imported', asy
     ]),
   )
   await expect(importOffers(store, csv)).rejects.toThrow(/nothing was imported/)
-  expect([await store.list('offer'), await store.list('part', { kind: 'unsorted' })]).toEqual([[], []])
+  expect([await store.list('offer'), await store.list('part', { kind: 'unsorted' })]).toEqual([
+    [],
+    [],
+  ])
 })
 
 test('a file without its columns says which are missing', async () => {
-  expect((await readWhole('supplier,price\nA,1')).bad[0]).toMatchObject({ line: 1, message: expect.stringContaining('lacks issuer, number') })
+  expect((await readWhole('supplier,price\nA,1')).bad[0]).toMatchObject({
+    line: 1,
+    message: expect.stringContaining('lacks issuer, number'),
+  })
 })
 
 test.each<['ask' | 'point' | 'comma', string, number | null]>([
@@ -113,24 +142,59 @@ test.each<['ask' | 'point' | 'comma', string, number | null]>([
   ['point', '1,500', 150000],
   ['point', '1.500', 150],
   ['point', '1,286.50', 128650],
-])('where a comma means %s in this file, a price of %s is %s minor units', async (decimal, typed, minor) => {
-  const { rows, bad } = await readWhole(`${HEAD.replaceAll(',', ';')}\nA;B;1;x;${typed};EUR;yes;;;;`, decimal)
-  expect(rows[0]?.priceMinor ?? null).toBe(minor)
-  if (minor === null) expect(bad[0]).toMatchObject({ column: 'price', message: expect.stringContaining('could be') })
-})
+])(
+  'where a comma means %s in this file, a price of %s is %s minor units',
+  async (decimal, typed, minor) => {
+    const { rows, bad } = await readWhole(
+      `${HEAD.replaceAll(',', ';')}\nA;B;1;x;${typed};EUR;yes;;;;`,
+      decimal,
+    )
+    expect(rows[0]?.priceMinor ?? null).toBe(minor)
+    if (minor === null)
+      expect(bad[0]).toMatchObject({
+        column: 'price',
+        message: expect.stringContaining('could be'),
+      })
+  },
+)
 
 test.each([',', ';', '\t'])('columns may be parted by %j, in UTF-8 or UTF-16', async (mark) => {
   const csv = [HEAD, 'A,B,1,x,1500,EUR,yes,,,,'].join('\n').replaceAll(',', mark)
-  for (const bytes of [Buffer.from(csv), Buffer.from(`\ufeff${csv}`, 'utf16le'), Buffer.from(`\ufeff${csv}`, 'utf16le').swap16()])
+  for (const bytes of [
+    Buffer.from(csv),
+    Buffer.from(`\ufeff${csv}`, 'utf16le'),
+    Buffer.from(`\ufeff${csv}`, 'utf16le').swap16(),
+  ])
     expect((await readWhole(bytes)).rows).toMatchObject([{ line: 2, priceMinor: 150000 }])
 })
 
 test.each([
-  ['a column named twice', HEAD.replace('condition', 'condition,price'), 'A,B,1,x,1,EUR,yes,,,,,2', 1, 'price', /twice/],
+  [
+    'a column named twice',
+    HEAD.replace('condition', 'condition,price'),
+    'A,B,1,x,1,EUR,yes,,,,,2',
+    1,
+    'price',
+    /twice/,
+  ],
   ['a lone NUL', HEAD, 'A,B,1\u00002,x,1,EUR,yes,,,,', 2, 'number', /control character 0000/],
-  ['a price beyond range', HEAD, 'A,B,1,x,99999999999999999999,EUR,yes,,,,', 2, 'price', /beyond any price/],
+  [
+    'a price beyond range',
+    HEAD,
+    'A,B,1,x,99999999999999999999,EUR,yes,,,,',
+    2,
+    'price',
+    /beyond any price/,
+  ],
   ['a stock beyond range', HEAD, 'A,B,1,x,1,EUR,yes,,9999999999,,', 2, 'stock', /from 0 to/],
-  ['a number of five million characters', HEAD, `A,B,${'9'.repeat(5_000_000)},x,1,EUR,yes,,,,`, 2, 'number', /5000000 characters/],
+  [
+    'a number of five million characters',
+    HEAD,
+    `A,B,${'9'.repeat(5_000_000)},x,1,EUR,yes,,,,`,
+    2,
+    'number',
+    /5000000 characters/,
+  ],
   ['a quote that never ends', HEAD, 'A,B,"1,x,1,EUR,yes,,,,', 2, '', /Check the quotes/],
 ])('%s is a bad row with its line', async (_, head, row, line, column, words) => {
   const { rows, bad } = await readWhole(`${head}\n${row}`)
@@ -142,7 +206,11 @@ test('others are answered while a long file is previewed', async () => {
   const csv = `${HEAD}\n${Array.from({ length: 6000 }, (_, i) => `Harbour Parts,MLD,${i},x,1,EUR,yes,,,,`).join('\n')}`
   let turns = 0
   const counter = setInterval(() => turns++, 1)
-  expect(await previewOffers(store, csv)).toMatchObject({ rows: 6000, newPartCount: 6000, badCount: 0 })
+  expect(await previewOffers(store, csv)).toMatchObject({
+    rows: 6000,
+    newPartCount: 6000,
+    badCount: 0,
+  })
   clearInterval(counter)
   // Not how long, which depends on the machine: that it was many small pieces, not one.
   expect(turns).toBeGreaterThan(5)
@@ -158,13 +226,21 @@ test('rows that stand as they are write nothing', async () => {
 
 test('any bytes end in rows and bad cells, or in words', async () => {
   const text = fc
-    .array(fc.oneof(fc.constantFrom(HEAD, '\n', '"', ';', '\t', ',', 'Harbour Parts', '\u0000', '1.5', 'EUR'), fc.string()), { maxLength: 30 })
+    .array(
+      fc.oneof(
+        fc.constantFrom(HEAD, '\n', '"', ';', '\t', ',', 'Harbour Parts', '\u0000', '1.5', 'EUR'),
+        fc.string(),
+      ),
+      { maxLength: 30 },
+    )
     .map((parts) => Buffer.from(parts.join('')))
   await fc.assert(
     fc.asyncProperty(fc.oneof(text, fc.uint8Array({ maxLength: 400 })), async (bytes) => {
       const read = await readWhole(new Uint8Array(bytes)).catch((error: unknown) => error)
       if (read instanceof FileFault) expect(read.message.length).toBeGreaterThan(20)
-      else for (const { line, message } of (read as OffersRead).bad) expect([line >= 1, message.length > 10]).toEqual([true, true])
+      else
+        for (const { line, message } of (read as OffersRead).bad)
+          expect([line >= 1, message.length > 10]).toEqual([true, true])
     }),
     { numRuns: 200 },
   )

@@ -50,7 +50,9 @@ export async function layOffers(
       if (!(error instanceof ChangedMeanwhile)) throw error
     }
   }
-  throw new ConflictError('Others change the same offers just now: nothing was imported. Try again in a moment.')
+  throw new ConflictError(
+    'Others change the same offers just now: nothing was imported. Try again in a moment.',
+  )
 }
 
 /**
@@ -59,7 +61,12 @@ export async function layOffers(
  */
 export async function importOffers(store: Store, chunks: Chunks): Promise<ImportPreview> {
   const actor = actorNow()
-  const { preview, landed } = await layOffers(store, chunks, { who: actor?.who ?? store.who, command: actor?.command ?? null }, (merge) => merge())
+  const { preview, landed } = await layOffers(
+    store,
+    chunks,
+    { who: actor?.who ?? store.who, command: actor?.command ?? null },
+    (merge) => merge(),
+  )
   refuseBad(preview)
   if (landed) store.landed(landed)
   return preview
@@ -70,6 +77,9 @@ export function refuseBad({ badCount, bad }: ImportPreview): void {
   if (badCount > 0)
     throw new UnprocessableError(
       `${badCount} ${badCount === 1 ? 'cell is' : 'cells are'} wrong: nothing was imported. Mend them and try again.`,
-      bad.map((cell) => ({ path: `line ${cell.line}${cell.column ? `, ${cell.column}` : ''}`, message: cell.message })),
+      bad.map((cell) => ({
+        path: `line ${cell.line}${cell.column ? `, ${cell.column}` : ''}`,
+        message: cell.message,
+      })),
     )
 }

@@ -5,7 +5,12 @@ import { viewBuild } from './build-view.ts'
 import { runBuildPairing } from './pairing-run.ts'
 
 /** The set that closes a pairing best, by the ids of its parts. @throws MissingError */
-export const closingSet = async (store: Store, buildId: string, engineId: string, transmissionId: string): Promise<readonly string[]> =>
+export const closingSet = async (
+  store: Store,
+  buildId: string,
+  engineId: string,
+  transmissionId: string,
+): Promise<readonly string[]> =>
   runBuildPairing(await viewBuild(store, buildId), engineId, transmissionId).result.chosen
 
 /**
@@ -15,7 +20,11 @@ export const closingSet = async (store: Store, buildId: string, engineId: string
 export async function choosePairing(
   store: Store,
   buildId: string,
-  { engineId, transmissionId, inserted }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
+  {
+    engineId,
+    transmissionId,
+    inserted,
+  }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
   closing = (): Promise<readonly string[]> => closingSet(store, buildId, engineId, transmissionId),
 ): Promise<Row> {
   const set = inserted ?? (await closing())
@@ -23,16 +32,32 @@ export async function choosePairing(
 }
 
 /** Makes one pairing of a build the chosen one, with the parts put in. @throws MissingError where one of them is gone */
-export async function takePairing(tx: Store, buildId: string, { engineId, transmissionId }: PairOf, inserted: readonly string[]): Promise<Row> {
+export async function takePairing(
+  tx: Store,
+  buildId: string,
+  { engineId, transmissionId }: PairOf,
+  inserted: readonly string[],
+): Promise<Row> {
   await tx.get('build', buildId)
-  for (const id of [engineId, transmissionId, ...inserted]) if (!(await tx.find('part', id))) throw new MissingError(`Part ${id} is not in the catalogue any more.`)
+  for (const id of [engineId, transmissionId, ...inserted])
+    if (!(await tx.find('part', id)))
+      throw new MissingError(`Part ${id} is not in the catalogue any more.`)
   const pairings = await tx.list('pairing', { buildId })
-  const own = pairings.find((row) => row.engineId === engineId && row.transmissionId === transmissionId)
-  for (const other of pairings) if (other.chosen === true && other.id !== own?.id) await tx.update('pairing', other.id, other.version, { chosen: false })
-  const chosen = own ? await tx.update('pairing', own.id, own.version, { chosen: true }) : await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true })
+  const own = pairings.find(
+    (row) => row.engineId === engineId && row.transmissionId === transmissionId,
+  )
+  for (const other of pairings)
+    if (other.chosen === true && other.id !== own?.id)
+      await tx.update('pairing', other.id, other.version, { chosen: false })
+  const chosen = own
+    ? await tx.update('pairing', own.id, own.version, { chosen: true })
+    : await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true })
   const before = await tx.list('pairingPart', { pairingId: chosen.id })
-  for (const row of before) if (!inserted.includes(String(row.partId))) await tx.unmake('pairingPart', row)
-  for (const partId of inserted) if (!before.some((row) => row.partId === partId)) await tx.insert('pairingPart', { pairingId: chosen.id, partId })
+  for (const row of before)
+    if (!inserted.includes(String(row.partId))) await tx.unmake('pairingPart', row)
+  for (const partId of inserted)
+    if (!before.some((row) => row.partId === partId))
+      await tx.insert('pairingPart', { pairingId: chosen.id, partId })
   return chosen
 }
 
@@ -42,7 +67,11 @@ interface PairOf {
 }
 
 /** Takes a kit's coupling pieces on a pairing, each in place of its kind. */
-export async function chooseKit(store: Store, buildId: string, { kitId, ...pair }: PairOf & { kitId: string }): Promise<{ replaced: string[] }> {
+export async function chooseKit(
+  store: Store,
+  buildId: string,
+  { kitId, ...pair }: PairOf & { kitId: string },
+): Promise<{ replaced: string[] }> {
   return store.transaction(async (tx) => {
     await tx.get('kit', kitId)
     const items = await tx.list('kitItem', { kitId })
@@ -53,20 +82,34 @@ export async function chooseKit(store: Store, buildId: string, { kitId, ...pair 
         items.map((item) => String(item.partId)),
       )
     ).filter((part) => isCouplingKind(String(part.kind)))
-    if (parts.length === 0) throw new MissingError('That kit holds no coupling piece: flywheel, clutch, pilot, starter or separator.')
-    for (const part of parts) await setCoupling(tx, buildId, { ...pair, kind: String(part.kind), partId: part.id })
+    if (parts.length === 0)
+      throw new MissingError(
+        'That kit holds no coupling piece: flywheel, clutch, pilot, starter or separator.',
+      )
+    for (const part of parts)
+      await setCoupling(tx, buildId, { ...pair, kind: String(part.kind), partId: part.id })
     return { replaced: parts.map((part) => String(part.kind)) }
   })
 }
 
 /** Changes one piece of the coupling set on a pairing; null goes back to the default. */
-export async function chooseCoupling(store: Store, buildId: string, choice: PairOf & { kind: string; partId: string | null }): Promise<void> {
+export async function chooseCoupling(
+  store: Store,
+  buildId: string,
+  choice: PairOf & { kind: string; partId: string | null },
+): Promise<void> {
   await store.transaction((tx) => setCoupling(tx, buildId, choice))
 }
 
-async function setCoupling(tx: Store, buildId: string, { engineId, transmissionId, kind, partId }: PairOf & { kind: string; partId: string | null }): Promise<void> {
+async function setCoupling(
+  tx: Store,
+  buildId: string,
+  { engineId, transmissionId, kind, partId }: PairOf & { kind: string; partId: string | null },
+): Promise<void> {
   await tx.get('build', buildId)
-  const pairing = (await tx.list('pairing', { buildId, engineId, transmissionId }))[0] ?? (await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: false }))
+  const pairing =
+    (await tx.list('pairing', { buildId, engineId, transmissionId }))[0] ??
+    (await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: false }))
   const held = (await tx.list('couplingChoice', { pairingId: pairing.id, kind }))[0]
   if (partId === null) {
     if (held) await tx.remove('couplingChoice', held.id)

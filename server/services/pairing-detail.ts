@@ -17,7 +17,10 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
   const name = (id: string): string => view.catalogue.parts.get(id)?.name ?? id
   const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
   const assembly = assemble({ ...train, inserted })
-  const plateMm = inserted.reduce((sum, part) => sum + (portOf(part, 'plate').thicknessMm.v || 0), 0)
+  const plateMm = inserted.reduce(
+    (sum, part) => sum + (portOf(part, 'plate').thicknessMm.v || 0),
+    0,
+  )
   return {
     ...result,
     engineName: train.engine.name,
@@ -35,20 +38,40 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
       answer: heard.get(joint.joint)?.answer ?? null,
       conflicts: heard.get(joint.joint)?.conflicts ?? [],
     })),
-    sets: result.closedBy.map((set) => ({ ...set, names: set.parts.map(name), kits: kitsHolding(view, set.parts) })),
+    sets: result.closedBy.map((set) => ({
+      ...set,
+      names: set.parts.map(name),
+      kits: kitsHolding(view, set.parts),
+    })),
     chosenNames: result.chosen.map(name),
-    coupling: COUPLING_SETS[portOf(train.transmission, 'ratios').type.v === 'automatic' ? 'automatic' : 'manual'].flatMap((kind) => {
+    coupling: COUPLING_SETS[
+      portOf(train.transmission, 'ratios').type.v === 'automatic' ? 'automatic' : 'manual'
+    ].flatMap((kind) => {
       const part = train.coupling.find((one) => one.kind === kind)
       const others = view.catalogue.ofKind(kind)
       return part || others.length > 0
-        ? [{ kind, words: kindWords(kind), partId: part?.id ?? null, name: part?.name ?? null, choices: others.map((one) => ({ id: one.id, name: one.name })) }]
+        ? [
+            {
+              kind,
+              words: kindWords(kind),
+              partId: part?.id ?? null,
+              name: part?.name ?? null,
+              choices: others.map((one) => ({ id: one.id, name: one.name })),
+            },
+          ]
         : []
     }),
-    torqueLine: torqueLine(assembly.meetings.whole[0]!.a, assembly.meetings.whole[0]!.b, jointContext(assembly, contextOf(view))),
+    torqueLine: torqueLine(
+      assembly.meetings.whole[0]!.a,
+      assembly.meetings.whole[0]!.b,
+      jointContext(assembly, contextOf(view)),
+    ),
     plate: plateOf(train.engine, train.transmission, result, view.catalogue.tolerances),
     transfer: {
       partId: train.transfer?.id ?? null,
-      choices: view.catalogue.ofKind('transfer-case').map((one) => ({ id: one.id, name: one.name })),
+      choices: view.catalogue
+        .ofKind('transfer-case')
+        .map((one) => ({ id: one.id, name: one.name })),
     },
     strip: stripOf({ ...train, inserted }),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
@@ -57,11 +80,15 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
 
 /** Bolts and fits of one joint, at each pair of faces that meet there. */
 function hardwareAt(assembly: Assembly, joint: string, plateMm: number): JointHardware {
-  const all = assembly.meetings[jointNamed(joint)!.meets].map(({ a, b }, index) => hardwareOf(joint, a, b, index === 0 ? plateMm : 0))
+  const all = assembly.meetings[jointNamed(joint)!.meets].map(({ a, b }, index) =>
+    hardwareOf(joint, a, b, index === 0 ? plateMm : 0),
+  )
   return { bolts: all.flatMap(({ bolts }) => bolts), fits: all.flatMap(({ fits }) => fits) }
 }
 
 /** Kits that hold every part of a set. */
 function kitsHolding(view: BuildView, parts: readonly string[]): string[] {
-  return view.catalogue.trade.kits.filter((kit) => parts.every((part) => kit.items.some((item) => item.partId === part))).map((kit) => kit.name)
+  return view.catalogue.trade.kits
+    .filter((kit) => parts.every((part) => kit.items.some((item) => item.partId === part)))
+    .map((kit) => kit.name)
 }

@@ -22,42 +22,98 @@ export interface PairingRun {
 
 /** Coupling parts that came with an engine or a transmission. */
 export const couplingOf = (catalogue: Catalogue, owner: string): readonly CompiledPart[] =>
-  catalogue.ownedBy(owner).flatMap((row) => (row.isDefault === true && isCouplingKind(String(row.kind)) ? (catalogue.parts.get(row.id) ?? []) : []))
+  catalogue
+    .ownedBy(owner)
+    .flatMap((row) =>
+      row.isDefault === true && isCouplingKind(String(row.kind))
+        ? (catalogue.parts.get(row.id) ?? [])
+        : [],
+    )
 
 /** The train of one pairing as the build has it: default coupling, its own choices, the recipient. */
-function trainOf(view: BuildView, engine: CompiledPart, transmission: CompiledPart): { train: Train; notes: readonly string[]; row: Row | null } {
+function trainOf(
+  view: BuildView,
+  engine: CompiledPart,
+  transmission: CompiledPart,
+): { train: Train; notes: readonly string[]; row: Row | null } {
   const { catalogue, build } = view
-  const row = view.pairings.find((one) => one.engineId === engine.id && one.transmissionId === transmission.id) ?? null
-  const chosen = row ? view.choices.filter((choice) => choice.pairingId === row.id).flatMap((choice) => catalogue.parts.get(String(choice.partId)) ?? []) : []
-  const { parts, notes } = couplingSet(transmission, couplingOf(catalogue, engine.id), couplingOf(catalogue, transmission.id), chosen)
-  const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
-  return { train: { engine, transmission, recipient, transfer: transferOf(catalogue, chosen, transmission.id, recipient?.id), coupling: parts, inserted: [] }, notes, row }
+  const row =
+    view.pairings.find(
+      (one) => one.engineId === engine.id && one.transmissionId === transmission.id,
+    ) ?? null
+  const chosen = row
+    ? view.choices
+        .filter((choice) => choice.pairingId === row.id)
+        .flatMap((choice) => catalogue.parts.get(String(choice.partId)) ?? [])
+    : []
+  const { parts, notes } = couplingSet(
+    transmission,
+    couplingOf(catalogue, engine.id),
+    couplingOf(catalogue, transmission.id),
+    chosen,
+  )
+  const recipient = build.recipientId
+    ? (catalogue.parts.get(String(build.recipientId)) ?? null)
+    : null
+  return {
+    train: {
+      engine,
+      transmission,
+      recipient,
+      transfer: transferOf(catalogue, chosen, transmission.id, recipient?.id),
+      coupling: parts,
+      inserted: [],
+    },
+    notes,
+    row,
+  }
 }
 
 /** The transfer case behind a gearbox: the one chosen on the pairing, the gearbox's own, or the recipient's. */
-export function transferOf(catalogue: Catalogue, chosen: readonly CompiledPart[], transmissionId: string, recipientId: string | undefined): CompiledPart | null {
+export function transferOf(
+  catalogue: Catalogue,
+  chosen: readonly CompiledPart[],
+  transmissionId: string,
+  recipientId: string | undefined,
+): CompiledPart | null {
   const picked = chosen.find((part) => part.kind === 'transfer-case')
   if (picked) return picked
   const cases = catalogue.ofKind('transfer-case')
-  const owned = (owner: string | undefined): CompiledPart | undefined => (owner ? cases.find((part) => catalogue.rows.get(part.id)?.ownerId === owner) : undefined)
+  const owned = (owner: string | undefined): CompiledPart | undefined =>
+    owner ? cases.find((part) => catalogue.rows.get(part.id)?.ownerId === owner) : undefined
   return owned(transmissionId) ?? owned(recipientId) ?? null
 }
 
 const pairingMemory = new Memory<PairingResult>(2000)
 
 /** One pairing of a build, bare and closed. @throws MissingError */
-export function runBuildPairing(view: BuildView, engineId: string, transmissionId: string): PairingRun {
+export function runBuildPairing(
+  view: BuildView,
+  engineId: string,
+  transmissionId: string,
+): PairingRun {
   const engine = view.catalogue.parts.get(engineId)
   const transmission = view.catalogue.parts.get(transmissionId)
-  if (!engine || !transmission) throw new MissingError('That engine or transmission is not in the catalogue any more.')
+  if (!engine || !transmission)
+    throw new MissingError('That engine or transmission is not in the catalogue any more.')
   const { train, notes, row } = trainOf(view, engine, transmission)
   // Nothing put in earlier is no preference: a new measurement or part may close it now.
   const prefer = row ? view.inserted.get(row.id) : undefined
   const context = contextOf(view)
   const { parts: insertable, cost } = view.insertables
-  const leansOn = [train.engine, train.transmission, train.recipient, train.transfer ?? null, ...train.coupling, context.tolerances, view.insertables]
+  const leansOn = [
+    train.engine,
+    train.transmission,
+    train.recipient,
+    train.transfer ?? null,
+    ...train.coupling,
+    context.tolerances,
+    view.insertables,
+  ]
   const words = JSON.stringify([context.use, context.placement, prefer, notes])
-  const result = pairingMemory.recall(leansOn, words, () => runPairing(train, context, insertable, { notes, cost, ...(prefer ? { prefer } : {}) }))
+  const result = pairingMemory.recall(leansOn, words, () =>
+    runPairing(train, context, insertable, { notes, cost, ...(prefer ? { prefer } : {}) }),
+  )
   return { train, result, insertable, row, heard: hear(view, train, result) }
 }
 
@@ -78,5 +134,10 @@ function hear(view: BuildView, train: Train, result: PairingResult): PairingRun[
     transmissionFamily: portOf(train.transmission, 'face', 'forward').family.v,
     kitsInRun: new Set(kitsInRun.map((kit) => kit.id)),
   }
-  return new Map(result.joints.map((joint) => [joint.joint, hearClaims(joint, jointNamed(joint.joint)!.place, view.jointClaims, spoken)]))
+  return new Map(
+    result.joints.map((joint) => [
+      joint.joint,
+      hearClaims(joint, jointNamed(joint.joint)!.place, view.jointClaims, spoken),
+    ]),
+  )
 }

@@ -14,8 +14,14 @@ const rowsMemory = new RevisionMemory<ReturnType<typeof pairingRows>>()
 const SHOWN = 24
 
 /** The most promising pairings of a build, a line each; `of` counts every engine with every transmission. */
-export const listPairings = (store: Store, buildId: string, most = SHOWN): Promise<ReturnType<typeof pairingRows>> =>
-  rowsMemory.recall(store, `${buildId}|${most}`, async () => pairingRows(await viewBuild(store, buildId), most))
+export const listPairings = (
+  store: Store,
+  buildId: string,
+  most = SHOWN,
+): Promise<ReturnType<typeof pairingRows>> =>
+  rowsMemory.recall(store, `${buildId}|${most}`, async () =>
+    pairingRows(await viewBuild(store, buildId), most),
+  )
 
 /**
  * Every engine with every transmission is swept; only the most promising, those the build has touched, and
@@ -23,7 +29,14 @@ export const listPairings = (store: Store, buildId: string, most = SHOWN): Promi
  */
 function inPlay(view: BuildView, most: number): InPlay {
   const { build, catalogue, pairings, choices } = view
-  const words = JSON.stringify([build.use, build.school, build.recipientId, pairings.map((row) => [row.engineId, row.transmissionId]), choices, most])
+  const words = JSON.stringify([
+    build.use,
+    build.school,
+    build.recipientId,
+    pairings.map((row) => [row.engineId, row.transmissionId]),
+    choices,
+    most,
+  ])
   return ranking.recall([catalogue.parts, catalogue.tolerances], words, () => rank(view, most))
 }
 
@@ -49,11 +62,15 @@ function weightsOf(build: string): PairWeights {
 function rank(view: BuildView, most: number): InPlay {
   const context = contextOf(view)
   const touched = new Set(view.pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
-  const isOwn = (part: CompiledPart): boolean => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId && view.build.recipientId !== null
+  const isOwn = (part: CompiledPart): boolean =>
+    view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId &&
+    view.build.recipientId !== null
   const { catalogue, build } = view
   const engines = catalogue.ofKind('engine')
   const transmissions = catalogue.ofKind('transmission')
-  const recipient = build.recipientId ? (catalogue.parts.get(String(build.recipientId)) ?? null) : null
+  const recipient = build.recipientId
+    ? (catalogue.parts.get(String(build.recipientId)) ?? null)
+    : null
   const weights = weightsOf(build.id).weigh(
     engines.map((engine) => ({ engine, coupling: couplingOf(catalogue, engine.id) })),
     transmissions.map((transmission) => ({
@@ -67,11 +84,19 @@ function rank(view: BuildView, most: number): InPlay {
   // What the build has touched has choices of its own, and is recorded whatever it weighs.
   const all = engines.flatMap((engine, row) =>
     transmissions.map((transmission, column) => {
-      const kept = touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission))
-      return { pair: [engine, transmission] as [CompiledPart, CompiledPart], weight: kept ? -1 : weights[row * transmissions.length + column]! }
+      const kept =
+        touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission))
+      return {
+        pair: [engine, transmission] as [CompiledPart, CompiledPart],
+        weight: kept ? -1 : weights[row * transmissions.length + column]!,
+      }
     }),
   )
-  const ranked = all.sort((p, q) => p.weight - q.weight || (`${p.pair[0].name}${p.pair[1].name}` < `${q.pair[0].name}${q.pair[1].name}` ? -1 : 1))
+  const ranked = all.sort(
+    (p, q) =>
+      p.weight - q.weight ||
+      (`${p.pair[0].name}${p.pair[1].name}` < `${q.pair[0].name}${q.pair[1].name}` ? -1 : 1),
+  )
   return { pairs: ranked.slice(0, most).map(({ pair }) => pair), of: all.length }
 }
 
@@ -84,12 +109,24 @@ export function pairingRows(view: BuildView, most = SHOWN) {
       engine: engine.name,
       transmissionId: transmission.id,
       transmission: transmission.name,
-      recipients: [engine, transmission].filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId).map((part) => part.id),
+      recipients: [engine, transmission]
+        .filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId)
+        .map((part) => part.id),
       chosen: row?.chosen === true,
       joints: result.joints.map((joint) => shownCode(joint, heard.get(joint.joint))),
-      open: result.joints.filter(({ joint, bare, closed }) => effective({ bare, closed }).code === 'unmeasured' && !heard.get(joint)?.answer).length,
-      minutes: result.joints.reduce((sum, { bare, closed }) => sum + effective({ bare, closed }).minutes, 0),
-      hours: result.joints.reduce((sum, { bare, closed }) => sum + effective({ bare, closed }).tasks.reduce((total, task) => total + task.hours, 0), 0),
+      open: result.joints.filter(
+        ({ joint, bare, closed }) =>
+          effective({ bare, closed }).code === 'unmeasured' && !heard.get(joint)?.answer,
+      ).length,
+      minutes: result.joints.reduce(
+        (sum, { bare, closed }) => sum + effective({ bare, closed }).minutes,
+        0,
+      ),
+      hours: result.joints.reduce(
+        (sum, { bare, closed }) =>
+          sum + effective({ bare, closed }).tasks.reduce((total, task) => total + task.hours, 0),
+        0,
+      ),
       closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
       marginNm: marginOf(result),
     }
@@ -98,7 +135,10 @@ export function pairingRows(view: BuildView, most = SHOWN) {
 }
 
 /** The code shown of a joint: the computed one, or where that is unmeasured the claim's, at its grade. */
-function shownCode({ joint, bare, closed }: PairingResult['joints'][number], said: Heard<ClaimRow> | undefined) {
+function shownCode(
+  { joint, bare, closed }: PairingResult['joints'][number],
+  said: Heard<ClaimRow> | undefined,
+) {
   const answer = said?.answer
   return {
     joint,
@@ -113,7 +153,10 @@ function shownCode({ joint, bare, closed }: PairingResult['joints'][number], sai
 
 /** Least torque margin at the gearbox input, N·m; null when not known. */
 function marginOf(result: PairingResult): number | null {
-  const limits = result.joints.find((joint) => joint.joint === 'torque')?.bare.limits.filter((limit) => limit.id === 'torque') ?? []
+  const limits =
+    result.joints
+      .find((joint) => joint.joint === 'torque')
+      ?.bare.limits.filter((limit) => limit.id === 'torque') ?? []
   const margins = limits.flatMap((limit) => (limit.margin === null ? [] : [limit.margin]))
   return margins.length === limits.length && margins.length > 0 ? Math.min(...margins) : null
 }

@@ -31,7 +31,14 @@ export async function partsList(store: Store, buildId: string) {
       packs: line?.packs ?? null,
       candidates: sources.of(need, CANDIDATES_SHOWN),
       candidateCount,
-      range: need.task || source || estimate ? null : assumedPrice(need.kind, String(plan.view.build.currency), plan.view.catalogue.trade.rates),
+      range:
+        need.task || source || estimate
+          ? null
+          : assumedPrice(
+              need.kind,
+              String(plan.view.build.currency),
+              plan.view.catalogue.trade.rates,
+            ),
       estimateMinor: (estimate?.priceMinor as number | null | undefined) ?? null,
       decisions: plan.decisions.filter((one) => one.needId === need.id),
       state: stateOf(need, source, candidateCount, estimate),
@@ -43,17 +50,31 @@ export async function partsList(store: Store, buildId: string) {
     planIsCurrent: current,
     planStatus: (plan.plan?.status as string | undefined) ?? null,
     lines: list,
-    dropped: plan.dropped.map((need) => ({ ...lineOf(need, plan.view), decisionId: plan.decisions.find((one) => one.needId === need.id && one.act === 'drop')!.id })),
+    dropped: plan.dropped.map((need) => ({
+      ...lineOf(need, plan.view),
+      decisionId: plan.decisions.find((one) => one.needId === need.id && one.act === 'drop')!.id,
+    })),
     excluded: plan.gathered.excluded,
   }
 }
 
 function lineOf(need: Need, view: BuildView) {
   const wants = need.wants ? view.catalogue.parts.get(need.wants) : undefined
-  return { ...need, group: kindGroup(need.kind), kindWords: kindWords(need.kind), wantsName: wants?.name ?? null, joint: need.why.find((reason) => reason.joint)?.joint ?? null }
+  return {
+    ...need,
+    group: kindGroup(need.kind),
+    kindWords: kindWords(need.kind),
+    wantsName: wants?.name ?? null,
+    joint: need.why.find((reason) => reason.joint)?.joint ?? null,
+  }
 }
 
-function stateOf(need: Need, source: SourceInfo | undefined, candidates: number, estimate: Row | undefined): LineState {
+function stateOf(
+  need: Need,
+  source: SourceInfo | undefined,
+  candidates: number,
+  estimate: Row | undefined,
+): LineState {
   if (need.task) return 'work'
   if (source) return source.source === 'keep' ? 'kept' : 'planned'
   if (candidates > 0) return 'to solve'

@@ -6,14 +6,19 @@ import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import type { Field, FieldWords } from '../../core/ports/field.ts'
-import { type CompiledPart, compilePart, PORT_KINDS, type PortKindName } from '../../core/ports/index.ts'
+import {
+  type CompiledPart,
+  compilePart,
+  PORT_KINDS,
+  type PortKindName,
+} from '../../core/ports/index.ts'
 import { parseFields, printTyped } from '../../core/ports/parse.ts'
 import { typedPorts } from '../../core/ports/part-kinds.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { Row, Store } from '../database/store.ts'
-import { MissingError, UnprocessableError } from '../errors.ts'
+import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
 import { toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
@@ -23,7 +28,13 @@ export type PartInput = z.infer<typeof partInput>
 /** A page of parts by id, filtered by kind, owner or words in the name or numbers. */
 export async function listParts(
   store: Store,
-  { kind, q, owner, after, limit = 100 }: { kind?: string; q?: string; owner?: string; after?: string; limit?: number },
+  {
+    kind,
+    q,
+    owner,
+    after,
+    limit = 100,
+  }: { kind?: string; q?: string; owner?: string; after?: string; limit?: number },
 ): Promise<{ items: Row[]; next: string | null }> {
   const query = store
     .knex('part')
@@ -35,7 +46,14 @@ export async function listParts(
   if (q) {
     const like = `%${q.replace(/[%_]/g, '')}%`
     const number = `%${normaliseNumber(q)}%`
-    query.where((either) => either.where('name', 'like', like).orWhereIn('id', store.knex('part_number').select('part_id').where('normalised', 'like', number)))
+    query.where((either) =>
+      either
+        .where('name', 'like', like)
+        .orWhereIn(
+          'id',
+          store.knex('part_number').select('part_id').where('normalised', 'like', number),
+        ),
+    )
   }
   const rows = (await query) as Row[]
   const items = rows.slice(0, limit)
@@ -48,14 +66,23 @@ export async function listParts(
     (row) => row.partId,
   )
   return {
-    items: items.map((row) => ({ ...row, isDefault: Boolean(row.isDefault), numbers: (numbers.get(row.id) ?? []).map((n) => n.number) })),
+    items: items.map((row) => ({
+      ...row,
+      isDefault: Boolean(row.isDefault),
+      numbers: (numbers.get(row.id) ?? []).map((n) => n.number),
+    })),
     next: rows.length > limit ? items.at(-1)!.id : null,
   }
 }
 
 /** Pattern families that parts of the catalogue name. */
 export async function familiesOf(store: Store): Promise<{ id: string; words: string }[]> {
-  const rows = (await store.knex('portValue').where({ field: 'family' }).whereNotNull('text').distinct('text').orderBy('text')) as { text: string }[]
+  const rows = (await store
+    .knex('portValue')
+    .where({ field: 'family' })
+    .whereNotNull('text')
+    .distinct('text')
+    .orderBy('text')) as { text: string }[]
   return rows.map(({ text }) => ({ id: text, words: text }))
 }
 
@@ -70,14 +97,21 @@ export async function partDetail(store: Store, id: string, buildId?: string) {
     'portId',
     ports.map((port) => port.id),
   )
-  const [numbers, supersessions, issuers] = await Promise.all([store.list('partNumber', { partId: id }), store.list('supersession', { partId: id }), store.list('issuer')])
+  const [numbers, supersessions, issuers] = await Promise.all([
+    store.list('partNumber', { partId: id }),
+    store.list('supersession', { partId: id }),
+    store.list('issuer'),
+  ])
   const specimen = buildId ? (await store.list('specimen', { buildId, partId: id }))[0] : undefined
   const compiled = compilePart(toCoreParts([part], ports, claims)[0]!, specimen?.id)
   const issuerName = new Map(issuers.map((row) => [row.id, row.name]))
   return {
     ...part,
     numbers: numbers.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
-    supersessions: supersessions.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
+    supersessions: supersessions.map((row) => ({
+      ...row,
+      issuer: issuerName.get(String(row.issuerId)),
+    })),
     ports: [...compiled.ports]
       .sort((p, q) => PORT_ORDER.indexOf(p.kind) - PORT_ORDER.indexOf(q.kind))
       .map((port) => ({
@@ -99,7 +133,13 @@ export async function partDetail(store: Store, id: string, buildId?: string) {
   }
 }
 
-function describeField(name: string, words: ReturnType<typeof fieldWords> & {}, field: Field<unknown>, claims: readonly Row[], specimen: string | undefined) {
+function describeField(
+  name: string,
+  words: ReturnType<typeof fieldWords> & {},
+  field: Field<unknown>,
+  claims: readonly Row[],
+  specimen: string | undefined,
+) {
   return {
     name,
     label: words.label,
@@ -127,12 +167,23 @@ export async function createPart(store: Store, input: PartInput): Promise<Row> {
     const { ports = [], numbers = [], supersessions = [], said = {}, ...row } = input
     if (row.ownerId) await tx.get('part', row.ownerId)
     // One default per kind and owner: the newest typed steps back unless told otherwise.
-    const others = row.ownerId && isCouplingKind(row.kind) ? await tx.list('part', { ownerId: row.ownerId, kind: row.kind, isDefault: true }) : []
+    const others =
+      row.ownerId && isCouplingKind(row.kind)
+        ? await tx.list('part', { ownerId: row.ownerId, kind: row.kind, isDefault: true })
+        : []
     const isDefault = row.isDefault ?? others.length === 0
-    if (isDefault) for (const other of others) await tx.update('part', other.id, other.version, { isDefault: false })
+    if (isDefault)
+      for (const other of others)
+        await tx.update('part', other.id, other.version, { isDefault: false })
     const part = await tx.insert('part', { ...row, isDefault })
     for (const port of toCorePart({ id: part.id, kind: row.kind, ports }).ports) {
-      await tx.insert('port', { id: port.id, partId: part.id, kind: port.kind, slot: port.slot, looks: port.looks ?? null })
+      await tx.insert('port', {
+        id: port.id,
+        partId: part.id,
+        kind: port.kind,
+        slot: port.slot,
+        looks: port.looks ?? null,
+      })
       for (const [field, claims] of Object.entries(port.claims))
         for (const claim of claims)
           await tx.insert('claim', {
@@ -160,15 +211,23 @@ export async function issuerNamed(store: Store, name: string): Promise<Row> {
   return (await store.list('issuer', { name }))[0] ?? (await store.insert('issuer', { name }))
 }
 
-export const normaliseFor = (issuer: Row, number: string): string => normaliseNumber(number, { upper: issuer.upper as boolean, noise: String(issuer.noise) })
+export const normaliseFor = (issuer: Row, number: string): string =>
+  normaliseNumber(number, { upper: issuer.upper as boolean, noise: String(issuer.noise) })
 
-export async function addNumber(store: Store, partId: string, issuerName: string, number: string): Promise<Row> {
+export async function addNumber(
+  store: Store,
+  partId: string,
+  issuerName: string,
+  number: string,
+): Promise<Row> {
   const issuer = await issuerNamed(store, issuerName)
   const normalised = normaliseFor(issuer, number)
   const taken = (await store.list('partNumber', { issuerId: issuer.id, normalised }))[0]
   if (taken) {
     const other = await store.get('part', String(taken.partId))
-    throw new UnprocessableError(`${issuerName} ${number} is already the number of ${other.name}. Use another number, or add the offer to that part.`)
+    throw new UnprocessableError(
+      `${issuerName} ${number} is already the number of ${other.name}. Use another number, or add the offer to that part.`,
+    )
   }
   return store.insert('partNumber', { partId, issuerId: issuer.id, number, normalised })
 }
@@ -178,7 +237,13 @@ export async function addSupersession(
   partId: string,
   { issuer, old, new: next, oneWay }: { issuer: string; old: string; new: string; oneWay: boolean },
 ): Promise<Row> {
-  return store.insert('supersession', { partId, issuerId: (await issuerNamed(store, issuer)).id, oldNumber: old, newNumber: next, oneWay })
+  return store.insert('supersession', {
+    partId,
+    issuerId: (await issuerNamed(store, issuer)).id,
+    oldNumber: old,
+    newNumber: next,
+    oneWay,
+  })
 }
 
 /** Writes one claim on the port that owns the field, making the port (and this build's specimen) when it is the first. */
@@ -189,15 +254,29 @@ export async function addClaim(store: Store, input: z.infer<typeof claimInput>):
     const words = fieldWords(kind, input.field)
     if (!words) throw new UnprocessableError(`A ${kind} has no field "${input.field}".`)
     const values = await readValues(tx, kind, words, input)
-    if (input.method && !Object.hasOwn(METHODS, input.method)) throw new UnprocessableError(`"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`)
+    if (input.method && !Object.hasOwn(METHODS, input.method))
+      throw new UnprocessableError(
+        `"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`,
+      )
     const port =
       (await tx.find('port', input.portId)) ??
-      (await tx.insert('port', { id: input.portId, partId, kind, slot, looks: typedPorts(String(part.kind)).find((one) => one.kind === kind && one.slot === slot)?.looks ?? null }))
+      (await tx.insert('port', {
+        id: input.portId,
+        partId,
+        kind,
+        slot,
+        looks:
+          typedPorts(String(part.kind)).find((one) => one.kind === kind && one.slot === slot)
+            ?.looks ?? null,
+      }))
     let specimenId: string | null = null
     if (input.thisVeryPart) {
       if (!input.build) throw new UnprocessableError('Say in which build this very part is.')
       const held = (await tx.list('specimen', { buildId: input.build, partId }))[0]
-      specimenId = (held ?? (await tx.insert('specimen', { buildId: input.build, partId, name: 'In this build' }))).id
+      specimenId = (
+        held ??
+        (await tx.insert('specimen', { buildId: input.build, partId, name: 'In this build' }))
+      ).id
     }
     const claims: Row[] = []
     const today = await shopDay(tx)
@@ -232,15 +311,20 @@ async function readValues(
   const units = ((await store.find('setting', 'units'))?.value ?? {}) as Units
   const fields = PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>
   try {
-    const values = input.typed === undefined ? { [input.field]: input.value } : parseFields(fields, input.field, input.typed, { units, decimal: input.decimal })
+    const values =
+      input.typed === undefined
+        ? { [input.field]: input.value }
+        : parseFields(fields, input.field, input.typed, { units, decimal: input.decimal })
     for (const [name, value] of Object.entries(values)) {
       const checked = fields[name]!.schema.safeParse(value)
-      if (!checked.success) throw new QuantityError(`${words.label}: ${checked.error.issues[0]?.message}`)
+      if (!checked.success)
+        throw new QuantityError(`${words.label}: ${checked.error.issues[0]?.message}`)
       values[name] = checked.data
     }
     return values
   } catch (error) {
-    if (error instanceof QuantityError) throw new UnprocessableError(error.message, [{ path: 'typed', message: error.message }])
+    if (error instanceof QuantityError)
+      throw new UnprocessableError(error.message, [{ path: 'typed', message: error.message }])
     throw error
   }
 }
@@ -248,7 +332,11 @@ async function readValues(
 function splitPort(id: string): { partId: string; kind: PortKindName; slot: string } {
   const [partId, kind, ...slot] = id.split('/')
   if (!partId || partId === '?' || !kind || !Object.hasOwn(PORT_KINDS, kind))
-    throw new UnprocessableError(partId === '?' ? 'That piece is not named yet: add it in Catalogue first, then measure it.' : `"${id}" is not a port id (part/kind/slot).`)
+    throw new UnprocessableError(
+      partId === '?'
+        ? 'That piece is not named yet: add it in Catalogue first, then measure it.'
+        : `"${id}" is not a port id (part/kind/slot).`,
+    )
   return { partId, kind: kind as PortKindName, slot: slot.join('/') || 'main' }
 }
 
@@ -279,13 +367,26 @@ export async function rebuildPortValues(store: Store, partId: string): Promise<v
       const { v, claim } = (port as unknown as Record<string, Field<unknown>>)[field]!
       return claim === null
         ? []
-        : [{ portId: port.id, field, number: typeof v === 'number' ? v : null, text: typeof v === 'number' ? null : typeof v === 'string' ? v : JSON.stringify(v), claimId: claim }]
+        : [
+            {
+              portId: port.id,
+              field,
+              number: typeof v === 'number' ? v : null,
+              text: typeof v === 'number' ? null : typeof v === 'string' ? v : JSON.stringify(v),
+              claimId: claim,
+            },
+          ]
     }),
   )
-  for (let i = 0; i < rows.length; i += 100) await store.knex('portValue').insert(rows.slice(i, i + 100))
+  for (let i = 0; i < rows.length; i += 100)
+    await store.knex('portValue').insert(rows.slice(i, i + 100))
 }
 
 /** Two transmissions compared by what is measured inside them. @throws MissingError where one is not in the catalogue */
-export async function compareInside(store: Store, one: string, other: string): Promise<ReturnType<typeof sameInside>> {
+export async function compareInside(
+  store: Store,
+  one: string,
+  other: string,
+): Promise<ReturnType<typeof sameInside>> {
   return sameInside(await onePart(store, one), await onePart(store, other))
 }

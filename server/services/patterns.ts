@@ -5,7 +5,10 @@ import type { PatternFace } from '../documents/pattern-dxf.ts'
 import { toCoreParts } from './core-parts.ts'
 
 /** The faces of a part whose holes are known, by slot. */
-export async function facesOf(store: Store, partId: string): Promise<{ part: Row; faces: (PatternFace & { looks: 'forward' | 'rearward' })[] }> {
+export async function facesOf(
+  store: Store,
+  partId: string,
+): Promise<{ part: Row; faces: (PatternFace & { looks: 'forward' | 'rearward' })[] }> {
   const part = await store.get('part', partId)
   const ports = await store.list('port', { partId, kind: 'face' })
   const claims = await store.listIn(
@@ -14,10 +17,26 @@ export async function facesOf(store: Store, partId: string): Promise<{ part: Row
     ports.map((port) => port.id),
   )
   const compiled = compilePart(toCoreParts([part], ports, claims)[0]!)
-  const faces = compiled.ports.flatMap((port): (PatternFace & { looks: 'forward' | 'rearward' })[] => {
-    if (port.kind !== 'face') return []
-    const { holes, dowels, outline } = port as unknown as { holes: Field<readonly Hole[] | null>; dowels: Field<readonly Dowel[] | null>; outline: Field<readonly Point[] | null> }
-    return holes.v ? [{ name: port.slot, looks: port.looks ?? 'rearward', holes: holes.v, dowels: dowels.v ?? [], outline: outline.v ?? [] }] : []
-  })
+  const faces = compiled.ports.flatMap(
+    (port): (PatternFace & { looks: 'forward' | 'rearward' })[] => {
+      if (port.kind !== 'face') return []
+      const { holes, dowels, outline } = port as unknown as {
+        holes: Field<readonly Hole[] | null>
+        dowels: Field<readonly Dowel[] | null>
+        outline: Field<readonly Point[] | null>
+      }
+      return holes.v
+        ? [
+            {
+              name: port.slot,
+              looks: port.looks ?? 'rearward',
+              holes: holes.v,
+              dowels: dowels.v ?? [],
+              outline: outline.v ?? [],
+            },
+          ]
+        : []
+    },
+  )
   return { part, faces }
 }

@@ -37,44 +37,78 @@ const fingerprints = new WeakMap<Gathered, string>()
 /** Fingerprint of the problem of a build's sources, worked out when a plan is held against it. */
 function fingerprint(gathered: Gathered): string {
   let found = fingerprints.get(gathered)
-  if (!found) fingerprints.set(gathered, (found = createHash('sha256').update(JSON.stringify(gathered.problem)).digest('hex').slice(0, 32)))
+  if (!found)
+    fingerprints.set(
+      gathered,
+      (found = createHash('sha256')
+        .update(JSON.stringify(gathered.problem))
+        .digest('hex')
+        .slice(0, 32)),
+    )
   return found
 }
 
 /** Whether the plan kept is of the list and the offers as they are now. */
-export const isCurrent = (planned: Planned): boolean => planned.plan !== null && planned.plan.madeFrom === planned.madeFrom
+export const isCurrent = (planned: Planned): boolean =>
+  planned.plan !== null && planned.plan.madeFrom === planned.madeFrom
 
 /** Needs of a build, computed once per data revision. */
-export const needsOf = (store: Store, buildId: string): Promise<Needed> => needed.recall(store, buildId, async () => computeNeeds(store, await viewBuild(store, buildId)))
+export const needsOf = (store: Store, buildId: string): Promise<Needed> =>
+  needed.recall(store, buildId, async () => computeNeeds(store, await viewBuild(store, buildId)))
 
 /** Needs, candidates and the latest plan of a build, computed once per data revision. */
-export const planBuild = (store: Store, buildId: string): Promise<Planned> => planned.recall(store, buildId, async () => addSources(store, await needsOf(store, buildId)))
+export const planBuild = (store: Store, buildId: string): Promise<Planned> =>
+  planned.recall(store, buildId, async () => addSources(store, await needsOf(store, buildId)))
 
 async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
   const { build, catalogue } = view
   const decisions = await store.list('decision', { buildId: build.id })
   const chosen = view.pairings.find((row) => row.chosen === true)
-  const run = chosen ? runBuildPairing(view, String(chosen.engineId), String(chosen.transmissionId)) : null
+  const run = chosen
+    ? runBuildPairing(view, String(chosen.engineId), String(chosen.transmissionId))
+    : null
   const all = run
     ? planNeeds(
         pairingFacts(run.train, run.result, (id) => catalogue.parts.get(id), briefFacts(view)),
         run.result.joints,
       )
     : []
-  const isDropped = (need: Need): boolean => decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
-  return { view, run, needs: all.filter((need) => !isDropped(need)), dropped: all.filter(isDropped), decisions }
+  const isDropped = (need: Need): boolean =>
+    decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
+  return {
+    view,
+    run,
+    needs: all.filter((need) => !isDropped(need)),
+    dropped: all.filter(isDropped),
+    decisions,
+  }
 }
 
 async function addSources(store: Store, base: Needed): Promise<Planned> {
   const { view, needs, decisions } = base
   const { build, catalogue } = view
-  const [locks, plans] = await Promise.all([store.list('sourcingLock', { buildId: build.id }), store.list('plan', { buildId: build.id })])
+  const [locks, plans] = await Promise.all([
+    store.list('sourcingLock', { buildId: build.id }),
+    store.list('plan', { buildId: build.id }),
+  ])
   const { parts, kinds, trade } = catalogue
   // Only what these needs ask for is read: a shop has a million offers.
-  const { changes, offers, numbers } = await offeredOf(store, partsAsked(needs, { ...trade, parts, kinds }))
+  const { changes, offers, numbers } = await offeredOf(
+    store,
+    partsAsked(needs, { ...trade, parts, kinds }),
+  )
   const market: Market = { ...trade, parts, kinds, offers, numbers }
-  const gathered = gatheredMemory.recall([parts, trade], JSON.stringify([changes, build, needs, decisions, locks]), () =>
-    gatherCandidates(needs, market, build as never, decisions as unknown as Decision[], locks.map(toLock)),
+  const gathered = gatheredMemory.recall(
+    [parts, trade],
+    JSON.stringify([changes, build, needs, decisions, locks]),
+    () =>
+      gatherCandidates(
+        needs,
+        market,
+        build as never,
+        decisions as unknown as Decision[],
+        locks.map(toLock),
+      ),
   )
   return {
     ...base,
@@ -87,9 +121,20 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
   }
 }
 
-export function briefFacts({ build, catalogue, stoppers }: BuildView): Parameters<typeof pairingFacts>[3] {
-  const recipients = new Set((build.recipientId ? catalogue.ownedBy(String(build.recipientId)) : []).map((row) => row.id))
-  return { mustWork: (build.mustWork ?? []) as string[], inspection: build.inspection as boolean | null, recipients, stoppers }
+export function briefFacts({
+  build,
+  catalogue,
+  stoppers,
+}: BuildView): Parameters<typeof pairingFacts>[3] {
+  const recipients = new Set(
+    (build.recipientId ? catalogue.ownedBy(String(build.recipientId)) : []).map((row) => row.id),
+  )
+  return {
+    mustWork: (build.mustWork ?? []) as string[],
+    inspection: build.inspection as boolean | null,
+    recipients,
+    stoppers,
+  }
 }
 
 const toLock = (row: Row): Lock => ({

@@ -16,23 +16,40 @@ import { readSettings } from './settings.ts'
 export async function recipientView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const recipientId = plan.view.build.recipientId as string | null
-  if (!recipientId) return { recipient: null, known: {}, rooms: [], dropMm: null, keep: '', answers: {} }
+  if (!recipientId)
+    return { recipient: null, known: {}, rooms: [], dropMm: null, keep: '', answers: {} }
   const detail = await partDetail(store, recipientId)
   const known = Object.fromEntries(
     DIMENSIONS.flatMap((dimension) => {
       const field = detail.ports
-        .find((port) => `${port.kind}/${port.slot}` === dimension.port || port.kind === dimension.port.split('/')[0])
+        .find(
+          (port) =>
+            `${port.kind}/${port.slot}` === dimension.port ||
+            port.kind === dimension.port.split('/')[0],
+        )
         ?.fields.find((one) => one.name === dimension.field)
-      return field && field.value !== null && field.value !== undefined ? [[dimensionId(dimension), field]] : []
+      return field && field.value !== null && field.value !== undefined
+        ? [[dimensionId(dimension), field]]
+        : []
     }),
   )
   const train = plan.run?.train
   const vehicle = plan.view.catalogue.parts.get(recipientId)
-  const { rooms, dropMm } = roomOf(stations(vehicle), stations(train?.transmission), bayOf(vehicle), sizeOf(train?.engine), sizeOf(train?.transmission).width)
+  const { rooms, dropMm } = roomOf(
+    stations(vehicle),
+    stations(train?.transmission),
+    bayOf(vehicle),
+    sizeOf(train?.engine),
+    sizeOf(train?.transmission).width,
+  )
   const sheets = await store.list('buildSheet', { buildId })
-  const answersOf = (kind: string) => (sheets.find((row) => row.kind === kind)?.answers ?? {}) as SheetAnswers
+  const answersOf = (kind: string) =>
+    (sheets.find((row) => row.kind === kind)?.answers ?? {}) as SheetAnswers
   return {
-    recipient: { id: detail.id, name: String(plan.view.catalogue.parts.get(recipientId)?.name ?? recipientId) },
+    recipient: {
+      id: detail.id,
+      name: String(plan.view.catalogue.parts.get(recipientId)?.name ?? recipientId),
+    },
     known,
     rooms: train ? rooms : [],
     dropMm: train ? dropMm : null,
@@ -47,7 +64,14 @@ function stations(part: CompiledPart | null | undefined) {
 }
 function bayOf(part: CompiledPart | undefined) {
   const { lengthMm, widthMm, heightMm, boosterMm, columnMm } = portOf(part, 'bay')
-  return { length: lengthMm.v, width: widthMm.v, height: heightMm.v, booster: boosterMm.v, column: columnMm.v, tunnel: portOf(part, 'tunnel').widthMm.v }
+  return {
+    length: lengthMm.v,
+    width: widthMm.v,
+    height: heightMm.v,
+    booster: boosterMm.v,
+    column: columnMm.v,
+    tunnel: portOf(part, 'tunnel').widthMm.v,
+  }
 }
 function sizeOf(part: CompiledPart | undefined) {
   const { lengthMm, widthMm, heightMm } = portOf(part, 'outline')
@@ -60,20 +84,30 @@ function sizeOf(part: CompiledPart | undefined) {
  *
  * @throws UnprocessableError where there is no recipient, no such dimension, or a value that cannot be read
  */
-export async function answerRecipient(store: Store, buildId: string, { answers }: z.infer<typeof sheetInput>): Promise<Joined> {
+export async function answerRecipient(
+  store: Store,
+  buildId: string,
+  { answers }: z.infer<typeof sheetInput>,
+): Promise<Joined> {
   return store.transaction(async (tx) => {
     const build = await tx.get('build', buildId)
-    if (!build.recipientId) throw new UnprocessableError('Say in the brief which vehicle is the recipient first.')
-    const held = ((await tx.list('buildSheet', { buildId, kind: 'recipient' }))[0]?.answers ?? {}) as SheetAnswers
+    if (!build.recipientId)
+      throw new UnprocessableError('Say in the brief which vehicle is the recipient first.')
+    const held = ((await tx.list('buildSheet', { buildId, kind: 'recipient' }))[0]?.answers ??
+      {}) as SheetAnswers
     const { timeZone } = await readSettings(tx)
     const dimensions = new Map(DIMENSIONS.map((dimension) => [dimensionId(dimension), dimension]))
     const ports = await tx.list('port', { partId: String(build.recipientId) })
     for (const [id, answer] of Object.entries(answers)) {
       const dimension = dimensions.get(id.split('@')[0]!)
-      if (!dimension) throw new UnprocessableError(`"${id}" is not a dimension of the drawing.`, [{ path: `answers.${id}`, message: 'Not a dimension of the drawing.' }])
+      if (!dimension)
+        throw new UnprocessableError(`"${id}" is not a dimension of the drawing.`, [
+          { path: `answers.${id}`, message: 'Not a dimension of the drawing.' },
+        ])
       if (held[id]) continue
       const kind = dimension.port.split('/')[0]
-      const port = ports.find((one) => one.kind === kind)?.id ?? `${build.recipientId}/${dimension.port}`
+      const port =
+        ports.find((one) => one.kind === kind)?.id ?? `${build.recipientId}/${dimension.port}`
       await addClaim(tx, {
         portId: port,
         field: dimension.field,

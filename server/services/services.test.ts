@@ -30,10 +30,19 @@ beforeEach(async () => {
 })
 afterAll(() => knex.destroy())
 
-const claim = (rest: object) => addClaim(store, { portId: 'wick-2/crank-flange/main', field: 'proudMm', grade: 'measured', decimal: 'ask', thisVeryPart: false, ...rest })
+const claim = (rest: object) =>
+  addClaim(store, {
+    portId: 'wick-2/crank-flange/main',
+    field: 'proudMm',
+    grade: 'measured',
+    decimal: 'ask',
+    thisVeryPart: false,
+    ...rest,
+  })
 
 test('parts are found by name, by number in any spelling, by kind and owner, a page at a time', async () => {
-  const names = async (query: Parameters<typeof listParts>[1]): Promise<unknown[]> => (await listParts(store, query)).items.map((part) => part.name)
+  const names = async (query: Parameters<typeof listParts>[1]): Promise<unknown[]> =>
+    (await listParts(store, query)).items.map((part) => part.name)
   expect(await names({ q: 'mld 417-20' })).toEqual([])
   expect(await names({ q: '417-20' })).toEqual(['Marlund clutch disc 200, later'])
   expect(await names({ q: 'pilot', owner: 'hob' })).toEqual(['Marlund Hob pilot bearing'])
@@ -44,8 +53,16 @@ test('parts are found by name, by number in any spelling, by kind and owner, a p
 
 test('a part shows every field with the claim used, the others beside it, and conflicts', async () => {
   const before = await partDetail(store, 'wick-2')
-  const proud = (detail: typeof before) => detail.ports.find((port) => port.kind === 'crank-flange')!.fields.find((field) => field.name === 'proudMm')!
-  expect(proud(before)).toMatchObject({ value: 14.7, plusMinus: 0.1, grade: 'maker', conflict: false })
+  const proud = (detail: typeof before) =>
+    detail.ports
+      .find((port) => port.kind === 'crank-flange')!
+      .fields.find((field) => field.name === 'proudMm')!
+  expect(proud(before)).toMatchObject({
+    value: 14.7,
+    plusMinus: 0.1,
+    grade: 'maker',
+    conflict: false,
+  })
   expect(proud(before).claims.map((one: any) => [one.grade, one.used])).toEqual(
     expect.arrayContaining([
       ['maker', true],
@@ -54,13 +71,21 @@ test('a part shows every field with the claim used, the others beside it, and co
     ]),
   )
   await claim({ typed: '15.2', method: 'bar-caliper', plusMinus: 0.05 })
-  expect(proud(await partDetail(store, 'wick-2'))).toMatchObject({ value: 15.2, grade: 'measured', conflict: true })
+  expect(proud(await partDetail(store, 'wick-2'))).toMatchObject({
+    value: 15.2,
+    grade: 'measured',
+    conflict: true,
+  })
 })
 
 test('a measurement on this very part is used in its build and counts as one like it elsewhere', async () => {
   await claim({ typed: '14.5', plusMinus: 0.2, build: 'lantern', thisVeryPart: true })
   const flange = async (build: string | null): Promise<number> =>
-    ((await loadCatalogue(store, build)).parts.get('wick-2')!.ports.find((port) => port.kind === 'crank-flange') as any).proudMm.v
+    (
+      (await loadCatalogue(store, build)).parts
+        .get('wick-2')!
+        .ports.find((port) => port.kind === 'crank-flange') as any
+    ).proudMm.v
   expect([await flange('lantern'), await flange(null)]).toEqual([14.5, 14.7])
   expect(await store.list('specimen')).toMatchObject([{ partId: 'wick-2', buildId: 'lantern' }])
   await claim({ typed: '14.6', plusMinus: 0.1, build: 'lantern', thisVeryPart: true })
@@ -82,15 +107,28 @@ test.each([
 })
 
 test('chosen values stand in columns, rebuilt with each claim', async () => {
-  const value = async (): Promise<unknown> => (await knex('portValue').where({ portId: 'wick-2/crank-flange/main', field: 'proudMm' }).first()).number
+  const value = async (): Promise<unknown> =>
+    (
+      await knex('portValue')
+        .where({ portId: 'wick-2/crank-flange/main', field: 'proudMm' })
+        .first()
+    ).number
   expect(await value()).toBe(14.7)
   await claim({ typed: '14.8', plusMinus: 0.01 })
   expect(await value()).toBe(14.8)
 })
 
 test('a new default for a kind and owner takes the place of the old', async () => {
-  await createPart(store, { kind: 'pilot', name: 'Another pilot', ownerId: 'wick-2', isDefault: true })
-  const pilots = (await store.list('part', { ownerId: 'wick-2', kind: 'pilot' })).map((part) => [part.name, part.isDefault])
+  await createPart(store, {
+    kind: 'pilot',
+    name: 'Another pilot',
+    ownerId: 'wick-2',
+    isDefault: true,
+  })
+  const pilots = (await store.list('part', { ownerId: 'wick-2', kind: 'pilot' })).map((part) => [
+    part.name,
+    part.isDefault,
+  ])
   expect(pilots).toEqual(
     expect.arrayContaining([
       ['Another pilot', true],
@@ -100,19 +138,51 @@ test('a new default for a kind and owner takes the place of the old', async () =
 })
 
 test('a number belongs to one part only, in any spelling', async () => {
-  await expect(addNumber(store, 'wick-1', 'MLD', '417 20')).rejects.toThrow(/already the number of Marlund clutch disc 200/)
-  await expect(createPart(store, { kind: 'disc', name: 'Copy', numbers: [{ issuer: 'MLD', number: '41720' }] })).rejects.toThrow()
+  await expect(addNumber(store, 'wick-1', 'MLD', '417 20')).rejects.toThrow(
+    /already the number of Marlund clutch disc 200/,
+  )
+  await expect(
+    createPart(store, {
+      kind: 'disc',
+      name: 'Copy',
+      numbers: [{ issuer: 'MLD', number: '41720' }],
+    }),
+  ).rejects.toThrow()
   expect(await store.list('part', { name: 'Copy' })).toEqual([])
 })
 
 test('bundles are written whole; items given replace those there; a stale version changes nothing', async () => {
-  const kit = await createBundle(store, 'kit', { name: 'Kit', priceMinor: 100, currency: 'EUR', items: [{ partId: 'bush-15', quantity: 2 }] })
-  expect((await getBundle(store, 'kit', kit.id)).items).toMatchObject([{ partName: 'Bronze pilot bush 25 on 15', quantity: 2 }])
-  await updateBundle(store, 'kit', kit.id, { version: 1, priceMinor: 120, items: [{ partId: 'bush-17' }] })
-  expect(await getBundle(store, 'kit', kit.id)).toMatchObject({ priceMinor: 120, version: 2, items: [{ partId: 'bush-17' }] })
-  await expect(updateBundle(store, 'kit', kit.id, { version: 1, items: [] })).rejects.toThrow(/changed meanwhile/)
+  const kit = await createBundle(store, 'kit', {
+    name: 'Kit',
+    priceMinor: 100,
+    currency: 'EUR',
+    items: [{ partId: 'bush-15', quantity: 2 }],
+  })
+  expect((await getBundle(store, 'kit', kit.id)).items).toMatchObject([
+    { partName: 'Bronze pilot bush 25 on 15', quantity: 2 },
+  ])
+  await updateBundle(store, 'kit', kit.id, {
+    version: 1,
+    priceMinor: 120,
+    items: [{ partId: 'bush-17' }],
+  })
+  expect(await getBundle(store, 'kit', kit.id)).toMatchObject({
+    priceMinor: 120,
+    version: 2,
+    items: [{ partId: 'bush-17' }],
+  })
+  await expect(updateBundle(store, 'kit', kit.id, { version: 1, items: [] })).rejects.toThrow(
+    /changed meanwhile/,
+  )
   expect((await getBundle(store, 'kit', kit.id)).items).toHaveLength(1)
-  await expect(createBundle(store, 'kit', { name: 'Broken', priceMinor: 1, currency: 'EUR', items: [{ partId: 'none' }] })).rejects.toThrow()
+  await expect(
+    createBundle(store, 'kit', {
+      name: 'Broken',
+      priceMinor: 1,
+      currency: 'EUR',
+      items: [{ partId: 'none' }],
+    }),
+  ).rejects.toThrow()
   expect(await store.list('kit', { name: 'Broken' })).toEqual([])
 })
 
@@ -124,9 +194,14 @@ test('tolerances: an edit moves verdicts that lean on it; null goes back; an unk
   expect(await depth()).toBe('fits')
   await writeSettings(store, { tolerances: { tipClearMm: 50 } })
   expect(await depth()).toBe('bridge')
-  expect(await writeSettings(store, { tolerances: { tipClearMm: null } })).toMatchObject({ units: {}, tolerances: {} })
+  expect(await writeSettings(store, { tolerances: { tipClearMm: null } })).toMatchObject({
+    units: {},
+    tolerances: {},
+  })
   expect(await depth()).toBe('fits')
-  await expect(writeSettings(store, { tolerances: { luck: 1 } })).rejects.toThrow(/no tolerance luck/)
+  await expect(writeSettings(store, { tolerances: { luck: 1 } })).rejects.toThrow(
+    /no tolerance luck/,
+  )
 })
 
 test("lengths without a unit are read in the shop's unit", async () => {
@@ -141,50 +216,107 @@ test('one pairing is chosen at a time, with the set taken by name', async () => 
   expect(rows.filter((row) => row.chosen).map((row) => row.engineId)).toEqual(['wick-1'])
   const put = await store.list('pairingPart', { pairingId: rows.find((row) => row.chosen)!.id })
   expect(put.map((row) => row.partId).sort()).toEqual(['plate-w1-16', 'spacer-4'])
-  await expect(store.transaction((tx) => tx.remove('part', 'plate-w1-16'))).rejects.toMatchObject({ code: 'SQLITE_CONSTRAINT_FOREIGNKEY' })
-  const putNow = async () => (await store.list('pairingPart', { pairingId: rows.find((row) => row.chosen)!.id })).map((row) => String(row.partId)).sort()
-  await actAs({ who: 'Bex', command: 'another-set' }, () => choosePairing(store, 'lantern', { engineId: 'wick-1', transmissionId: 'marlund-4', inserted: ['plate-w1-16'] }))
+  await expect(store.transaction((tx) => tx.remove('part', 'plate-w1-16'))).rejects.toMatchObject({
+    code: 'SQLITE_CONSTRAINT_FOREIGNKEY',
+  })
+  const putNow = async () =>
+    (await store.list('pairingPart', { pairingId: rows.find((row) => row.chosen)!.id }))
+      .map((row) => String(row.partId))
+      .sort()
+  await actAs({ who: 'Bex', command: 'another-set' }, () =>
+    choosePairing(store, 'lantern', {
+      engineId: 'wick-1',
+      transmissionId: 'marlund-4',
+      inserted: ['plate-w1-16'],
+    }),
+  )
   expect(await putNow()).toEqual(['plate-w1-16'])
   await undoCommand(store, 'another-set')
   expect(await putNow()).toEqual(['plate-w1-16', 'spacer-4'])
   const { lines } = await partsList(store, 'lantern')
-  expect(lines.find((line) => line.kind === 'spacer')?.why.map((reason) => reason.joint)).toContain('depth')
-  expect(lines.find((line) => line.kind === 'flange-bolt')?.words).toBe('Flange bolts M10x1.25 × 30')
+  expect(lines.find((line) => line.kind === 'spacer')?.why.map((reason) => reason.joint)).toContain(
+    'depth',
+  )
+  expect(lines.find((line) => line.kind === 'flange-bolt')?.words).toBe(
+    'Flange bolts M10x1.25 × 30',
+  )
 })
 
 test('another piece on the pairing is judged, and the default comes back', async () => {
   const pilotCode = async (): Promise<string> =>
-    runBuildPairing(await viewBuild(store, 'lantern'), 'wick-2', 'marlund-4').result.joints.find((joint) => joint.joint === 'pilot')!.bare.code
+    runBuildPairing(await viewBuild(store, 'lantern'), 'wick-2', 'marlund-4').result.joints.find(
+      (joint) => joint.joint === 'pilot',
+    )!.bare.code
   expect(await pilotCode()).toBe('fits')
-  await chooseCoupling(store, 'lantern', { engineId: 'wick-2', transmissionId: 'marlund-4', kind: 'pilot', partId: 'bush-17' })
+  await chooseCoupling(store, 'lantern', {
+    engineId: 'wick-2',
+    transmissionId: 'marlund-4',
+    kind: 'pilot',
+    partId: 'bush-17',
+  })
   expect(await pilotCode()).toBe('bridge')
-  await chooseCoupling(store, 'lantern', { engineId: 'wick-2', transmissionId: 'marlund-4', kind: 'pilot', partId: null })
+  await chooseCoupling(store, 'lantern', {
+    engineId: 'wick-2',
+    transmissionId: 'marlund-4',
+    kind: 'pilot',
+    partId: null,
+  })
   expect(await pilotCode()).toBe('fits')
 })
 
 test('the pieces of a kit take the place of their kind on the pairing, and are what is wanted', async () => {
   const pair = { engineId: 'wick-2', transmissionId: 'marlund-4' }
-  expect((await chooseKit(store, 'lantern', { ...pair, kitId: 'kit-7' })).replaced.toSorted()).toEqual(['cover', 'disc', 'release-bearing'])
-  expect((await partsList(store, 'lantern')).lines.find((line) => line.kind === 'disc')?.wants).toBe('marlund-4-disc-20')
-  await expect(chooseKit(store, 'lantern', { ...pair, kitId: 'kit-8' })).rejects.toThrow(/no coupling piece/)
+  expect(
+    (await chooseKit(store, 'lantern', { ...pair, kitId: 'kit-7' })).replaced.toSorted(),
+  ).toEqual(['cover', 'disc', 'release-bearing'])
+  expect(
+    (await partsList(store, 'lantern')).lines.find((line) => line.kind === 'disc')?.wants,
+  ).toBe('marlund-4-disc-20')
+  await expect(chooseKit(store, 'lantern', { ...pair, kitId: 'kit-8' })).rejects.toThrow(
+    /no coupling piece/,
+  )
 })
 
 test('decisions name lines that exist, and a price needs an amount', async () => {
-  await expect(decide(store, 'lantern', { needId: 'gold/plating/main', act: 'drop' })).rejects.toThrow(/no line/)
-  await expect(decide(store, 'lantern', { needId: 'propshaft/driveline/main', act: 'price' })).rejects.toThrow(/Type the price/)
-  await decide(store, 'lantern', { needId: 'propshaft/driveline/main', act: 'price', priceMinor: 31000, source: 'Shaft maker' })
-  await decide(store, 'lantern', { needId: 'propshaft/driveline/main', act: 'price', priceMinor: 32000, source: 'Shaft maker' })
-  expect((await store.list('decision', { act: 'price' })).map((row) => [row.priceMinor, row.version])).toEqual([[32000, 2]])
-  expect((await partsList(store, 'lantern')).lines.find((line) => line.kind === 'propshaft')).toMatchObject({
+  await expect(
+    decide(store, 'lantern', { needId: 'gold/plating/main', act: 'drop' }),
+  ).rejects.toThrow(/no line/)
+  await expect(
+    decide(store, 'lantern', { needId: 'propshaft/driveline/main', act: 'price' }),
+  ).rejects.toThrow(/Type the price/)
+  await decide(store, 'lantern', {
+    needId: 'propshaft/driveline/main',
+    act: 'price',
+    priceMinor: 31000,
+    source: 'Shaft maker',
+  })
+  await decide(store, 'lantern', {
+    needId: 'propshaft/driveline/main',
+    act: 'price',
+    priceMinor: 32000,
+    source: 'Shaft maker',
+  })
+  expect(
+    (await store.list('decision', { act: 'price' })).map((row) => [row.priceMinor, row.version]),
+  ).toEqual([[32000, 2]])
+  expect(
+    (await partsList(store, 'lantern')).lines.find((line) => line.kind === 'propshaft'),
+  ).toMatchObject({
     state: 'to solve',
     candidates: [{ source: 'typed', words: 'Shaft maker' }],
   })
 })
 
 test('a lock names a source of this build; locked again it changes its way', async () => {
-  await expect(addLock(store, 'lantern', { way: 'in', candidate: 'offer:none@x' })).rejects.toThrow(/not among the sources/)
+  await expect(addLock(store, 'lantern', { way: 'in', candidate: 'offer:none@x' })).rejects.toThrow(
+    /not among the sources/,
+  )
   const first = await addLock(store, 'lantern', { way: 'in', supplierId: 'harbour' })
-  expect(await addLock(store, 'lantern', { way: 'out', supplierId: 'harbour' })).toMatchObject({ id: first.id, way: 'out', version: 2 })
+  expect(await addLock(store, 'lantern', { way: 'out', supplierId: 'harbour' })).toMatchObject({
+    id: first.id,
+    way: 'out',
+    version: 2,
+  })
 })
 
 test('the header says what is open and what to do next, and shows no total before there is a plan', async () => {
@@ -196,20 +328,32 @@ test('the header says what is open and what to do next, and shows no total befor
     next: { stage: 'sourcing' },
   })
   const empty = await store.insert('build', { name: 'Blank', currency: 'EUR' })
-  expect(await buildHeader(store, empty.id)).toMatchObject({ pairing: null, next: { words: 'Name the recipient', stage: 'brief' } })
+  expect(await buildHeader(store, empty.id)).toMatchObject({
+    pairing: null,
+    next: { words: 'Name the recipient', stage: 'brief' },
+  })
 })
 
 test('a supplier that sells nothing any more is out of the market, and keeps its name where it is spoken of', async () => {
   await addLock(store, 'lantern', { way: 'out', supplierId: 'harbour' })
-  for (const table of ['offer', 'kit'] as const) for (const row of await store.list(table, { supplierId: 'harbour' })) await store.transaction((tx) => tx.remove(table, row.id))
-  expect((await loadCatalogue(store, 'lantern')).trade.suppliers.map(({ id }) => id)).not.toContain('harbour')
-  expect((await sourcingView(store, 'lantern')).locks.map(({ words }) => words)).toEqual(['Leave out Harbour Parts'])
+  for (const table of ['offer', 'kit'] as const)
+    for (const row of await store.list(table, { supplierId: 'harbour' }))
+      await store.transaction((tx) => tx.remove(table, row.id))
+  expect((await loadCatalogue(store, 'lantern')).trade.suppliers.map(({ id }) => id)).not.toContain(
+    'harbour',
+  )
+  expect((await sourcingView(store, 'lantern')).locks.map(({ words }) => words)).toEqual([
+    'Leave out Harbour Parts',
+  ])
 })
 
 test('what is said without a date gets the day it is at the shop; a zone that is not known is refused', async () => {
   const late = new Date('2026-03-01T23:30:00Z')
   await writeSettings(store, { timeZone: 'Etc/GMT-2' })
-  expect([await shopDay(store, late), (await readSettings(store)).timeZone]).toEqual(['2026-03-02', 'Etc/GMT-2'])
+  expect([await shopDay(store, late), (await readSettings(store)).timeZone]).toEqual([
+    '2026-03-02',
+    'Etc/GMT-2',
+  ])
   await writeSettings(store, { timeZone: 'Etc/GMT+8' })
   expect(await shopDay(store, late)).toBe('2026-03-01')
   expect(settingsInput.safeParse({ timeZone: 'Nowhere/Harbour' }).success).toBe(false)

@@ -18,18 +18,28 @@ export async function readSettings(store: Store): Promise<Settings> {
   return {
     units: (rows.get('units') as Units | undefined) ?? {},
     tolerances: (rows.get('tolerances') as Record<string, number> | undefined) ?? {},
-    timeZone: (rows.get('timeZone') as string | undefined) ?? Intl.DateTimeFormat().resolvedOptions().timeZone,
+    timeZone:
+      (rows.get('timeZone') as string | undefined) ??
+      Intl.DateTimeFormat().resolvedOptions().timeZone,
   }
 }
 
 export async function writeSettings(
   store: Store,
-  patch: { units?: Partial<Record<string, string>> | undefined; tolerances?: Record<string, number | null> | undefined; timeZone?: string | undefined },
+  patch: {
+    units?: Partial<Record<string, string>> | undefined
+    tolerances?: Record<string, number | null> | undefined
+    timeZone?: string | undefined
+  },
 ): Promise<Settings> {
-  const unknown = Object.keys(patch.tolerances ?? {}).filter((name) => !Object.hasOwn(TOLERANCES, name))
-  if (unknown.length > 0) throw new UnprocessableError(`There is no tolerance ${unknown.join(', ')}.`)
+  const unknown = Object.keys(patch.tolerances ?? {}).filter(
+    (name) => !Object.hasOwn(TOLERANCES, name),
+  )
+  if (unknown.length > 0)
+    throw new UnprocessableError(`There is no tolerance ${unknown.join(', ')}.`)
   for (const [stored, shown] of Object.entries(patch.units ?? {}))
-    if (!own(UNIT_CHOICES as Record<string, readonly string[]>, stored)?.includes(shown ?? '')) throw new UnprocessableError(`"${shown}" is not a unit ${stored} can be shown in.`)
+    if (!own(UNIT_CHOICES as Record<string, readonly string[]>, stored)?.includes(shown ?? ''))
+      throw new UnprocessableError(`"${shown}" is not a unit ${stored} can be shown in.`)
   return store.transaction(async (tx) => {
     const put = async (id: string, value: unknown): Promise<void> => {
       const held = await tx.find('setting', id)
@@ -39,7 +49,10 @@ export async function writeSettings(
     if (patch.units) await put('units', { ...(await readSettings(tx)).units, ...patch.units })
     if (patch.timeZone) await put('timeZone', patch.timeZone)
     if (patch.tolerances) {
-      const merged = Object.entries({ ...(await readSettings(tx)).tolerances, ...patch.tolerances }).filter(([, value]) => value !== null)
+      const merged = Object.entries({
+        ...(await readSettings(tx)).tolerances,
+        ...patch.tolerances,
+      }).filter(([, value]) => value !== null)
       await put('tolerances', Object.fromEntries(merged))
     }
     return readSettings(tx)

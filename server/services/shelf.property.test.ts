@@ -31,7 +31,12 @@ test('what follows the changes is what a fresh reading gives: parts, kinds, owne
       for (const { how, which, kind, value } of acts) {
         const parts = await store.list('part')
         const part = parts[which % Math.max(1, parts.length)]
-        if (how === 'add') await createPart(store, { kind, name: `P ${++made}`, ports: [{ kind: 'plate', slot: 'main', fields: { thicknessMm: { value } } }] })
+        if (how === 'add')
+          await createPart(store, {
+            kind,
+            name: `P ${++made}`,
+            ports: [{ kind: 'plate', slot: 'main', fields: { thicknessMm: { value } } }],
+          })
         if (how === 'many')
           await store.transaction((tx) =>
             tx.insertMany(
@@ -40,22 +45,52 @@ test('what follows the changes is what a fresh reading gives: parts, kinds, owne
             ),
           )
         if (how === 'claim' && part)
-          await addClaim(store, { portId: `${part.id}/plate/main`, field: 'thicknessMm', typed: String(value), decimal: 'ask', grade: 'measured', thisVeryPart: false })
+          await addClaim(store, {
+            portId: `${part.id}/plate/main`,
+            field: 'thicknessMm',
+            typed: String(value),
+            decimal: 'ask',
+            grade: 'measured',
+            thisVeryPart: false,
+          })
         if (how === 'own claim' && part)
-          await addClaim(store, { portId: `${part.id}/plate/main`, field: 'thicknessMm', typed: String(value), decimal: 'ask', grade: 'measured', thisVeryPart: true, build: 'b' })
-        if (how === 'kind' && part) await store.transaction((tx) => tx.update('part', part.id, part.version, { kind, ownerId: null }))
+          await addClaim(store, {
+            portId: `${part.id}/plate/main`,
+            field: 'thicknessMm',
+            typed: String(value),
+            decimal: 'ask',
+            grade: 'measured',
+            thisVeryPart: true,
+            build: 'b',
+          })
+        if (how === 'kind' && part)
+          await store.transaction((tx) =>
+            tx.update('part', part.id, part.version, { kind, ownerId: null }),
+          )
         if (how === 'owner' && part && parts[0])
-          await store.transaction((tx) => tx.update('part', part.id, part.version, { ownerId: parts[0]!.id, isDefault: false })).catch(() => undefined)
+          await store
+            .transaction((tx) =>
+              tx.update('part', part.id, part.version, { ownerId: parts[0]!.id, isDefault: false }),
+            )
+            .catch(() => undefined)
         if (how === 'remove' && part && !(await store.list('specimen', { partId: part.id })).length)
           await store.transaction((tx) => tx.remove('part', part.id)).then((id) => trash.push(id))
-        if (how === 'restore' && trash.length > 0) await store.transaction((tx) => tx.restore(trash.pop()!)).catch(() => undefined)
+        if (how === 'restore' && trash.length > 0)
+          await store.transaction((tx) => tx.restore(trash.pop()!)).catch(() => undefined)
         for (const build of [null, 'b']) {
           const shelf = await compiledShelf(store, build)
           const rows = await store.read('part')
           expect([...shelf.parts.keys()].sort()).toEqual(rows.map((row) => row.id).sort())
-          for (const one of KINDS) expect((shelf.kinds.get(one) ?? []).map(({ id }) => id)).toEqual(rows.filter((row) => row.kind === one).map((row) => row.id))
-          if (part && shelf.parts.has(part.id) && build === null) expect(shelf.parts.get(part.id)).toEqual(await onePart(store, part.id))
-          if (rows[0]) expect(shelf.ownedBy(rows[0].id).map(({ id }) => id)).toEqual(rows.filter((row) => row.ownerId === rows[0]!.id).map((row) => row.id))
+          for (const one of KINDS)
+            expect((shelf.kinds.get(one) ?? []).map(({ id }) => id)).toEqual(
+              rows.filter((row) => row.kind === one).map((row) => row.id),
+            )
+          if (part && shelf.parts.has(part.id) && build === null)
+            expect(shelf.parts.get(part.id)).toEqual(await onePart(store, part.id))
+          if (rows[0])
+            expect(shelf.ownedBy(rows[0].id).map(({ id }) => id)).toEqual(
+              rows.filter((row) => row.ownerId === rows[0]!.id).map((row) => row.id),
+            )
         }
       }
     }),
@@ -74,7 +109,11 @@ test('the catalogue is the same object while nothing in it changed, and is never
 
 test('however many parts change at once, each kind is listed anew once, not once a part', async () => {
   await compiledShelf(store, null)
-  const rows = Array.from({ length: 900 }, (_, i) => ({ id: `flood-${String(i).padStart(4, '0')}`, kind: KINDS[i % 3]!, name: `Flood ${i}` }))
+  const rows = Array.from({ length: 900 }, (_, i) => ({
+    id: `flood-${String(i).padStart(4, '0')}`,
+    kind: KINDS[i % 3]!,
+    name: `Flood ${i}`,
+  }))
   await store.transaction((tx) => tx.insertMany('part', rows))
   const sort = vi.spyOn(Array.prototype, 'sort')
   try {

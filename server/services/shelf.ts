@@ -30,7 +30,15 @@ interface Kept {
 interface OwnShelf {
   readonly over: Shelf
   /** By part: the specimen, and the part as the shop sees it: while both are the same, so is what is compiled. */
-  readonly own: ReadonlyMap<string, { readonly specimen: string; readonly from: CompiledPart; readonly row: Row; readonly part: CompiledPart }>
+  readonly own: ReadonlyMap<
+    string,
+    {
+      readonly specimen: string
+      readonly from: CompiledPart
+      readonly row: Row
+      readonly part: CompiledPart
+    }
+  >
   readonly shelf: Shelf
 }
 
@@ -51,7 +59,16 @@ async function shopShelf(store: Store): Promise<Shelf> {
         const now = kept.get(store.root)
         for (const id of parts) now?.stale.add(id)
       })
-    kept.set(store.root, (held = { epoch: store.epoch, shelf: null, stale: new Set(), working: Promise.resolve(), builds: new Map() }))
+    kept.set(
+      store.root,
+      (held = {
+        epoch: store.epoch,
+        shelf: null,
+        stale: new Set(),
+        working: Promise.resolve(),
+        builds: new Map(),
+      }),
+    )
   }
   const now = held
   // One after the other; one that failed is tried again by the next.
@@ -96,7 +113,12 @@ async function gathered(store: Store): Promise<Shelf> {
 }
 
 /** Reads parts with all that is said of them, and hands each on compiled; a part that cannot be read is left out. */
-async function compiled(store: Store, ids: readonly string[], take: (part: CompiledPart, row: Row) => void, specimens?: ReadonlyMap<string, string>): Promise<void> {
+async function compiled(
+  store: Store,
+  ids: readonly string[],
+  take: (part: CompiledPart, row: Row) => void,
+  specimens?: ReadonlyMap<string, string>,
+): Promise<void> {
   for (let i = 0; i < ids.length; i += AT_ONCE) {
     if (i > 0) await setImmediate()
     const rows = await store.readIn('part', 'id', ids.slice(i, i + AT_ONCE))
@@ -132,14 +154,23 @@ async function renewed(store: Store, shelf: Shelf, stale: readonly string[]): Pr
       rows.set(row.id, row)
     })
     const moved = ids.filter((id) => parts.has(id) !== shelf.parts.has(id))
-    for (const id of moved) if (!parts.has(id) && !(await store.isThere('part', id))) asideOf(store.root).delete(`part:${id}`)
-    ids = (await store.readIn('part', 'ownerId', moved)).map((row) => row.id).filter((id) => !touched.has(id))
+    for (const id of moved)
+      if (!parts.has(id) && !(await store.isThere('part', id)))
+        asideOf(store.root).delete(`part:${id}`)
+    ids = (await store.readIn('part', 'ownerId', moved))
+      .map((row) => row.id)
+      .filter((id) => !touched.has(id))
   }
   return shelfOf(byId(parts), byId(rows), relisted(shelf.kinds, shelf.parts, parts, touched))
 }
 
 /** Lists by kind with some parts other than before: each kind that something changed of is listed anew, once. */
-function relisted(kinds: Shelf['kinds'], before: Shelf['parts'], now: Shelf['parts'], touched: ReadonlySet<string>): Map<string, readonly CompiledPart[]> {
+function relisted(
+  kinds: Shelf['kinds'],
+  before: Shelf['parts'],
+  now: Shelf['parts'],
+  touched: ReadonlySet<string>,
+): Map<string, readonly CompiledPart[]> {
   const fresh = new Map<string, CompiledPart[]>()
   for (const id of touched)
     for (const [part, isNow] of [
@@ -155,7 +186,9 @@ function relisted(kinds: Shelf['kinds'], before: Shelf['parts'], now: Shelf['par
   for (const [kind, list] of fresh)
     relist.set(
       kind,
-      [...(kinds.get(kind) ?? []).filter(({ id }) => !touched.has(id)), ...list].sort((p, q) => (p.id < q.id ? -1 : 1)),
+      [...(kinds.get(kind) ?? []).filter(({ id }) => !touched.has(id)), ...list].sort((p, q) =>
+        p.id < q.id ? -1 : 1,
+      ),
     )
   return relist
 }
@@ -184,11 +217,25 @@ function shelfOf(parts: Shelf['parts'], rows: Shelf['rows'], kinds: Shelf['kinds
   }
 }
 
-async function ownShelf(store: Store, buildId: string, over: Shelf, rows: readonly Row[]): Promise<Shelf> {
+async function ownShelf(
+  store: Store,
+  buildId: string,
+  over: Shelf,
+  rows: readonly Row[],
+): Promise<Shelf> {
   const builds = kept.get(store.root)!.builds
   const before = builds.get(buildId)
-  const wanted = new Map(rows.flatMap((row) => (over.parts.has(String(row.partId)) ? [[String(row.partId), row.id]] : [])))
-  if (before?.over === over && before.own.size === wanted.size && [...wanted].every(([part, specimen]) => before.own.get(part)?.specimen === specimen)) return before.shelf
+  const wanted = new Map(
+    rows.flatMap((row) =>
+      over.parts.has(String(row.partId)) ? [[String(row.partId), row.id]] : [],
+    ),
+  )
+  if (
+    before?.over === over &&
+    before.own.size === wanted.size &&
+    [...wanted].every(([part, specimen]) => before.own.get(part)?.specimen === specimen)
+  )
+    return before.shelf
   const own = new Map<string, OwnShelf['own'] extends ReadonlyMap<string, infer O> ? O : never>()
   const fresh: string[] = []
   for (const [id, specimen] of wanted) {
@@ -196,10 +243,20 @@ async function ownShelf(store: Store, buildId: string, over: Shelf, rows: readon
     if (held?.specimen === specimen && held.from === over.parts.get(id)) own.set(id, held)
     else fresh.push(id)
   }
-  await compiled(store, fresh, (part, row) => own.set(row.id, { specimen: wanted.get(row.id)!, from: over.parts.get(row.id)!, row, part }), wanted)
+  await compiled(
+    store,
+    fresh,
+    (part, row) =>
+      own.set(row.id, { specimen: wanted.get(row.id)!, from: over.parts.get(row.id)!, row, part }),
+    wanted,
+  )
   const parts = new Map(over.parts)
   for (const [id, { part }] of own) parts.set(id, part)
-  const shelf = shelfOf(parts, over.rows, relisted(over.kinds, over.parts, parts, new Set(own.keys())))
+  const shelf = shelfOf(
+    parts,
+    over.rows,
+    relisted(over.kinds, over.parts, parts, new Set(own.keys())),
+  )
   builds.set(buildId, { over, own, shelf })
   return shelf
 }

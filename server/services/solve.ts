@@ -9,18 +9,30 @@ import { shopDay } from './day.ts'
 const TIME_LIMIT_MS = 60_000
 
 /** Starts solving a build's sourcing; the plan is saved whole when it ends. @throws ConflictError before a pairing is chosen */
-export async function startSolve(store: Store, jobs: JobRunner, buildId: string): Promise<JobState> {
+export async function startSolve(
+  store: Store,
+  jobs: JobRunner,
+  buildId: string,
+): Promise<JobState> {
   // The sources go from the thread that gathers them straight to the one that solves.
   const { port1, port2 } = new MessageChannel()
   const { madeFrom } = await jobs.readings.hand(store, 'solve', [buildId], port1)
-  return jobs.start('sourcing', buildId, port2, TIME_LIMIT_MS, (solved) => savePlan(store, buildId, solved, madeFrom))
+  return jobs.start('sourcing', buildId, port2, TIME_LIMIT_MS, (solved) =>
+    savePlan(store, buildId, solved, madeFrom),
+  )
 }
 
-async function savePlan(store: Store, buildId: string, { plan, taken }: Solved, madeFrom: string): Promise<{ planId: string; status: string }> {
+async function savePlan(
+  store: Store,
+  buildId: string,
+  { plan, taken }: Solved,
+  madeFrom: string,
+): Promise<{ planId: string; status: string }> {
   return store.transaction(async (tx) => {
     // A plan is replaced, not thrown away: the history has the old one, the trash is for what people remove.
     for (const old of await tx.list('plan', { buildId })) {
-      for (const line of await tx.list('planLine', { planId: old.id })) await tx.unmake('planLine', line)
+      for (const line of await tx.list('planLine', { planId: old.id }))
+        await tx.unmake('planLine', line)
       await tx.unmake('plan', old)
     }
     const row = await tx.insert('plan', {

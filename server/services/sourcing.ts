@@ -22,7 +22,11 @@ export async function sourcingView(store: Store, buildId: string) {
     const [kind, id] = rule.split(':')
     if (kind === 'maxSuppliers') return 'the limit on suppliers'
     if (kind === 'maxDonors') return 'the limit on donors'
-    return kind === 'minimum' ? `the smallest order of ${supplierOf(id ?? '')}` : kind === 'weight' ? `the parcel weights of ${supplierOf(id ?? '')}` : rule
+    return kind === 'minimum'
+      ? `the smallest order of ${supplierOf(id ?? '')}`
+      : kind === 'weight'
+        ? `the parcel weights of ${supplierOf(id ?? '')}`
+        : rule
   }
   return {
     currency: view.build.currency,
@@ -37,7 +41,9 @@ export async function sourcingView(store: Store, buildId: string) {
       const need = needs.find((one) => one.id === line.need)
       const id = takenBy(line)
       const quantity = need?.quantity ?? 1
-      const rivals = sources.of({ id: line.need, quantity }, RIVALS_SHOWN + 1).filter((source) => source.id !== id)
+      const rivals = sources
+        .of({ id: line.need, quantity }, RIVALS_SHOWN + 1)
+        .filter((source) => source.id !== id)
       return {
         ...line,
         words: need?.words ?? line.need,
@@ -51,7 +57,8 @@ export async function sourcingView(store: Store, buildId: string) {
           source: rival.source,
           number: rival.number,
           confirm: rival.confirm,
-          minor: rival.packMinor === undefined ? null : rival.packMinor * packsFor(quantity, rival.pack),
+          minor:
+            rival.packMinor === undefined ? null : rival.packMinor * packsFor(quantity, rival.pack),
           bundle: rival.bundle ?? null,
         })),
       }
@@ -59,10 +66,18 @@ export async function sourcingView(store: Store, buildId: string) {
     baskets: (detail?.baskets ?? []).map((basket) => ({
       ...basket,
       name: supplierOf(basket.supplier),
-      items: [...basket.candidates.map((id) => sources.get(id)?.words ?? id), ...basket.bundles.map(bundleOf)],
+      items: [
+        ...basket.candidates.map((id) => sources.get(id)?.words ?? id),
+        ...basket.bundles.map(bundleOf),
+      ],
     })),
-    bundles: (detail?.bundles ?? []).map((bundle) => ({ ...bundle, name: bundleOf(bundle.bundle) })),
-    open: needs.filter((need) => detail?.open.includes(need.id)).map((need) => ({ id: need.id, words: need.words, waits: need.waits })),
+    bundles: (detail?.bundles ?? []).map((bundle) => ({
+      ...bundle,
+      name: bundleOf(bundle.bundle),
+    })),
+    open: needs
+      .filter((need) => detail?.open.includes(need.id))
+      .map((need) => ({ id: need.id, words: need.words, waits: need.waits })),
     locks: planned.locks.map((lock) => ({ ...lock, words: lockWords(lock) })),
     because: detail?.because?.map(words) ?? null,
     excluded: gathered.excluded,

@@ -42,7 +42,8 @@ test('from empty data a start gives verdicts with leaning, ranges, thirteen thin
   const answer = await firstAnswerView(store, build.id)
   expect(answer.pairing).toBe('Alloy four, lengthwise with Light five-speed')
   expect(answer.joints.length).toBeGreaterThanOrEqual(8)
-  for (const joint of answer.joints) if (joint.code === 'fits') expect(joint.evidence).toBe('assumed')
+  for (const joint of answer.joints)
+    if (joint.code === 'fits') expect(joint.evidence).toBe('assumed')
   expect(answer.total.low).toBeGreaterThan(0)
   expect(answer.total.high).toBeGreaterThan(answer.total.low)
   expect(answer.unpriced).toBe(0)
@@ -69,12 +70,25 @@ test('answers are kept as claims, and decide the fields they can', async () => {
     'belt-sense',
   ])
   // The type says which way its crank turns; a no to rotation then says the gearbox wants the other way.
-  expect(pairingRows(await viewBuild(store, build.id)).items[0]!.joints.find((joint) => joint.joint === 'rotation')!.code).toBe('clash')
+  expect(
+    pairingRows(await viewBuild(store, build.id)).items[0]!.joints.find(
+      (joint) => joint.joint === 'rotation',
+    )!.code,
+  ).toBe('clash')
   const engine = (await store.list('part', { kind: 'engine' }))[0]!
-  const bore = (await partDetail(store, engine.id)).ports.find((port) => port.kind === 'pilot-bore')!
-  expect(bore.fields.find((field) => field.name === 'finished')).toMatchObject({ value: true, grade: 'heard' })
-  await store.transaction((tx) => answerStopper(tx, build.id, { question: 'rotation', says: 'yes' }))
-  expect((await listStoppers(store, build.id)).find((one) => one.id === 'rotation')?.says).toBe('yes')
+  const bore = (await partDetail(store, engine.id)).ports.find(
+    (port) => port.kind === 'pilot-bore',
+  )!
+  expect(bore.fields.find((field) => field.name === 'finished')).toMatchObject({
+    value: true,
+    grade: 'heard',
+  })
+  await store.transaction((tx) =>
+    answerStopper(tx, build.id, { question: 'rotation', says: 'yes' }),
+  )
+  expect((await listStoppers(store, build.id)).find((one) => one.id === 'rotation')?.says).toBe(
+    'yes',
+  )
 })
 
 test('papers not in hand and a law not asked are needs to settle, with the reason', async () => {
@@ -83,17 +97,27 @@ test('papers not in hand and a law not asked are needs to settle, with the reaso
   const level = (kind: string) => lines.find((line) => line.kind === kind)?.level
   expect([level('papers'), level('inspection')]).toEqual(['required', 'required'])
   const other = await start({ name: 'Gannet', stoppers: { papers: 'yes', law: 'yes' } })
-  expect((await partsList(store, other.id)).lines.filter((line) => line.group === 'Papers').map((line) => line.level)).toEqual(['confirm', 'confirm'])
+  expect(
+    (await partsList(store, other.id)).lines
+      .filter((line) => line.group === 'Papers')
+      .map((line) => line.level),
+  ).toEqual(['confirm', 'confirm'])
 })
 
 test('a start is whole or not at all', async () => {
   await expect(start({ transmission: { template: 'iron-eight' } })).rejects.toThrow('not a type')
-  for (const table of ['build', 'part', 'claim', 'jointClaim'] as const) expect(await store.list(table)).toEqual([])
+  for (const table of ['build', 'part', 'claim', 'jointClaim'] as const)
+    expect(await store.list(table)).toEqual([])
 })
 
 test('a pattern family on both sides settles the face, at the grade it was said', async () => {
-  const build = await start({ engine: { template: 'diesel-four-heavy', family: 'housing-no-3' }, transmission: { template: 'heavy-five-speed', family: 'housing-no-3' } })
-  const face = (await firstAnswerView(store, build.id)).joints.find((joint) => joint.joint === 'block-face')!
+  const build = await start({
+    engine: { template: 'diesel-four-heavy', family: 'housing-no-3' },
+    transmission: { template: 'heavy-five-speed', family: 'housing-no-3' },
+  })
+  const face = (await firstAnswerView(store, build.id)).joints.find(
+    (joint) => joint.joint === 'block-face',
+  )!
   expect(face).toMatchObject({ evidence: 'heard' })
   expect(face.code).not.toBe('unmeasured')
 })
@@ -101,7 +125,10 @@ test('a pattern family on both sides settles the face, at the grade it was said'
 test('a claim on a joint answers in the grid where nothing is measured, with its grade; a measured clash would stand', async () => {
   const build = await start()
   const [row] = pairingRows(await viewBuild(store, build.id)).items
-  const flange = () => pairingRowsNow().then((rows) => rows[0]!.joints.find((joint) => joint.joint === 'crank-flange')!)
+  const flange = () =>
+    pairingRowsNow().then(
+      (rows) => rows[0]!.joints.find((joint) => joint.joint === 'crank-flange')!,
+    )
   const pairingRowsNow = async () => pairingRows(await viewBuild(store, build.id)).items
   expect(await flange()).toMatchObject({ code: 'unmeasured', claimed: false })
   await addJointClaim(store, {

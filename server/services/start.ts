@@ -26,15 +26,35 @@ const LADEN_SHARE = 0.65
 export async function startBuild(store: Store, input: Start): Promise<Row> {
   return store.transaction(async (tx) => {
     const recipient = await pick(tx, input.recipient, 'vehicle', null)
-    if (recipient && input.tyre) await say(tx, recipient, 'tyre/main', 'marking', input.tyre.toUpperCase().replace(/\s/g, ''))
+    if (recipient && input.tyre)
+      await say(tx, recipient, 'tyre/main', 'marking', input.tyre.toUpperCase().replace(/\s/g, ''))
     if (recipient && input.massKg) {
       const row = await tx.get('part', recipient)
       await tx.update('part', row.id, row.version, { massG: Math.round(input.massKg * 1000) })
-      await assume(tx, recipient, 'axle/main', 'ladenKg', Math.round(input.massKg * LADEN_SHARE), Math.round(SAID_MASS_KG * LADEN_SHARE + input.massKg * 0.1))
+      await assume(
+        tx,
+        recipient,
+        'axle/main',
+        'ladenKg',
+        Math.round(input.massKg * LADEN_SHARE),
+        Math.round(SAID_MASS_KG * LADEN_SHARE + input.massKg * 0.1),
+      )
     }
     const engine = await pick(tx, input.engine, 'engine', null)
-    const transmission = await pick(tx, input.transmission, 'transmission', input.transmission?.isRecipients ? recipient : null)
-    const transfer = input.transfer ? await pick(tx, input.transfer, 'transfer-case', input.transfer.isRecipients ? recipient : null) : null
+    const transmission = await pick(
+      tx,
+      input.transmission,
+      'transmission',
+      input.transmission?.isRecipients ? recipient : null,
+    )
+    const transfer = input.transfer
+      ? await pick(
+          tx,
+          input.transfer,
+          'transfer-case',
+          input.transfer.isRecipients ? recipient : null,
+        )
+      : null
     const { name, currency, labourRateMinor, use, mustWork, stoppers } = input
     const build = await tx.insert('build', {
       name,
@@ -48,11 +68,18 @@ export async function startBuild(store: Store, input: Start): Promise<Row> {
       inspection: stoppers.law === 'no' ? true : null,
       school: 'keep',
     })
-    for (const [question, says] of Object.entries(stoppers)) if (says) await answerStopper(tx, build.id, { question, says, saidBy: input.saidBy ?? null })
+    for (const [question, says] of Object.entries(stoppers))
+      if (says) await answerStopper(tx, build.id, { question, says, saidBy: input.saidBy ?? null })
     if (!engine || !transmission) return build
     // Nothing is put in yet: what would close it is found when it is first looked at.
     await takePairing(tx, build.id, { engineId: engine, transmissionId: transmission }, [])
-    if (transfer) await chooseCoupling(tx, build.id, { engineId: engine, transmissionId: transmission, kind: 'transfer-case', partId: transfer })
+    if (transfer)
+      await chooseCoupling(tx, build.id, {
+        engineId: engine,
+        transmissionId: transmission,
+        kind: 'transfer-case',
+        partId: transfer,
+      })
     await decideByAnswers(tx, { engine, transmission, recipient, transfer }, stoppers, input.saidBy)
     return build
   })
@@ -65,38 +92,77 @@ async function decideByAnswers(
   stoppers: Start['stoppers'],
   by?: string | null,
 ): Promise<void> {
-  const transferId = ids.transfer ?? (await ownTransfer(tx, ids.transmission)) ?? (ids.recipient ? await ownTransfer(tx, ids.recipient) : null)
-  const [engine, transmission] = [await onePart(tx, ids.engine), await onePart(tx, ids.transmission)]
-  const [recipient, transfer] = [ids.recipient ? await onePart(tx, ids.recipient) : null, transferId ? await onePart(tx, transferId) : null]
+  const transferId =
+    ids.transfer ??
+    (await ownTransfer(tx, ids.transmission)) ??
+    (ids.recipient ? await ownTransfer(tx, ids.recipient) : null)
+  const [engine, transmission] = [
+    await onePart(tx, ids.engine),
+    await onePart(tx, ids.transmission),
+  ]
+  const [recipient, transfer] = [
+    ids.recipient ? await onePart(tx, ids.recipient) : null,
+    transferId ? await onePart(tx, transferId) : null,
+  ]
   for (const [question, says] of Object.entries(stoppers))
-    for (const { part, port, field, value } of fieldsOfAnswer(question, says as StopperSays, { engine, transmission, recipient, transfer }))
+    for (const { part, port, field, value } of fieldsOfAnswer(question, says as StopperSays, {
+      engine,
+      transmission,
+      recipient,
+      transfer,
+    }))
       await say(tx, part, port, field, value, by)
 }
 
 /** The transfer case that came with a gearbox or a vehicle. */
-const ownTransfer = async (tx: Store, ownerId: string): Promise<string | null> => (await tx.list('part', { kind: 'transfer-case', ownerId }))[0]?.id ?? null
+const ownTransfer = async (tx: Store, ownerId: string): Promise<string | null> =>
+  (await tx.list('part', { kind: 'transfer-case', ownerId }))[0]?.id ?? null
 
 /** The part of a choice: one of the catalogue, or made from its template or its pattern family. */
-async function pick(tx: Store, choice: Choice | null | undefined, kind: 'engine' | 'transmission' | 'vehicle' | 'transfer-case', ownerId: string | null): Promise<string | null> {
+async function pick(
+  tx: Store,
+  choice: Choice | null | undefined,
+  kind: 'engine' | 'transmission' | 'vehicle' | 'transfer-case',
+  ownerId: string | null,
+): Promise<string | null> {
   if (!choice) return null
   if (choice.partId) {
     const part = await tx.get('part', choice.partId)
     if (part.kind !== kind)
-      throw new UnprocessableError(`${part.name} is a ${kindWords(String(part.kind)).toLowerCase()}, not a ${kindWords(kind).toLowerCase()}.`, [
-        { path: kind, message: 'Another kind of part.' },
-      ])
+      throw new UnprocessableError(
+        `${part.name} is a ${kindWords(String(part.kind)).toLowerCase()}, not a ${kindWords(kind).toLowerCase()}.`,
+        [{ path: kind, message: 'Another kind of part.' }],
+      )
     return part.id
   }
   const template = choice.template ? templateOf(choice.template) : undefined
   if (choice.template && template?.kind !== kind)
-    throw new UnprocessableError(`"${choice.template}" is not a type of ${kindWords(kind).toLowerCase()}.`, [{ path: kind, message: 'Not a type that is known.' }])
+    throw new UnprocessableError(
+      `"${choice.template}" is not a type of ${kindWords(kind).toLowerCase()}.`,
+      [{ path: kind, message: 'Not a type that is known.' }],
+    )
   if (!template && !choice.family) return null
   const id = uuidv7()
   const name = choice.name?.trim() || template?.words || `${kindWords(kind)}, ${choice.family}`
-  await tx.insert('part', { id, kind, name, ownerId, isDefault: true, template: template?.id ?? 'family', massG: template ? template.massKg * 1000 : null })
+  await tx.insert('part', {
+    id,
+    kind,
+    name,
+    ownerId,
+    isDefault: true,
+    template: template?.id ?? 'family',
+    massG: template ? template.massKg * 1000 : null,
+  })
   for (const port of template ? fromTemplate(template, id).ports : []) {
-    await tx.insert('port', { id: port.id, partId: id, kind: port.kind, slot: port.slot, looks: port.looks ?? null })
-    for (const [field, claims] of Object.entries(port.claims)) for (const claim of claims) await insertClaim(tx, port.id, field, claim)
+    await tx.insert('port', {
+      id: port.id,
+      partId: id,
+      kind: port.kind,
+      slot: port.slot,
+      looks: port.looks ?? null,
+    })
+    for (const [field, claims] of Object.entries(port.claims))
+      for (const claim of claims) await insertClaim(tx, port.id, field, claim)
   }
   if (choice.family) await nameFamily(tx, id, kind, choice.family)
   await pieces(tx, id, kind, name)
@@ -104,7 +170,12 @@ async function pick(tx: Store, choice: Choice | null | undefined, kind: 'engine'
   return id
 }
 
-const insertClaim = (tx: Store, portId: string, field: string, claim: Omit<Claim, 'id'>): Promise<Row> =>
+const insertClaim = (
+  tx: Store,
+  portId: string,
+  field: string,
+  claim: Omit<Claim, 'id'>,
+): Promise<Row> =>
   tx.insert('claim', {
     portId,
     field,
@@ -122,10 +193,25 @@ async function nameFamily(tx: Store, partId: string, kind: string, family: strin
   const face = typedPorts(kind).find((port) => port.kind === 'face')
   if (!face) return
   const portId = `${partId}/face/${face.slot}`
-  await tx.insert('port', { id: portId, partId, kind: 'face', slot: face.slot, looks: face.looks ?? null })
-  await insertClaim(tx, portId, 'family', { value: family, grade: 'heard', source: 'Said at the start' })
+  await tx.insert('port', {
+    id: portId,
+    partId,
+    kind: 'face',
+    slot: face.slot,
+    looks: face.looks ?? null,
+  })
+  await insertClaim(tx, portId, 'family', {
+    value: family,
+    grade: 'heard',
+    source: 'Said at the start',
+  })
   const standard = PATTERN_FAMILIES.find((one) => one.id === family)
-  if (standard) await insertClaim(tx, portId, 'holes', { value: standard.holes, grade: 'heard', source: standard.words })
+  if (standard)
+    await insertClaim(tx, portId, 'holes', {
+      value: standard.holes,
+      grade: 'heard',
+      source: standard.words,
+    })
 }
 
 /** The coupling pieces that came with it, named and not measured, so that the first measurement has where to go. */
@@ -135,12 +221,53 @@ async function pieces(tx: Store, ownerId: string, kind: string, name: string): P
   const kinds =
     kind === 'engine'
       ? ofEngine
-      : [...new Set([...COUPLING_SETS.manual, ...COUPLING_SETS.automatic])].filter((one) => isCouplingKind(one) && one !== 'separator' && !ofEngine.includes(one))
-  for (const one of kinds) await tx.insert('part', { kind: one, name: `${name}, its ${kindWords(one).toLowerCase()}`, ownerId, isDefault: true, template: 'piece' })
+      : [...new Set([...COUPLING_SETS.manual, ...COUPLING_SETS.automatic])].filter(
+          (one) => isCouplingKind(one) && one !== 'separator' && !ofEngine.includes(one),
+        )
+  for (const one of kinds)
+    await tx.insert('part', {
+      kind: one,
+      name: `${name}, its ${kindWords(one).toLowerCase()}`,
+      ownerId,
+      isDefault: true,
+      template: 'piece',
+    })
 }
 
-const say = (tx: Store, partId: string, port: string, field: string, value: unknown, by?: string | null): Promise<Row> =>
-  addClaim(tx, { portId: `${partId}/${port}`, field, value, decimal: 'ask', grade: 'heard', thisVeryPart: false, by: by ?? null, source: 'Said at the start' })
+const say = (
+  tx: Store,
+  partId: string,
+  port: string,
+  field: string,
+  value: unknown,
+  by?: string | null,
+): Promise<Row> =>
+  addClaim(tx, {
+    portId: `${partId}/${port}`,
+    field,
+    value,
+    decimal: 'ask',
+    grade: 'heard',
+    thisVeryPart: false,
+    by: by ?? null,
+    source: 'Said at the start',
+  })
 
-const assume = (tx: Store, partId: string, port: string, field: string, value: number, plusMinus: number): Promise<Row> =>
-  addClaim(tx, { portId: `${partId}/${port}`, field, value, plusMinus, decimal: 'ask', grade: 'assumed', thisVeryPart: false, source: `${TEMPLATE_SOURCE}: from the mass` })
+const assume = (
+  tx: Store,
+  partId: string,
+  port: string,
+  field: string,
+  value: number,
+  plusMinus: number,
+): Promise<Row> =>
+  addClaim(tx, {
+    portId: `${partId}/${port}`,
+    field,
+    value,
+    plusMinus,
+    decimal: 'ask',
+    grade: 'assumed',
+    thisVeryPart: false,
+    source: `${TEMPLATE_SOURCE}: from the mass`,
+  })

@@ -9,7 +9,9 @@ export function totals(plan: Planned): BuildTotals | null {
   const solved = plan.plan.detail as Plan
   const open = plan.needs.filter((need) => solved.open.includes(need.id))
   const estimates = open.flatMap((need) => {
-    const found = plan.decisions.find((decision) => decision.needId === need.id && decision.act === 'estimate')
+    const found = plan.decisions.find(
+      (decision) => decision.needId === need.id && decision.act === 'estimate',
+    )
     return found ? [Number(found.priceMinor)] : []
   })
   const taskHours = plan.needs.reduce((sum, need) => sum + (need.task?.hours ?? 0), 0)

@@ -50,10 +50,18 @@ test('with the connection cut answers wait, over a reload too, and go when it is
 })
 
 test('what the server holds is told before the answer leaves the queue, so that it never blinks away', async () => {
-  const held = { 'gear-1': answer('yes', '2026-01-01T10:00:00Z'), reverse: answer('no', '2026-01-01T09:00:00Z') }
-  vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ answers: held }), { status: 200 }))
+  const held = {
+    'gear-1': answer('yes', '2026-01-01T10:00:00Z'),
+    reverse: answer('no', '2026-01-01T09:00:00Z'),
+  }
+  vi.stubGlobal(
+    'fetch',
+    async () => new Response(JSON.stringify({ answers: held }), { status: 200 }),
+  )
   const told: unknown[] = []
-  const { result } = renderHook(() => useAnswerQueue(PATH, (answers) => told.push([answers, Object.keys(queued())])))
+  const { result } = renderHook(() =>
+    useAnswerQueue(PATH, (answers) => told.push([answers, Object.keys(queued())])),
+  )
   act(() => result.current.give('gear-1', answer('yes', '2026-01-01T10:00:00Z')))
   await waitFor(() => expect(result.current.waiting).toEqual({}))
   expect(told).toEqual([[held, ['gear-1']]])
@@ -61,7 +69,10 @@ test('what the server holds is told before the answer leaves the queue, so that 
 
 test('an answer changed while the first is on its way is not taken for sent', async () => {
   let arrive = (): void => {}
-  vi.stubGlobal('fetch', () => new Promise((done) => (arrive = () => done(new Response('{}', { status: 200 })))))
+  vi.stubGlobal(
+    'fetch',
+    () => new Promise((done) => (arrive = () => done(new Response('{}', { status: 200 })))),
+  )
   const { result } = renderHook(() => useAnswerQueue(PATH))
   act(() => result.current.give('gear-1', answer('yes', '2026-01-01T10:00:00Z')))
   const firstArrives = arrive
@@ -71,7 +82,11 @@ test('an answer changed while the first is on its way is not taken for sent', as
 })
 
 test('a refusal is told, and the answer stays', async () => {
-  vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ detail: 'That donor is in the trash.' }), { status: 404 }))
+  vi.stubGlobal(
+    'fetch',
+    async () =>
+      new Response(JSON.stringify({ detail: 'That donor is in the trash.' }), { status: 404 }),
+  )
   const { result } = renderHook(() => useAnswerQueue(PATH))
   act(() => result.current.give('gear-1', answer('yes', '2026-01-01T10:00:00Z')))
   await waitFor(() => expect(result.current.fault).toBe('That donor is in the trash.'))
@@ -83,14 +98,33 @@ test('each donor of each build has a queue of its own; a broken one is empty, no
   vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('offline')))
   const one = renderHook(() => useAnswerQueue(PATH))
   act(() => one.result.current.give('gear-1', answer('yes', '2026-01-01T10:00:00Z')))
-  expect(renderHook(() => useAnswerQueue('/builds/b/donors/other/sheet')).result.current.waiting).toEqual({})
+  expect(
+    renderHook(() => useAnswerQueue('/builds/b/donors/other/sheet')).result.current.waiting,
+  ).toEqual({})
 })
 
 test('an answer that did not stand is told with what stands, until the next is given', async () => {
-  vi.stubGlobal('fetch', async () => new Response(JSON.stringify({ answers: { reverse: { value: 'no', at: '2026-01-01T11:00:00Z', by: 'Bram' } }, passedOver: ['reverse'] })))
+  vi.stubGlobal(
+    'fetch',
+    async () =>
+      new Response(
+        JSON.stringify({
+          answers: { reverse: { value: 'no', at: '2026-01-01T11:00:00Z', by: 'Bram' } },
+          passedOver: ['reverse'],
+        }),
+      ),
+  )
   const { result } = renderHook(() => useAnswerQueue(PATH))
   act(() => result.current.give('reverse', answer('yes', '2026-01-01T10:00:00Z')))
-  await waitFor(() => expect(result.current.passedOver).toEqual([{ question: 'reverse', yours: 'yes', stands: { value: 'no', at: '2026-01-01T11:00:00Z', by: 'Bram' } }]))
+  await waitFor(() =>
+    expect(result.current.passedOver).toEqual([
+      {
+        question: 'reverse',
+        yours: 'yes',
+        stands: { value: 'no', at: '2026-01-01T11:00:00Z', by: 'Bram' },
+      },
+    ]),
+  )
   vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('offline')))
   act(() => result.current.give('reverse', answer('yes', '2026-01-01T12:00:00Z')))
   expect(result.current.passedOver).toEqual([])

@@ -29,7 +29,12 @@ const readQueue = (key: string): SheetAnswers => {
 export function useAnswerQueue(
   path: string,
   onKept: (answers: SheetAnswers) => unknown = () => undefined,
-): { waiting: SheetAnswers; fault: string; passedOver: readonly PassedOver[]; give: (question: string, answer: SheetAnswer) => void } {
+): {
+  waiting: SheetAnswers
+  fault: string
+  passedOver: readonly PassedOver[]
+  give: (question: string, answer: SheetAnswer) => void
+} {
   const key = `queue:${path}`
   const [waiting, setWaiting] = useState<SheetAnswers>(() => readQueue(key))
   const [fault, setFault] = useState('')
@@ -50,13 +55,27 @@ export function useAnswerQueue(
     const sending = readQueue(key)
     if (Object.keys(sending).length === 0) return
     try {
-      const { answers, passedOver: passed } = await api.patch<{ answers: SheetAnswers; passedOver?: readonly string[] }>(path, { answers: sending })
+      const { answers, passedOver: passed } = await api.patch<{
+        answers: SheetAnswers
+        passedOver?: readonly string[]
+      }>(path, { answers: sending })
       setFault('')
-      if (passed && passed.length > 0) setPassedOver(passed.map((question) => ({ question, yours: sending[question]!.value, stands: answers[question]! })))
+      if (passed && passed.length > 0)
+        setPassedOver(
+          passed.map((question) => ({
+            question,
+            yours: sending[question]!.value,
+            stands: answers[question]!,
+          })),
+        )
       // Shown from what is kept before it leaves the queue: an answer never blinks away.
       await kept.current(answers)
       // What was given meanwhile stays in the queue.
-      keep(Object.fromEntries(Object.entries(readQueue(key)).filter(([id, answer]) => sending[id]?.at !== answer.at)))
+      keep(
+        Object.fromEntries(
+          Object.entries(readQueue(key)).filter(([id, answer]) => sending[id]?.at !== answer.at),
+        ),
+      )
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
       setFault(error.isLostConnection ? '' : error.message)

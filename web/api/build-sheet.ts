@@ -4,7 +4,11 @@ import { useAnswerQueue } from './answer-queue.ts'
 import { usePerson } from './person.ts'
 
 /** One sheet of a build: what is kept with what still waits in this browser, and a way to say something. */
-export function useBuildSheet(build: string, kind: string, onKept: () => unknown = () => undefined) {
+export function useBuildSheet(
+  build: string,
+  kind: string,
+  onKept: () => unknown = () => undefined,
+) {
   const path = `/builds/${build}/sheets/${kind}`
   const kept = useSWR<{ answers: SheetAnswers }>(path)
   const person = usePerson()
@@ -17,6 +21,7 @@ export function useBuildSheet(build: string, kind: string, onKept: () => unknown
     waiting,
     fault,
     passedOver,
-    say: (question: string, value: string): void => give(question, { value, at: new Date().toISOString(), by: person.name }),
+    say: (question: string, value: string): void =>
+      give(question, { value, at: new Date().toISOString(), by: person.name }),
   }
 }

@@ -9,10 +9,19 @@ beforeEach(() => {
 afterEach(() => vi.unstubAllGlobals())
 
 /** Answers in turn, each with the command it wrote. */
-function server(...answers: readonly { readonly status?: number; readonly body?: object; readonly command?: string }[]) {
+function server(
+  ...answers: readonly {
+    readonly status?: number
+    readonly body?: object
+    readonly command?: string
+  }[]
+) {
   const fetching = vi.fn(async (_path: string, _init?: RequestInit): Promise<Response> => {
     const { status = 200, body = {}, command } = answers[fetching.mock.calls.length - 1] ?? {}
-    return new Response(JSON.stringify(body), { status, headers: command ? { 'x-junket-command': command } : {} })
+    return new Response(JSON.stringify(body), {
+      status,
+      headers: command ? { 'x-junket-command': command } : {},
+    })
   })
   vi.stubGlobal('fetch', fetching)
   return fetching
@@ -25,7 +34,11 @@ describe('commands', () => {
     first.commandWritten('b', true)
     vi.resetModules()
     const again = await import('./commands.ts')
-    expect([again.takeNewest(), again.takeNewest(), again.takeNewest()]).toEqual(['b', 'a', undefined])
+    expect([again.takeNewest(), again.takeNewest(), again.takeNewest()]).toEqual([
+      'b',
+      'a',
+      undefined,
+    ])
   })
 
   test('an undo is this page’s own, but not undone by the next Ctrl+Z', async () => {
@@ -54,34 +67,60 @@ describe('client', () => {
     setPerson({ id: 'p1', name: 'Ida', decimal: 'comma' })
     await api.post('/suppliers', { name: 'x' })
     await api.get('/suppliers')
-    expect(fetching.mock.calls[0]![1]!.headers).toMatchObject({ 'x-junket-person': 'p1', 'content-type': 'application/json' })
+    expect(fetching.mock.calls[0]![1]!.headers).toMatchObject({
+      'x-junket-person': 'p1',
+      'content-type': 'application/json',
+    })
     expect([takeNewest(), takeNewest()]).toEqual(['c1', undefined])
   })
 
   test('a refusal carries its fields and, at 409, what is stored now', async () => {
-    server({ status: 409, body: { detail: 'Changed.', errors: [{ path: 'a', message: 'b' }], theirs: { version: 3, name: 'T' } } })
+    server({
+      status: 409,
+      body: {
+        detail: 'Changed.',
+        errors: [{ path: 'a', message: 'b' }],
+        theirs: { version: 3, name: 'T' },
+      },
+    })
     const { api, ApiProblem } = await import('./client.ts')
     const problem = await api.patch('/x', {}).catch((error: unknown) => error)
     expect(problem).toBeInstanceOf(ApiProblem)
-    expect(problem).toMatchObject({ status: 409, message: 'Changed.', errors: [{ path: 'a', message: 'b' }], theirs: { version: 3 }, isLostConnection: false })
+    expect(problem).toMatchObject({
+      status: 409,
+      message: 'Changed.',
+      errors: [{ path: 'a', message: 'b' }],
+      theirs: { version: 3 },
+      isLostConnection: false,
+    })
   })
 
   test('no answer at all is a lost connection, said so', async () => {
     vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('failed')))
     const { api } = await import('./client.ts')
-    await expect(api.get('/x')).rejects.toMatchObject({ status: 0, isLostConnection: true, message: expect.stringContaining('kept') })
+    await expect(api.get('/x')).rejects.toMatchObject({
+      status: 0,
+      isLostConnection: true,
+      message: expect.stringContaining('kept'),
+    })
   })
 })
 
 describe('undo', () => {
   test('commands that wrote nothing are passed over; the one before is meant', async () => {
-    const fetching = server({ status: 404, body: { detail: 'nothing' } }, { body: { command: 'undo-of-a' }, command: 'undo-of-a' })
+    const fetching = server(
+      { status: 404, body: { detail: 'nothing' } },
+      { body: { command: 'undo-of-a' }, command: 'undo-of-a' },
+    )
     const { commandWritten, takeNewest } = await import('./commands.ts')
     const { undoNewest } = await import('./undo.ts')
     commandWritten('a', true)
     commandWritten('checked-only', true)
     await undoNewest()
-    expect(fetching.mock.calls.map(([, init]) => JSON.parse(String(init!.body)).command)).toEqual(['checked-only', 'a'])
+    expect(fetching.mock.calls.map(([, init]) => JSON.parse(String(init!.body)).command)).toEqual([
+      'checked-only',
+      'a',
+    ])
     expect(takeNewest()).toBeUndefined()
   })
 
@@ -102,9 +141,17 @@ describe('who is at the bench', () => {
     const { setPerson } = await import('./person.ts')
     setPerson({ id: 'p1', name: 'Ida', decimal: 'comma' })
     vi.resetModules()
-    expect((await import('./person.ts')).personNow()).toEqual({ id: 'p1', name: 'Ida', decimal: 'comma' })
+    expect((await import('./person.ts')).personNow()).toEqual({
+      id: 'p1',
+      name: 'Ida',
+      decimal: 'comma',
+    })
     localStorage.setItem('person', '{')
     vi.resetModules()
-    expect((await import('./person.ts')).personNow()).toEqual({ id: null, name: null, decimal: 'ask' })
+    expect((await import('./person.ts')).personNow()).toEqual({
+      id: null,
+      name: null,
+      decimal: 'ask',
+    })
   })
 })

@@ -18,4 +18,5 @@ export function takeNewest(): string | undefined {
   return newest
 }
 
-export const isOwn = (command: string | null | undefined): boolean => command != null && own.has(command)
+export const isOwn = (command: string | null | undefined): boolean =>
+  command != null && own.has(command)

@@ -33,7 +33,11 @@ export function useEvents(enabled: boolean): { isConnected: boolean } {
       setConnected(true)
     })
     source.addEventListener('change', (event) => {
-      const change = JSON.parse(event.data) as { revision: number; command: string | null; tables: string[] }
+      const change = JSON.parse(event.data) as {
+        revision: number
+        command: string | null
+        tables: string[]
+      }
       revision.current = change.revision
       if (!isOwn(change.command)) readAgain(change.tables)
     })

@@ -16,6 +16,8 @@ test('what was said shows at once; stored or refused, what is stored shows; a la
   expect(shown()).toBe('cm')
   await act(async () => ends[1]!())
   expect(shown()).toBe('mm')
-  await act(async () => result.current.say('unit', 'in', () => Promise.reject(new Error('no'))).catch(() => undefined))
+  await act(async () =>
+    result.current.say('unit', 'in', () => Promise.reject(new Error('no'))).catch(() => undefined),
+  )
   expect(shown()).toBe('mm')
 })

@@ -86,7 +86,12 @@ export interface JointClaimRow extends Versioned {
 
 export interface JointDetail {
   readonly hardware: JointHardware
-  readonly answer: { readonly run: 'bare' | 'closed'; readonly code: Code; readonly evidence: Grade; readonly claim: JointClaimRow } | null
+  readonly answer: {
+    readonly run: 'bare' | 'closed'
+    readonly code: Code
+    readonly evidence: Grade
+    readonly claim: JointClaimRow
+  } | null
   readonly conflicts: readonly JointClaimRow[]
   readonly id: string
   readonly joint: string
@@ -120,7 +125,10 @@ export interface PairingDetail {
   readonly notes: readonly string[]
   readonly torqueLine: readonly TorqueStep[]
   readonly plate: PlateView | null
-  readonly transfer: { readonly partId: string | null; readonly choices: readonly { readonly id: string; readonly name: string }[] }
+  readonly transfer: {
+    readonly partId: string | null
+    readonly choices: readonly { readonly id: string; readonly name: string }[]
+  }
   readonly coupling: readonly {
     readonly kind: string
     readonly words: string
@@ -141,7 +149,12 @@ export interface PlateView {
   readonly engine: FaceView
   readonly gearbox: FaceView
   readonly match: {
-    readonly met: readonly { readonly a: number; readonly b: number; readonly residual: number; readonly play: number }[]
+    readonly met: readonly {
+      readonly a: number
+      readonly b: number
+      readonly residual: number
+      readonly play: number
+    }[]
     readonly missingA: readonly number[]
     readonly missingB: readonly number[]
     readonly offsetMm: number
@@ -166,7 +179,11 @@ export interface PartLine extends Need {
   readonly estimateMinor: number | null
   /** Where there is no price: what its kind costs, assumed. */
   readonly range: Range | null
-  readonly decisions: readonly (Versioned & { act: string; priceMinor: number | null; source: string | null })[]
+  readonly decisions: readonly (Versioned & {
+    act: string
+    priceMinor: number | null
+    source: string | null
+  })[]
   readonly state: 'open' | 'planned' | 'kept' | 'work' | 'dropped' | 'estimated' | 'to solve'
   readonly task?: Task
 }
@@ -214,7 +231,13 @@ export interface SourcingView {
     readonly rivals: readonly Rival[]
     readonly rivalCount: number
   }[]
-  readonly baskets: readonly { readonly supplier: string; readonly name: string; readonly shippingMinor: number; readonly goodsMinor: number; readonly items: readonly string[] }[]
+  readonly baskets: readonly {
+    readonly supplier: string
+    readonly name: string
+    readonly shippingMinor: number
+    readonly goodsMinor: number
+    readonly items: readonly string[]
+  }[]
   readonly bundles: readonly {
     readonly bundle: string
     readonly name: string
@@ -246,7 +269,13 @@ export interface JobView {
 
 export interface BudgetPage {
   readonly totals: BuildTotals | null
-  readonly lines: readonly { readonly words: string; readonly group: string; readonly source: string; readonly from: string; readonly minor: number }[]
+  readonly lines: readonly {
+    readonly words: string
+    readonly group: string
+    readonly source: string
+    readonly from: string
+    readonly minor: number
+  }[]
   readonly byGroup: readonly { readonly name: string; readonly minor: number }[]
   readonly bySource: readonly { readonly name: string; readonly minor: number }[]
   readonly open: readonly { readonly id: string; readonly words: string; readonly waits: string }[]
@@ -280,7 +309,11 @@ export interface FieldView {
   readonly unit: string
   readonly type: string
   readonly choices: readonly string[] | null
-  readonly methods: readonly { readonly id: string; readonly words: string; readonly plusMinus: number }[]
+  readonly methods: readonly {
+    readonly id: string
+    readonly words: string
+    readonly plusMinus: number
+  }[]
   readonly value: unknown
   readonly plusMinus: number | null
   readonly grade: Grade | null
@@ -298,15 +331,31 @@ export interface PartDetail extends Omit<PartRow, 'numbers'> {
     readonly title: string
     readonly fields: readonly FieldView[]
   }[]
-  readonly numbers: readonly { readonly id: string; readonly issuer: string; readonly number: string }[]
-  readonly supersessions: readonly { readonly id: string; readonly issuer: string; readonly oldNumber: string; readonly newNumber: string; readonly oneWay: boolean }[]
+  readonly numbers: readonly {
+    readonly id: string
+    readonly issuer: string
+    readonly number: string
+  }[]
+  readonly supersessions: readonly {
+    readonly id: string
+    readonly issuer: string
+    readonly oldNumber: string
+    readonly newNumber: string
+    readonly oneWay: boolean
+  }[]
 }
 
 export interface Bundle extends Versioned {
   readonly name: string
   readonly priceMinor: number
   readonly currency: string
-  readonly items: readonly { readonly id: string; readonly partId: string; readonly partName: string; readonly partKind: string; readonly quantity: number }[]
+  readonly items: readonly {
+    readonly id: string
+    readonly partId: string
+    readonly partName: string
+    readonly partKind: string
+    readonly quantity: number
+  }[]
   readonly supplierId?: string | null
   readonly omits?: string | null
   readonly note: string | null

@@ -4,7 +4,8 @@ import { takeNewest } from './commands.ts'
 import { act, refresh } from './hooks.ts'
 
 /** Undoes one command; its toast can do it again. */
-export const undoCommand = (command: string): Promise<boolean> => act(() => post(command), 'Put back')
+export const undoCommand = (command: string): Promise<boolean> =>
+  act(() => post(command), 'Put back')
 
 const post = (command: string): Promise<{ command: string }> => api.post('/undo', { command })
 
@@ -14,7 +15,10 @@ export async function undoNewest(): Promise<void> {
     try {
       const { command: inverse } = await post(command)
       await refresh()
-      toast('Undone.', { action: { label: 'Do it again', onClick: () => void undoCommand(inverse) }, duration: 10_000 })
+      toast('Undone.', {
+        action: { label: 'Do it again', onClick: () => void undoCommand(inverse) },
+        duration: 10_000,
+      })
       return
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error

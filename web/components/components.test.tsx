@@ -59,12 +59,18 @@ test('loading, failing and having: each state shows itself, failing with a way b
   )
   expect(screen.getByRole('status').textContent).toBe('Reading the parts…')
   rerender(
-    <Loaded of={{ data: undefined, error: new ApiProblem(500, 'It broke.'), mutate }} what="the parts">
+    <Loaded
+      of={{ data: undefined, error: new ApiProblem(500, 'It broke.'), mutate }}
+      what="the parts"
+    >
       {() => <p>here</p>}
     </Loaded>,
   )
   fireEvent.click(screen.getByRole('button', { name: 'Try again' }))
-  expect([screen.getByRole('alert').textContent, mutate.mock.calls.length]).toEqual(['It broke.Try again', 1])
+  expect([screen.getByRole('alert').textContent, mutate.mock.calls.length]).toEqual([
+    'It broke.Try again',
+    1,
+  ])
   rerender(
     <Loaded of={{ data: 1, error: new ApiProblem(0, 'Lost.'), mutate }} what="the parts">
       {() => <p>here</p>}
@@ -86,20 +92,35 @@ const FIELDS: readonly FieldSpec[] = [
   { name: 'code', label: 'Code', type: 'text', upper: true },
   { name: 'held', label: 'Held', type: 'check' },
 ]
-const type = (label: string, value: string): void => void fireEvent.input(screen.getByLabelText(label), { target: { value } })
-const form = (submit: (values: Record<string, unknown>) => Promise<unknown>, initial: Record<string, unknown> = {}) =>
-  render(<Form id="test" fields={FIELDS} initial={initial} submit={submit} action="Save" />)
+const type = (label: string, value: string): void =>
+  void fireEvent.input(screen.getByLabelText(label), { target: { value } })
+const form = (
+  submit: (values: Record<string, unknown>) => Promise<unknown>,
+  initial: Record<string, unknown> = {},
+) => render(<Form id="test" fields={FIELDS} initial={initial} submit={submit} action="Save" />)
 const save = (): void => void fireEvent.click(screen.getByRole('button', { name: 'Save' }))
 
 test('a form hands over stored values: minor units, fractions, blanks as null', async () => {
   const submit = vi.fn(async () => {})
   form(submit, { price: 12_345, tax: 0.21, held: true })
-  expect([(screen.getByLabelText('Price') as HTMLInputElement).value, (screen.getByLabelText('Tax') as HTMLInputElement).value]).toEqual(['123.45', '21'])
+  expect([
+    (screen.getByLabelText('Price') as HTMLInputElement).value,
+    (screen.getByLabelText('Tax') as HTMLInputElement).value,
+  ]).toEqual(['123.45', '21'])
   type('Name', ' Pier ')
   type('Price', '1286,5')
   type('Code', 'eur')
   save()
-  await waitFor(() => expect(submit).toHaveBeenCalledWith({ name: 'Pier', price: 128_650, tax: 0.21, pack: null, code: 'EUR', held: true }))
+  await waitFor(() =>
+    expect(submit).toHaveBeenCalledWith({
+      name: 'Pier',
+      price: 128_650,
+      tax: 0.21,
+      pack: null,
+      code: 'EUR',
+      held: true,
+    }),
+  )
 })
 
 test('faults stand at their fields, and nothing is sent', async () => {
@@ -149,20 +170,37 @@ const strip: StripData = {
   firewall: known(812),
   rearAxle: { mm: 2700, known: false },
   layout: 'lengthwise',
-  joints: { 'block-face': 'meeting', torque: 'gearbox', 'gearbox-mount': 'gearbox mount', 'engine-mounts': 'engine mounts', 'sump-clearance': 'sump' },
+  joints: {
+    'block-face': 'meeting',
+    torque: 'gearbox',
+    'gearbox-mount': 'gearbox mount',
+    'engine-mounts': 'engine mounts',
+    'sump-clearance': 'sump',
+  },
   track: known(1300),
   enginePads: null,
   gearboxPad: null,
   sump: [],
   under: [],
 }
-const joints = [{ joint: 'depth', short: 'Depth', code: 'bridge', closed: 'fits', evidence: 'maker' }] as const
+const joints = [
+  { joint: 'depth', short: 'Depth', code: 'bridge', closed: 'fits', evidence: 'maker' },
+] as const
 
 test('the strip is drawn from its lengths; what is not known is dotted; a joint is chosen by its button', () => {
   const onSelect = vi.fn()
-  const { container } = render(<Strip strip={strip} joints={joints} selected={null} onSelect={onSelect} />)
-  expect(screen.getByRole('img', { name: /^Side view to scale, lengthwise: block face 640 mm behind the radiator; not measured: gearbox/ })).toBeTruthy()
-  const boxes = [...container.querySelectorAll('polygon')].map((one) => [one.getAttribute('points'), one.getAttribute('stroke-dasharray')])
+  const { container } = render(
+    <Strip strip={strip} joints={joints} selected={null} onSelect={onSelect} />,
+  )
+  expect(
+    screen.getByRole('img', {
+      name: /^Side view to scale, lengthwise: block face 640 mm behind the radiator; not measured: gearbox/,
+    }),
+  ).toBeTruthy()
+  const boxes = [...container.querySelectorAll('polygon')].map((one) => [
+    one.getAttribute('points'),
+    one.getAttribute('stroke-dasharray'),
+  ])
   expect(boxes).toContainEqual(['100,-430 640,-430 640,170 100,170', null])
   expect(boxes).toContainEqual(['640,-215 652,-215 652,215 640,215', null])
   expect(boxes).toContainEqual([`${640 + 12 + 165},-155 1332,-155 1332,155 817,155`, '14 14'])
@@ -177,7 +215,9 @@ test('what is typed is echoed as it is read; what can mean two things is asked',
   const kg = { ...PORT_KINDS.axle.fields.ladenKg }
   const show = (words: FieldWords<number>, value: string) =>
     render(
-      <SWRConfig value={{ provider: () => new Map(), fetcher: async () => ({ units: {}, tolerances: {} }) }}>
+      <SWRConfig
+        value={{ provider: () => new Map(), fetcher: async () => ({ units: {}, tolerances: {} }) }}
+      >
         <TypedInput words={words} value={value} onChange={onChange} />
       </SWRConfig>,
     )
@@ -210,10 +250,15 @@ const field = (part: string, port: string, name: string, label: string) => ({
 const bottom = field('wick', 'wick/pilot-bore/crank', 'bottomMm', 'Bottom of the bore')
 const mouth = field('wick', 'wick/pilot-bore/crank', 'mouthMm', 'Mouth of the bore')
 const unnamed = field('?', '?/disc-hub/main', 'startMm', 'Hub front')
-const verdict = { missing: [bottom, unnamed], fields: [mouth, unnamed, bottom] } as unknown as Verdict
+const verdict = {
+  missing: [bottom, unnamed],
+  fields: [mouth, unnamed, bottom],
+} as unknown as Verdict
 const measure = () =>
   render(
-    <SWRConfig value={{ provider: () => new Map(), fetcher: async () => ({ units: {}, tolerances: {} }) }}>
+    <SWRConfig
+      value={{ provider: () => new Map(), fetcher: async () => ({ units: {}, tolerances: {} }) }}
+    >
       <MemoryRouter>
         <MeasureDialog build="lantern" title="Depth" verdict={verdict} onClose={() => {}} />
       </MemoryRouter>
@@ -222,7 +267,9 @@ const measure = () =>
 
 test("measuring lists missing fields first, leads to Catalogue for a piece nobody named, and offers the method's ±", () => {
   measure()
-  const list = [...screen.getByRole('list', { name: 'Fields of this joint' }).children].map((item) => item.textContent)
+  const list = [...screen.getByRole('list', { name: 'Fields of this joint' }).children].map(
+    (item) => item.textContent,
+  )
   expect(list[0]).toContain('No clutch disc hub is named yet')
   expect(list[1]).toContain('Bottom of the bore, Wick · missing · 6 min')
   expect(list[2]).toBe('Mouth of the bore, Wick')
@@ -237,12 +284,16 @@ test('a value that cannot be read is told before anything is sent', async () => 
   measure()
   fireEvent.change(screen.getByLabelText(/^Value/), { target: { value: 'deep' } })
   fireEvent.click(screen.getAllByRole('button', { name: 'Record measurement' })[0]!)
-  await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('"deep" is not a number'))
+  await waitFor(() =>
+    expect(screen.getByRole('alert').textContent).toContain('"deep" is not a number'),
+  )
   expect(sent).not.toHaveBeenCalled()
 })
 
 test('the verdict on a number in words', () => {
-  expect(numberWords({ says: 'superseded by', path: ['i:41718', 'i:41720'] })).toBe('Superseded by 41720')
+  expect(numberWords({ says: 'superseded by', path: ['i:41718', 'i:41720'] })).toBe(
+    'Superseded by 41720',
+  )
   expect(numberWords({ says: 'not listed' })).toBe('Not listed')
   expect(numberWords({ says: 'bad data', path: [] })).toContain('circle')
 })

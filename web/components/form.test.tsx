@@ -25,15 +25,28 @@ const FIELDS: readonly FieldSpec[] = [
 const STORED = { why: 'Frost', price: 295000, use: 'road', held: false }
 type Submit = (values: Record<string, unknown>) => Promise<unknown>
 
-const page = (initial: Record<string, unknown>, submit: Submit = async () => undefined, keepsDraft = true) => (
+const page = (
+  initial: Record<string, unknown>,
+  submit: Submit = async () => undefined,
+  keepsDraft = true,
+) => (
   <SWRConfig value={{ provider: () => new Map() }}>
-    <Form id="brief" fields={FIELDS} initial={initial} action="Save" submit={submit} keepsDraft={keepsDraft} />
+    <Form
+      id="brief"
+      fields={FIELDS}
+      initial={initial}
+      action="Save"
+      submit={submit}
+      keepsDraft={keepsDraft}
+    />
   </SWRConfig>
 )
 const shown = (label: string): string => (screen.getByLabelText(label) as HTMLInputElement).value
-const type = (label: string, value: string): void => void fireEvent.input(screen.getByLabelText(label), { target: { value } })
+const type = (label: string, value: string): void =>
+  void fireEvent.input(screen.getByLabelText(label), { target: { value } })
 const save = (): void => void fireEvent.click(screen.getByRole('button', { name: 'Save' }))
-const clash = (): HTMLElement | null => screen.queryByRole('alert', { name: 'Changed by two people' })
+const clash = (): HTMLElement | null =>
+  screen.queryByRole('alert', { name: 'Changed by two people' })
 
 test('what nobody touched follows what others save; what was typed stays', () => {
   const { rerender } = render(page(STORED))
@@ -58,7 +71,9 @@ test('a field that both changed is shown side by side and keeps what was typed u
   fireEvent.click(screen.getByRole('button', { name: 'Take theirs: Price' }))
   expect([shown('Price'), clash()]).toEqual(['3200.00', null])
   save()
-  await waitFor(() => expect(submit.mock.calls[0]![0]).toMatchObject({ price: 320000, why: 'Frost' }))
+  await waitFor(() =>
+    expect(submit.mock.calls[0]![0]).toMatchObject({ price: 320000, why: 'Frost' }),
+  )
 })
 
 test('kept as one typed it, the other value is overwritten knowingly', async () => {
@@ -68,7 +83,9 @@ test('kept as one typed it, the other value is overwritten knowingly', async () 
   rerender(page({ ...STORED, price: 320000, why: 'Frost and salt' }, submit))
   fireEvent.click(screen.getByRole('button', { name: 'Keep yours: Price' }))
   save()
-  await waitFor(() => expect(submit.mock.calls[0]![0]).toMatchObject({ price: 300000, why: 'Frost and salt' }))
+  await waitFor(() =>
+    expect(submit.mock.calls[0]![0]).toMatchObject({ price: 300000, why: 'Frost and salt' }),
+  )
 })
 
 test('choices and ticks are told in words in a clash', () => {
@@ -99,7 +116,11 @@ test('a draft survives a reload, and is merged with what was saved meanwhile', (
   type('Price', '3000.00')
   first.unmount()
   render(page({ ...STORED, price: 320000, use: 'track' }))
-  expect([shown('Why'), shown('Use'), shown('Price')]).toEqual(['Half a sentence', 'track', '3000.00'])
+  expect([shown('Why'), shown('Use'), shown('Price')]).toEqual([
+    'Half a sentence',
+    'track',
+    '3000.00',
+  ])
   expect(clash()!.textContent).toContain('3200.00')
 })
 
@@ -124,7 +145,9 @@ test('a lost connection keeps the text and says so; a refused field says why at 
   const submit = vi
     .fn<Submit>()
     .mockRejectedValueOnce(new ApiProblem(0, 'Junket does not answer.'))
-    .mockRejectedValueOnce(new ApiProblem(422, 'Not right yet', [{ path: 'why', message: 'Too long.' }]))
+    .mockRejectedValueOnce(
+      new ApiProblem(422, 'Not right yet', [{ path: 'why', message: 'Too long.' }]),
+    )
   render(page(STORED, submit))
   type('Why', 'Mine')
   save()

@@ -12,22 +12,38 @@ export type FieldSpec = {
   readonly hint?: string
   readonly wide?: boolean
 } & (
-  | { readonly type: 'text' | 'area' | 'date' | 'secret'; readonly required?: boolean; readonly upper?: boolean }
-  | { readonly type: 'money'; readonly required?: boolean; readonly currency: string | ((values: Record<string, unknown>) => string) }
+  | {
+      readonly type: 'text' | 'area' | 'date' | 'secret'
+      readonly required?: boolean
+      readonly upper?: boolean
+    }
+  | {
+      readonly type: 'money'
+      readonly required?: boolean
+      readonly currency: string | ((values: Record<string, unknown>) => string)
+    }
   | { readonly type: 'number' | 'percent'; readonly required?: boolean; readonly whole?: boolean }
-  | { readonly type: 'select'; readonly options: readonly { readonly value: string; readonly words: string }[]; readonly required?: boolean }
+  | {
+      readonly type: 'select'
+      readonly options: readonly { readonly value: string; readonly words: string }[]
+      readonly required?: boolean
+    }
   | { readonly type: 'check' }
 )
 
 type Values = Record<string, unknown>
 
-const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
+const input =
+  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
 
 /** How a stored value is shown in its input. */
 function toText(spec: FieldSpec, value: unknown, values: Values): unknown {
   if (spec.type === 'check') return value === true
   if (value === null || value === undefined) return ''
-  if (spec.type === 'money') return (Number(value) / 10 ** minorDigits(currencyOf(spec, values))).toFixed(minorDigits(currencyOf(spec, values)))
+  if (spec.type === 'money')
+    return (Number(value) / 10 ** minorDigits(currencyOf(spec, values))).toFixed(
+      minorDigits(currencyOf(spec, values)),
+    )
   return spec.type === 'percent' ? String(Number((Number(value) * 100).toFixed(4))) : String(value)
 }
 
@@ -46,13 +62,17 @@ function toValue(spec: FieldSpec, text: unknown, values: Values): unknown {
   if (spec.type === 'check') return text === true
   const typed = String(text ?? '').trim()
   if (typed === '') {
-    if ('required' in spec && spec.required) throw new RangeError(`Fill in ${spec.label.toLowerCase()}.`)
+    if ('required' in spec && spec.required)
+      throw new RangeError(`Fill in ${spec.label.toLowerCase()}.`)
     return null
   }
   if (spec.type === 'money') return parseMoney(typed, currencyOf(spec, values))
   if (spec.type === 'number' || spec.type === 'percent') {
     const figure = Number(typed.replace(',', '.').replace('%', ''))
-    if (!Number.isFinite(figure)) throw new RangeError(`"${typed}" is not a number. Type figures such as ${spec.type === 'percent' ? '21' : '12'}.`)
+    if (!Number.isFinite(figure))
+      throw new RangeError(
+        `"${typed}" is not a number. Type figures such as ${spec.type === 'percent' ? '21' : '12'}.`,
+      )
     if (spec.whole && !Number.isInteger(figure)) throw new RangeError('Type a whole number.')
     return spec.type === 'percent' ? Number((figure / 100).toPrecision(12)) : figure
   }
@@ -73,7 +93,8 @@ const readDraft = (id: string): Draft | null => {
     return null
   }
 }
-const isSame = (a: Values, b: Values): boolean => Object.keys(b).every((name) => a[name] === b[name])
+const isSame = (a: Values, b: Values): boolean =>
+  Object.keys(b).every((name) => a[name] === b[name])
 
 /**
  * A form over named fields. What is typed is kept as a draft in the browser until it is saved, so a reload or a lost
@@ -100,12 +121,14 @@ export function Form({
   /** False for what must not be written down: a passcode. */
   keepsDraft?: boolean
 }) {
-  const texts = (): Values => Object.fromEntries(fields.map((spec) => [spec.name, toText(spec, initial[spec.name], initial)]))
+  const texts = (): Values =>
+    Object.fromEntries(fields.map((spec) => [spec.name, toText(spec, initial[spec.name], initial)]))
   const [fault, setFault] = useState('')
   const [clashes, setClashes] = useState<readonly Clash[]>([])
   const stored = texts()
   const base = useRef<Values>(readDraft(id)?.base ?? stored)
-  const { register, handleSubmit, watch, getValues, setValue, setError, reset, formState } = useForm<Values>({ defaultValues: { ...stored, ...readDraft(id)?.values } })
+  const { register, handleSubmit, watch, getValues, setValue, setError, reset, formState } =
+    useForm<Values>({ defaultValues: { ...stored, ...readDraft(id)?.values } })
   useEffect(() => {
     const subscription = watch((values) => {
       if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
@@ -118,8 +141,12 @@ export function Form({
     const now = JSON.parse(storedKey) as Values
     const merged = mergeTexts(base.current, getValues(), now)
     base.current = now
-    for (const [name, value] of Object.entries(merged.values)) if (value !== getValues(name)) setValue(name, value)
-    setClashes((open) => [...open.filter(({ name }) => !merged.clashes.some((one) => one.name === name)), ...merged.clashes])
+    for (const [name, value] of Object.entries(merged.values))
+      if (value !== getValues(name)) setValue(name, value)
+    setClashes((open) => [
+      ...open.filter(({ name }) => !merged.clashes.some((one) => one.name === name)),
+      ...merged.clashes,
+    ])
   }, [storedKey, getValues, setValue])
   const hasDraft = formState.isDirty || readDraft(id) !== null
   const settle = ({ name, theirs }: Clash, take: boolean): void => {
@@ -149,7 +176,8 @@ export function Form({
       localStorage.removeItem(draftKey(id))
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
-      for (const { path, message } of error.errors) if (fields.some((spec) => spec.name === path)) setError(path, { message })
+      for (const { path, message } of error.errors)
+        if (fields.some((spec) => spec.name === path)) setError(path, { message })
       // Newest first: what others saved comes into the form, and the next save starts from it.
       if (error.status === 409) await refresh()
       setFault(error.message)
@@ -158,7 +186,9 @@ export function Form({
 
   return (
     <form onSubmit={save} noValidate className="max-w-4xl">
-      <div className={`grid gap-x-5 gap-y-3 ${columns === 3 ? 'grid-cols-3' : columns === 2 ? 'grid-cols-2' : 'grid-cols-1'} max-[900px]:grid-cols-1`}>
+      <div
+        className={`grid gap-x-5 gap-y-3 ${columns === 3 ? 'grid-cols-3' : columns === 2 ? 'grid-cols-2' : 'grid-cols-1'} max-[900px]:grid-cols-1`}
+      >
         {fields.map((spec) => (
           <FormField key={spec.name} spec={spec} register={register} errors={formState.errors} />
         ))}
@@ -192,13 +222,23 @@ export function Form({
 }
 
 /** What two people changed at once, side by side. */
-function Clashes({ clashes, fields, onSettle }: { clashes: readonly Clash[]; fields: readonly FieldSpec[]; onSettle: (clash: Clash, take: boolean) => void }) {
+function Clashes({
+  clashes,
+  fields,
+  onSettle,
+}: {
+  clashes: readonly Clash[]
+  fields: readonly FieldSpec[]
+  onSettle: (clash: Clash, take: boolean) => void
+}) {
   if (clashes.length === 0) return null
   const labelOf = (name: string): string => fields.find((spec) => spec.name === name)?.label ?? name
   const show = (name: string, value: unknown): string => {
     const spec = fields.find((one) => one.name === name)
     if (typeof value === 'boolean') return value ? 'yes' : 'no'
-    return spec?.type === 'select' ? (spec.options.find((option) => option.value === value)?.words ?? 'Not said') : String(value) || 'Nothing'
+    return spec?.type === 'select'
+      ? (spec.options.find((option) => option.value === value)?.words ?? 'Not said')
+      : String(value) || 'Nothing'
   }
   return (
     <section
@@ -222,8 +262,14 @@ function Clashes({ clashes, fields, onSettle }: { clashes: readonly Clash[]; fie
               <td className="py-1.5 font-semibold">{labelOf(clash.name)}</td>
               {([false, true] as const).map((take) => (
                 <td key={String(take)} className="py-1.5 pr-3">
-                  <div className="whitespace-pre-wrap break-words">{show(clash.name, take ? clash.theirs : clash.yours)}</div>
-                  <Button tone="quiet" aria-label={`${take ? 'Take theirs' : 'Keep yours'}: ${labelOf(clash.name)}`} onClick={() => onSettle(clash, take)}>
+                  <div className="whitespace-pre-wrap break-words">
+                    {show(clash.name, take ? clash.theirs : clash.yours)}
+                  </div>
+                  <Button
+                    tone="quiet"
+                    aria-label={`${take ? 'Take theirs' : 'Keep yours'}: ${labelOf(clash.name)}`}
+                    onClick={() => onSettle(clash, take)}
+                  >
                     {take ? 'Take theirs' : 'Keep yours'}
                   </Button>
                 </td>
@@ -236,14 +282,31 @@ function Clashes({ clashes, fields, onSettle }: { clashes: readonly Clash[]; fie
   )
 }
 
-function FormField({ spec, register, errors }: { spec: FieldSpec; register: UseFormRegister<Values>; errors: FieldErrors<Values> }) {
+function FormField({
+  spec,
+  register,
+  errors,
+}: {
+  spec: FieldSpec
+  register: UseFormRegister<Values>
+  errors: FieldErrors<Values>
+}) {
   const id = useId()
   const message = errors[spec.name]?.message as string | undefined
-  const shared = { id, 'aria-invalid': message !== undefined, 'aria-describedby': `${id}-help`, ...register(spec.name) }
+  const shared = {
+    id,
+    'aria-invalid': message !== undefined,
+    'aria-describedby': `${id}-help`,
+    ...register(spec.name),
+  }
   if (spec.type === 'check')
     return (
       <label className="flex items-center gap-2 self-end py-1.5">
-        <input type="checkbox" className="size-4 accent-(--color-accent)" {...register(spec.name)} />
+        <input
+          type="checkbox"
+          className="size-4 accent-(--color-accent)"
+          {...register(spec.name)}
+        />
         {spec.label}
       </label>
     )
@@ -267,12 +330,19 @@ function FormField({ spec, register, errors }: { spec: FieldSpec; register: UseF
         <input
           {...shared}
           type={spec.type === 'date' ? 'date' : spec.type === 'secret' ? 'password' : 'text'}
-          inputMode={spec.type === 'money' || spec.type === 'number' || spec.type === 'percent' ? 'decimal' : undefined}
+          inputMode={
+            spec.type === 'money' || spec.type === 'number' || spec.type === 'percent'
+              ? 'decimal'
+              : undefined
+          }
           autoComplete="off"
           className={`${input} ${spec.type === 'text' || spec.type === 'secret' ? '' : 'figure text-right'}`}
         />
       )}
-      <p id={`${id}-help`} className={message ? 'mt-1 border-l-[3px] border-clash pl-2' : 'mt-0.5 text-steel'}>
+      <p
+        id={`${id}-help`}
+        className={message ? 'mt-1 border-l-[3px] border-clash pl-2' : 'mt-0.5 text-steel'}
+      >
         {message ?? spec.hint}
       </p>
     </div>

@@ -18,10 +18,23 @@ interface Entry {
   readonly currency: string | null
 }
 
-const ACTS: Record<Entry['act'], string> = { insert: 'added', update: 'changed', remove: 'removed', restore: 'put back' }
+const ACTS: Record<Entry['act'], string> = {
+  insert: 'added',
+  update: 'changed',
+  remove: 'removed',
+  restore: 'put back',
+}
 
 /** Opens the history of what a page shows: who changed what, when, from what, to what; each change can be put back. */
-export function HistoryButton({ entity, id, title }: { entity?: string; id?: string; title: string }) {
+export function HistoryButton({
+  entity,
+  id,
+  title,
+}: {
+  entity?: string
+  id?: string
+  title: string
+}) {
   const [open, setOpen] = useState(false)
   return (
     <>
@@ -35,16 +48,28 @@ export function HistoryButton({ entity, id, title }: { entity?: string; id?: str
 
 function HistoryList({ entity, id }: { entity?: string; id?: string }) {
   const [before, setBefore] = useState<number | null>(null)
-  const query = new URLSearchParams({ ...(entity ? { entity } : {}), ...(id ? { id } : {}), ...(before ? { before: String(before) } : {}) })
+  const query = new URLSearchParams({
+    ...(entity ? { entity } : {}),
+    ...(id ? { id } : {}),
+    ...(before ? { before: String(before) } : {}),
+  })
   const page = useSWR<{ items: Entry[]; next: number | null }>(`/history?${query}`)
   return (
     <Loaded of={page} what="the history">
       {({ items, next }) => (
         <>
-          {items.length === 0 && <p className="text-steel">Nothing was changed here yet. Every change will stand here, by person and time, and can be put back.</p>}
+          {items.length === 0 && (
+            <p className="text-steel">
+              Nothing was changed here yet. Every change will stand here, by person and time, and
+              can be put back.
+            </p>
+          )}
           <ol>
             {items.map((entry) => (
-              <li key={entry.id} className="grid grid-cols-[128px_minmax(0,1fr)_auto] gap-x-3 border-b border-line py-1.5">
+              <li
+                key={entry.id}
+                className="grid grid-cols-[128px_minmax(0,1fr)_auto] gap-x-3 border-b border-line py-1.5"
+              >
                 <span className="figure text-steel">{timeOf(entry.at)}</span>
                 <div className="min-w-0">
                   <b>{entry.who}</b> {ACTS[entry.act]} {wordsOf(entry.entity)}
@@ -53,15 +78,20 @@ function HistoryList({ entity, id }: { entity?: string; id?: string }) {
                     <ul>
                       {Object.keys(entry.after ?? {}).map((field) => (
                         <li key={field} className="break-words text-steel">
-                          {wordsOf(field.replace(/Minor$/, ''))}: <s>{show(field, entry.before?.[field], entry)}</s> to{' '}
-                          <span className="text-ink">{show(field, entry.after?.[field], entry)}</span>
+                          {wordsOf(field.replace(/Minor$/, ''))}:{' '}
+                          <s>{show(field, entry.before?.[field], entry)}</s> to{' '}
+                          <span className="text-ink">
+                            {show(field, entry.after?.[field], entry)}
+                          </span>
                         </li>
                       ))}
                     </ul>
                   )}
                   {entry.entity === 'claim' && entry.act === 'insert' && (
                     <div className="break-words text-steel">
-                      {wordsOf(String(entry.after?.field))}: {show('typed', entry.after?.typed ?? entry.after?.value, entry)}, {String(entry.after?.grade)}
+                      {wordsOf(String(entry.after?.field))}:{' '}
+                      {show('typed', entry.after?.typed ?? entry.after?.value, entry)},{' '}
+                      {String(entry.after?.grade)}
                     </div>
                   )}
                 </div>
@@ -70,7 +100,12 @@ function HistoryList({ entity, id }: { entity?: string; id?: string }) {
                     <Button
                       tone="quiet"
                       aria-label={`Put back ${wordsOf(entry.entity)} of ${timeOf(entry.at)}`}
-                      onClick={() => void act(() => api.post(`/history/${entry.id}/restore`), 'Put back as it was then.')}
+                      onClick={() =>
+                        void act(
+                          () => api.post(`/history/${entry.id}/restore`),
+                          'Put back as it was then.',
+                        )
+                      }
                     >
                       Put back
                     </Button>
@@ -97,16 +132,24 @@ function HistoryList({ entity, id }: { entity?: string; id?: string }) {
   )
 }
 
-const timeOf = (at: string): string => new Date(at).toLocaleString('sv-SE', { dateStyle: 'short', timeStyle: 'short' })
+const timeOf = (at: string): string =>
+  new Date(at).toLocaleString('sv-SE', { dateStyle: 'short', timeStyle: 'short' })
 
 /** A stored name in words: `likeForLike` reads like for like. */
-const wordsOf = (name: string): string => name.replace(/(Id|Mm|Nm)$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+const wordsOf = (name: string): string =>
+  name.replace(/(Id|Mm|Nm)$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 
 const SHOWN_LENGTH = 80
 function show(field: string, value: unknown, entry: Entry): string {
   if (value === null || value === undefined || value === '') return 'nothing'
-  if (field.endsWith('Minor') && typeof value === 'number' && entry.currency) return printMoney(value, entry.currency)
+  if (field.endsWith('Minor') && typeof value === 'number' && entry.currency)
+    return printMoney(value, entry.currency)
   if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  const text = typeof value === 'string' ? value : Array.isArray(value) && value.every((one) => typeof one === 'string') ? value.join(', ') || 'nothing' : JSON.stringify(value)
+  const text =
+    typeof value === 'string'
+      ? value
+      : Array.isArray(value) && value.every((one) => typeof one === 'string')
+        ? value.join(', ') || 'nothing'
+        : JSON.stringify(value)
   return text.length > SHOWN_LENGTH ? `${text.slice(0, SHOWN_LENGTH)}…` : text
 }

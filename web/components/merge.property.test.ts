@@ -2,7 +2,11 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { mergeTexts } from './merge.ts'
 
-const row = fc.record({ a: fc.constantFrom('1', '2', '3'), b: fc.constantFrom('1', '2', '3'), c: fc.boolean() })
+const row = fc.record({
+  a: fc.constantFrom('1', '2', '3'),
+  b: fc.constantFrom('1', '2', '3'),
+  c: fc.boolean(),
+})
 
 test('nothing typed here is lost, nothing stored there is lost: each field is one of the two, and a clash is kept as typed', () => {
   fc.assert(

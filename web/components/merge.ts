@@ -14,12 +14,17 @@ export interface Clash {
  * @param yours what stands in the form
  * @param theirs what is stored now
  */
-export function mergeTexts(base: Values, yours: Values, theirs: Values): { values: Record<string, unknown>; clashes: Clash[] } {
+export function mergeTexts(
+  base: Values,
+  yours: Values,
+  theirs: Values,
+): { values: Record<string, unknown>; clashes: Clash[] } {
   const values: Record<string, unknown> = { ...yours }
   const clashes: Clash[] = []
   for (const name of Object.keys(theirs)) {
     if (yours[name] === undefined || yours[name] === base[name]) values[name] = theirs[name]
-    else if (theirs[name] !== base[name] && theirs[name] !== yours[name]) clashes.push({ name, yours: yours[name], theirs: theirs[name] })
+    else if (theirs[name] !== base[name] && theirs[name] !== yours[name])
+      clashes.push({ name, yours: yours[name], theirs: theirs[name] })
   }
   return { values, clashes }
 }

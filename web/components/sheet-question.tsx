@@ -3,7 +3,9 @@ import { exact } from '../../core/ports/field.ts'
 import type { SheetQuestion } from '../../core/sheets/sheet.ts'
 import { TypedInput } from './typed-input.tsx'
 
-const CHOICES: Readonly<Record<'yes-no' | 'hit', readonly { readonly value: string; readonly words: string }[]>> = {
+const CHOICES: Readonly<
+  Record<'yes-no' | 'hit', readonly { readonly value: string; readonly words: string }[]>
+> = {
   'yes-no': [
     { value: 'yes', words: 'Yes' },
     { value: 'no', words: 'No' },
@@ -17,10 +19,19 @@ const CHOICES: Readonly<Record<'yes-no' | 'hit', readonly { readonly value: stri
 }
 
 /** One question of a sheet: big enough for a tablet. */
-export function SheetQuestionRow({ question, value, onSay }: { question: SheetQuestion; value: string; onSay: (value: string) => void }) {
+export function SheetQuestionRow({
+  question,
+  value,
+  onSay,
+}: {
+  question: SheetQuestion
+  value: string
+  onSay: (value: string) => void
+}) {
   const id = useId()
   if (question.type === 'yes-no' || question.type === 'hit') {
-    const isBad = (question.type === 'hit' && value === 'yes') || (question.type === 'yes-no' && value === 'no')
+    const isBad =
+      (question.type === 'hit' && value === 'yes') || (question.type === 'yes-no' && value === 'no')
     return (
       <fieldset className="border-b border-line py-1.5">
         <legend className="float-left w-[calc(100%-270px)] pr-3 pt-1.5">{question.words}</legend>
@@ -30,12 +41,20 @@ export function SheetQuestionRow({ question, value, onSay }: { question: SheetQu
               key={choice.value}
               className="flex min-w-[72px] cursor-pointer items-center justify-center gap-1.5 rounded border border-line px-2 py-1.5 has-checked:border-ink has-checked:bg-chosen has-checked:font-semibold"
             >
-              <input type="radio" name={id} checked={value === choice.value} onChange={() => onSay(choice.value)} className="accent-(--color-accent)" />
+              <input
+                type="radio"
+                name={id}
+                checked={value === choice.value}
+                onChange={() => onSay(choice.value)}
+                className="accent-(--color-accent)"
+              />
               {choice.words}
             </label>
           ))}
         </span>
-        {isBad && question.risk && <p className="clear-both border-l-[3px] border-clash pl-2">{question.risk}</p>}
+        {isBad && question.risk && (
+          <p className="clear-both border-l-[3px] border-clash pl-2">{question.risk}</p>
+        )}
       </fieldset>
     )
   }
@@ -46,9 +65,20 @@ export function SheetQuestionRow({ question, value, onSay }: { question: SheetQu
           {question.words}
         </label>
         {question.type === 'date' ? (
-          <input id={id} type="date" value={value} onChange={(event) => onSay(event.target.value)} className="w-full rounded border border-steel bg-ground px-2 py-1.5" />
+          <input
+            id={id}
+            type="date"
+            value={value}
+            onChange={(event) => onSay(event.target.value)}
+            className="w-full rounded border border-steel bg-ground px-2 py-1.5"
+          />
         ) : (
-          <select id={id} value={value} onChange={(event) => onSay(event.target.value)} className="w-full rounded border border-steel bg-ground px-2 py-1.5">
+          <select
+            id={id}
+            value={value}
+            onChange={(event) => onSay(event.target.value)}
+            className="w-full rounded border border-steel bg-ground px-2 py-1.5"
+          >
             <option value="">Not said</option>
             {question.choices?.map((one) => (
               <option key={one} value={one}>
@@ -70,7 +100,17 @@ export function SheetQuestionRow({ question, value, onSay }: { question: SheetQu
 }
 
 /** Kept when the field is left: half a word is no answer. */
-function Written({ id, question, value, onSay }: { id: string; question: SheetQuestion; value: string; onSay: (value: string) => void }) {
+function Written({
+  id,
+  question,
+  value,
+  onSay,
+}: {
+  id: string
+  question: SheetQuestion
+  value: string
+  onSay: (value: string) => void
+}) {
   const [typed, setTyped] = useState<string | null>(null)
   const shown = typed ?? value
   const leave = (): void => {
@@ -81,9 +121,20 @@ function Written({ id, question, value, onSay }: { id: string; question: SheetQu
     // biome-ignore lint/a11y/noStaticElementInteractions: only hears that the field inside is left.
     <div onBlur={leave}>
       {question.type === 'quantity' ? (
-        <TypedInput id={id} words={exact(question.words, question.unit ?? '')} value={shown} onChange={setTyped} />
+        <TypedInput
+          id={id}
+          words={exact(question.words, question.unit ?? '')}
+          value={shown}
+          onChange={setTyped}
+        />
       ) : (
-        <input id={id} value={shown} onChange={(event) => setTyped(event.target.value)} autoComplete="off" className="w-full rounded border border-steel bg-ground px-2 py-1.5" />
+        <input
+          id={id}
+          value={shown}
+          onChange={(event) => setTyped(event.target.value)}
+          autoComplete="off"
+          className="w-full rounded border border-steel bg-ground px-2 py-1.5"
+        />
       )}
     </div>
   )

@@ -1,11 +1,17 @@
 import { isSpline, parseSpline } from '../../core/mechanics/spline.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { parseTyped } from '../../core/ports/parse.ts'
-import { printQuantity, QuantityError, QuantityQuestion, type Reading } from '../../core/quantity/units.ts'
+import {
+  printQuantity,
+  QuantityError,
+  QuantityQuestion,
+  type Reading,
+} from '../../core/quantity/units.ts'
 import { useReading } from '../api/hooks.ts'
 import { Button } from './ui.tsx'
 
-const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5 figure aria-[invalid=true]:border-clash'
+const input =
+  'w-full rounded border border-steel bg-ground px-2 py-1.5 figure aria-[invalid=true]:border-clash'
 
 const EXAMPLES: Partial<Record<FieldWords<unknown>['type'], string>> = {
   holes: 'x y Ø, a line each: 160.7 85.4 10 M10x1.5',
@@ -33,13 +39,23 @@ export function TypedInput({
   const reading = useReading()
   const heard = hear(words, value, reading)
   const shared = { id, value, 'aria-invalid': invalid, autoComplete: 'off', className: input }
-  const placeholder = EXAMPLES[words.type] ?? (words.unit === 'mm' ? '11.8 or 3 3/8 in' : words.unit)
+  const placeholder =
+    EXAMPLES[words.type] ?? (words.unit === 'mm' ? '11.8 or 3 3/8 in' : words.unit)
   return (
     <>
       {['holes', 'dowels', 'points', 'zones'].includes(words.type) ? (
-        <textarea {...shared} rows={5} placeholder={placeholder} onChange={(event) => onChange(event.target.value)} />
+        <textarea
+          {...shared}
+          rows={5}
+          placeholder={placeholder}
+          onChange={(event) => onChange(event.target.value)}
+        />
       ) : (
-        <input {...shared} placeholder={placeholder} onChange={(event) => onChange(event.target.value)} />
+        <input
+          {...shared}
+          placeholder={placeholder}
+          onChange={(event) => onChange(event.target.value)}
+        />
       )}
       {'choices' in heard ? (
         <span className="mt-1 block" role="status">
@@ -58,17 +74,32 @@ export function TypedInput({
 }
 
 /** How a value reads, where that is not plainly what was typed; or the question it raises. Faults are told when it is saved. */
-function hear(words: FieldWords<any>, typed: string, reading: Reading): { says: string } | { says: string; choices: readonly string[] } {
+function hear(
+  words: FieldWords<any>,
+  typed: string,
+  reading: Reading,
+): { says: string } | { says: string; choices: readonly string[] } {
   if (typed.trim() === '') return { says: '' }
   try {
     if (isSpline(typed)) {
       const { splines, majorMm } = parseSpline(typed, reading)
-      return { says: `reads ${splines} splines on Ø ${printQuantity(majorMm, 'mm', reading.units)}` }
+      return {
+        says: `reads ${splines} splines on Ø ${printQuantity(majorMm, 'mm', reading.units)}`,
+      }
     }
     const value = parseTyped(words, typed, reading)
-    if (typeof value !== 'number') return { says: words.type === 'thread' && value !== typed.trim() ? `reads ${String(value)}` : '' }
+    if (typeof value !== 'number')
+      return {
+        says: words.type === 'thread' && value !== typed.trim() ? `reads ${String(value)}` : '',
+      }
     const printed = printQuantity(value, words.unit, reading.units)
-    return { says: printed.replace(/\s/g, '') === typed.replace(/\s/g, '') || printed.split(' ')[0] === typed.trim() ? '' : `reads ${printed}` }
+    return {
+      says:
+        printed.replace(/\s/g, '') === typed.replace(/\s/g, '') ||
+        printed.split(' ')[0] === typed.trim()
+          ? ''
+          : `reads ${printed}`,
+    }
   } catch (error) {
     if (error instanceof QuantityQuestion) return { says: error.message, choices: error.choices }
     if (error instanceof QuantityError) return { says: '' }

@@ -5,14 +5,19 @@ import { printMoney } from '../../core/money/money.ts'
 import { GRADES, type Grade, isWeak } from '../../core/quantity/grade.ts'
 import { ApiProblem } from '../api/client.ts'
 
-export function Button({ tone = 'plain', className, ...rest }: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: 'plain' | 'main' | 'quiet' }) {
+export function Button({
+  tone = 'plain',
+  className,
+  ...rest
+}: ButtonHTMLAttributes<HTMLButtonElement> & { tone?: 'plain' | 'main' | 'quiet' }) {
   return (
     <button
       type="button"
       {...rest}
       className={clsx(
         'inline-flex items-center justify-center gap-1.5 whitespace-nowrap rounded print:hidden disabled:cursor-default disabled:opacity-50',
-        tone === 'main' && 'bg-accent px-3 py-1.5 font-semibold text-on-accent hover:brightness-110',
+        tone === 'main' &&
+          'bg-accent px-3 py-1.5 font-semibold text-on-accent hover:brightness-110',
         tone === 'plain' && 'border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench',
         tone === 'quiet' && 'px-1 text-accent underline underline-offset-2 hover:bg-bench',
         className,
@@ -21,12 +26,22 @@ export function Button({ tone = 'plain', className, ...rest }: ButtonHTMLAttribu
   )
 }
 
-export const ButtonLink = ({ to, children, tone = 'plain' }: { to: string; children: ReactNode; tone?: 'plain' | 'main' }) => (
+export const ButtonLink = ({
+  to,
+  children,
+  tone = 'plain',
+}: {
+  to: string
+  children: ReactNode
+  tone?: 'plain' | 'main'
+}) => (
   <Link
     to={to}
     className={clsx(
       'inline-flex items-center whitespace-nowrap rounded px-3 py-1.5 font-semibold print:hidden',
-      tone === 'main' ? 'bg-accent text-on-accent hover:brightness-110' : 'border border-ink bg-ground hover:bg-bench',
+      tone === 'main'
+        ? 'bg-accent text-on-accent hover:brightness-110'
+        : 'border border-ink bg-ground hover:bg-bench',
     )}
   >
     {children}
@@ -34,7 +49,15 @@ export const ButtonLink = ({ to, children, tone = 'plain' }: { to: string; child
 )
 
 /** Title line of a page: what is here, in figures, and its actions. */
-export function PageHead({ title, detail, children }: { title: string; detail?: ReactNode; children?: ReactNode }) {
+export function PageHead({
+  title,
+  detail,
+  children,
+}: {
+  title: string
+  detail?: ReactNode
+  children?: ReactNode
+}) {
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5">
       <h1 className="text-[15px] font-bold">{title}</h1>
@@ -44,15 +67,33 @@ export function PageHead({ title, detail, children }: { title: string; detail?: 
   )
 }
 
-export const Money = ({ minor, currency, whole = false }: { minor: number | null | undefined; currency: string; whole?: boolean }) => (
-  <span className="figure whitespace-nowrap">{minor === null || minor === undefined ? '–' : printMoney(minor, currency, whole)}</span>
+export const Money = ({
+  minor,
+  currency,
+  whole = false,
+}: {
+  minor: number | null | undefined
+  currency: string
+  whole?: boolean
+}) => (
+  <span className="figure whitespace-nowrap">
+    {minor === null || minor === undefined ? '–' : printMoney(minor, currency, whole)}
+  </span>
 )
 
-const GRADE_WORDS = Object.fromEntries(GRADES.map((grade) => [grade, grade.charAt(0).toUpperCase() + grade.slice(1)])) as Record<Grade, string>
+const GRADE_WORDS = Object.fromEntries(
+  GRADES.map((grade) => [grade, grade.charAt(0).toUpperCase() + grade.slice(1)]),
+) as Record<Grade, string>
 
 /** Grade in words; weak grades are underlined with dots. */
 export const GradeWord = ({ grade }: { grade: Grade | null }) =>
-  grade === null ? <span className="text-steel">–</span> : <span className={clsx(isWeak(grade) && 'underline decoration-dotted underline-offset-4')}>{GRADE_WORDS[grade]}</span>
+  grade === null ? (
+    <span className="text-steel">–</span>
+  ) : (
+    <span className={clsx(isWeak(grade) && 'underline decoration-dotted underline-offset-4')}>
+      {GRADE_WORDS[grade]}
+    </span>
+  )
 
 /** An empty state teaches with one sentence and one action. */
 export const Empty = ({ children, action }: { children: ReactNode; action?: ReactNode }) => (
@@ -70,7 +111,8 @@ export const Loading = ({ what }: { what: string }) => (
 
 /** What went wrong and a way back. */
 export function Failed({ error, retry }: { error: unknown; retry?: () => void }) {
-  const words = error instanceof ApiProblem || error instanceof Error ? error.message : String(error)
+  const words =
+    error instanceof ApiProblem || error instanceof Error ? error.message : String(error)
   return (
     <div className="mx-4 my-8 max-w-[60ch] border-l-[3px] border-clash pl-3" role="alert">
       <p className="mb-3">{words}</p>
@@ -80,16 +122,37 @@ export function Failed({ error, retry }: { error: unknown; retry?: () => void })
 }
 
 /** A caution where the step is: ink on an amber rule. */
-export const Caution = ({ children }: { children: ReactNode }) => <p className="my-2 border-l-[3px] border-rule py-0.5 pl-2.5">{children}</p>
+export const Caution = ({ children }: { children: ReactNode }) => (
+  <p className="my-2 border-l-[3px] border-rule py-0.5 pl-2.5">{children}</p>
+)
 
 /** Shows the data of a hook, or that it is loading, or why it failed. */
-export function Loaded<T>({ of, what, children }: { of: { data: T | undefined; error: unknown; mutate: () => unknown }; what: string; children: (data: T) => ReactNode }) {
-  if (of.error && of.data === undefined) return <Failed error={of.error} retry={() => void of.mutate()} />
+export function Loaded<T>({
+  of,
+  what,
+  children,
+}: {
+  of: { data: T | undefined; error: unknown; mutate: () => unknown }
+  what: string
+  children: (data: T) => ReactNode
+}) {
+  if (of.error && of.data === undefined)
+    return <Failed error={of.error} retry={() => void of.mutate()} />
   return of.data === undefined ? <Loading what={what} /> : children(of.data)
 }
 
 /** Head of a sheet beside the work: what it is about, and the way to close it. */
-export const SheetHead = ({ mark, title, detail, onClose }: { mark?: ReactNode; title: string; detail?: ReactNode; onClose: () => void }) => (
+export const SheetHead = ({
+  mark,
+  title,
+  detail,
+  onClose,
+}: {
+  mark?: ReactNode
+  title: string
+  detail?: ReactNode
+  onClose: () => void
+}) => (
   <div className="flex items-start gap-3">
     {mark && <span className="pt-0.5">{mark}</span>}
     <div>

@@ -5,11 +5,17 @@ const MARGIN_MM = 20
 
 /** Two patterns on one axis to scale: the engine's drawn solid, the gearbox's dashed and turned as designed; walls too thin are struck. */
 export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: PlateView }) {
-  const turn = <T extends { readonly x: number; readonly y: number }>(all: readonly T[]): T[] => turned(all, design.turnDeg)
+  const turn = <T extends { readonly x: number; readonly y: number }>(all: readonly T[]): T[] =>
+    turned(all, design.turnDeg)
   const faces = [
     { face: engine, name: 'engine', stroke: 'stroke-ink', dash: undefined },
     {
-      face: { ...gearbox, holes: turn(gearbox.holes), dowels: turn(gearbox.dowels), outline: turn(gearbox.outline) },
+      face: {
+        ...gearbox,
+        holes: turn(gearbox.holes),
+        dowels: turn(gearbox.dowels),
+        outline: turn(gearbox.outline),
+      },
       name: 'gearbox',
       stroke: 'stroke-accent',
       dash: '5 3',
@@ -36,7 +42,12 @@ export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: Pl
       <path d="M-8 0H8M0 -8V8" className="stroke-steel" strokeWidth={0.8} />
       {faces.map(({ face, name, stroke, dash }) => (
         <g key={name} className={`fill-none ${stroke}`} strokeWidth={1.3} strokeDasharray={dash}>
-          {face.outline.length > 2 && <polygon points={face.outline.map(({ x, y }) => `${x},${-y}`).join(' ')} strokeWidth={0.7} />}
+          {face.outline.length > 2 && (
+            <polygon
+              points={face.outline.map(({ x, y }) => `${x},${-y}`).join(' ')}
+              strokeWidth={0.7}
+            />
+          )}
           {face.holes.map((hole, index) => (
             <circle key={index} cx={hole.x} cy={-hole.y} r={hole.d / 2} />
           ))}
@@ -63,7 +74,17 @@ export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: Pl
       )}
       {design.thin.map(({ a, b }) => {
         const [p, q] = [spots.get(a), spots.get(b)]
-        return p && q ? <line key={`${a}${b}`} x1={p.x} y1={-p.y} x2={q.x} y2={-q.y} className="stroke-clash" strokeWidth={2.5} /> : null
+        return p && q ? (
+          <line
+            key={`${a}${b}`}
+            x1={p.x}
+            y1={-p.y}
+            x2={q.x}
+            y2={-q.y}
+            className="stroke-clash"
+            strokeWidth={2.5}
+          />
+        ) : null
       })}
       <path d={`M${left + 10} ${-bottom - 8}h100`} className="stroke-ink" strokeWidth={1.5} />
       <text x={left + 114} y={-bottom - 4} fontSize={10} className="figure fill-ink">

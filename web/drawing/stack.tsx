@@ -16,7 +16,11 @@ export function StackDrawing({ limit }: { limit: LimitRecord }) {
   let at = 0
   for (const term of terms) {
     const to = at + term.sign * term.value!
-    steps.push({ from: at, to, label: `${term.sign > 0 ? '+' : '−'} ${round(term.value!)} ${term.label}` })
+    steps.push({
+      from: at,
+      to,
+      label: `${term.sign > 0 ? '+' : '−'} ${round(term.value!)} ${term.label}`,
+    })
     at = to
   }
   // What is not a plain sum has its figure alone.
@@ -32,12 +36,18 @@ export function StackDrawing({ limit }: { limit: LimitRecord }) {
   ]
   const span = Math.max(...ends) - Math.min(...ends) || 1
   const [least, most] = [Math.min(...ends) - span * 0.06, Math.max(...ends) + span * 0.06]
-  const x = (figure: number): number => PAD + ((figure - least) / (most - least)) * (WIDTH - 2 * PAD)
+  const x = (figure: number): number =>
+    PAD + ((figure - least) / (most - least)) * (WIDTH - 2 * PAD)
   const windowFrom = x(low ?? least)
   const windowTo = x(high ?? most)
   const top = drawn.length * ROW + 8
   return (
-    <svg role="img" aria-label={`${limit.label}, to scale: ${round(value)} ${limit.unit}`} viewBox={`0 0 ${WIDTH} ${top + 40}`} className="w-full bg-ground">
+    <svg
+      role="img"
+      aria-label={`${limit.label}, to scale: ${round(value)} ${limit.unit}`}
+      viewBox={`0 0 ${WIDTH} ${top + 40}`}
+      className="w-full bg-ground"
+    >
       {isSum && <line x1={x(0)} x2={x(0)} y1={0} y2={top + 20} className="stroke-line" />}
       {drawn.map(({ from, to, label }, index) => (
         <g key={index}>
@@ -49,28 +59,75 @@ export function StackDrawing({ limit }: { limit: LimitRecord }) {
             className="fill-line stroke-steel"
             strokeWidth={0.6}
           />
-          <line x1={x(to)} x2={x(to)} y1={index * ROW + 3} y2={(index + 1) * ROW + 6} className="stroke-steel" strokeWidth={0.6} strokeDasharray="2 2" />
-          <text x={WIDTH - PAD} y={index * ROW + 11} textAnchor="end" fontSize={8.5} className="fill-ink" paintOrder="stroke" stroke="var(--color-ground)" strokeWidth={3}>
+          <line
+            x1={x(to)}
+            x2={x(to)}
+            y1={index * ROW + 3}
+            y2={(index + 1) * ROW + 6}
+            className="stroke-steel"
+            strokeWidth={0.6}
+            strokeDasharray="2 2"
+          />
+          <text
+            x={WIDTH - PAD}
+            y={index * ROW + 11}
+            textAnchor="end"
+            fontSize={8.5}
+            className="fill-ink"
+            paintOrder="stroke"
+            stroke="var(--color-ground)"
+            strokeWidth={3}
+          >
             {label}
           </text>
         </g>
       ))}
       {(low !== null || high !== null) && (
-        <rect x={windowFrom} y={top} width={Math.max(1, windowTo - windowFrom)} height={12} className="fill-fits/40 stroke-steel" strokeWidth={0.6} />
+        <rect
+          x={windowFrom}
+          y={top}
+          width={Math.max(1, windowTo - windowFrom)}
+          height={12}
+          className="fill-fits/40 stroke-steel"
+          strokeWidth={0.6}
+        />
       )}
-      {plusMinus !== null && <line x1={x(value - bound)} x2={x(value + bound)} y1={top + 6} y2={top + 6} className="stroke-ink" strokeWidth={1.5} />}
+      {plusMinus !== null && (
+        <line
+          x1={x(value - bound)}
+          x2={x(value + bound)}
+          y1={top + 6}
+          y2={top + 6}
+          className="stroke-ink"
+          strokeWidth={1.5}
+        />
+      )}
       <path d={`M${x(value)} ${top - 3}V${top + 15}`} className="stroke-ink" strokeWidth={2.5} />
-      <text x={Math.min(WIDTH - 60, Math.max(30, x(value)))} y={top + 25} textAnchor="middle" fontSize={10} className="figure fill-ink" fontWeight={700}>
+      <text
+        x={Math.min(WIDTH - 60, Math.max(30, x(value)))}
+        y={top + 25}
+        textAnchor="middle"
+        fontSize={10}
+        className="figure fill-ink"
+        fontWeight={700}
+      >
         {round(value)} {limit.unit}
       </text>
       <text x={PAD} y={top + 37} fontSize={8.5} className="figure fill-steel">
         {low === null ? '' : `from ${round(low)}`}
       </text>
-      <text x={WIDTH - PAD} y={top + 37} textAnchor="end" fontSize={8.5} className="figure fill-steel">
+      <text
+        x={WIDTH - PAD}
+        y={top + 37}
+        textAnchor="end"
+        fontSize={8.5}
+        className="figure fill-steel"
+      >
         {high === null ? '' : `to ${round(high)}`}
       </text>
     </svg>
   )
 }
 
-const round = (value: number): string => String(Number(value.toFixed(Math.abs(value) < 1 ? 3 : 2))).replace('-', '−')
+const round = (value: number): string =>
+  String(Number(value.toFixed(Math.abs(value) < 1 ? 3 : 2))).replace('-', '−')

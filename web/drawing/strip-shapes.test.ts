@@ -7,7 +7,14 @@ import { type Shape, stripShapes } from './strip-shapes.ts'
 const known = (mm: number) => ({ mm, known: true })
 const strip = (rest: Partial<Strip> = {}): Strip => ({
   layout: 'lengthwise',
-  joints: { 'block-face': 'meeting', depth: 'meeting', torque: 'gearbox', 'gearbox-mount': 'gearbox mount', 'engine-mounts': 'engine mounts', 'sump-clearance': 'sump' },
+  joints: {
+    'block-face': 'meeting',
+    depth: 'meeting',
+    torque: 'gearbox',
+    'gearbox-mount': 'gearbox mount',
+    'engine-mounts': 'engine mounts',
+    'sump-clearance': 'sump',
+  },
   blockFace: known(640),
   engine: { length: known(505), height: known(585), width: known(470) },
   plates: [
@@ -30,7 +37,8 @@ const extent = (shape: Shape | undefined, axis: 0 | 1): [number, number] => {
   const all = shape!.points!.map((point) => point[axis])
   return [Math.min(...all), Math.max(...all)]
 }
-const find = (drawing: ReturnType<typeof stripShapes>, id: string) => drawing.shapes.find((shape) => shape.id === id)
+const find = (drawing: ReturnType<typeof stripShapes>, id: string) =>
+  drawing.shapes.find((shape) => shape.id === id)
 
 test('lengthwise from the side: engine ahead of its face, plates between, gearbox behind the bell, all to scale', () => {
   const drawing = stripShapes(strip(), 'side')
@@ -61,7 +69,9 @@ test('crosswise: the crank lies across, so the length of the train is its width 
   expect(drawing.joints.depth![1]).toBe(right)
   // The whole train stands centred between the wheels.
   expect(left + extent(find(drawing, 'gearbox'), 1)[1]).toBeCloseTo(0)
-  expect(extent(find(stripShapes(strip({ layout: 'crosswise' }), 'side'), 'engine'), 0)).toEqual(extent(find(drawing, 'engine'), 0))
+  expect(extent(find(stripShapes(strip({ layout: 'crosswise' }), 'side'), 'engine'), 0)).toEqual(
+    extent(find(drawing, 'engine'), 0),
+  )
 })
 
 test('mid: the engine stands ahead of the rear axle with its gearbox around it, and drives by shafts, not by a propshaft', () => {
@@ -81,16 +91,32 @@ test('what nobody measured is drawn, and said to be a stand-in', () => {
     coupling: [],
     inserted: [],
   })
-  expect(empty).toMatchObject({ layout: 'lengthwise', enginePads: null, sump: [], under: [], blockFace: { known: false } })
+  expect(empty).toMatchObject({
+    layout: 'lengthwise',
+    enginePads: null,
+    sump: [],
+    under: [],
+    blockFace: { known: false },
+  })
   for (const view of ['side', 'plan'] as const)
     for (const layout of ['lengthwise', 'crosswise', 'mid'] as const)
-      for (const shape of stripShapes({ ...empty, layout }, view).shapes.filter((one) => one.tone === 'part'))
+      for (const shape of stripShapes({ ...empty, layout }, view).shapes.filter(
+        (one) => one.tone === 'part',
+      ))
         expect([layout, view, shape.id, shape.known]).toEqual([layout, view, shape.id, false])
 })
 
 test('every shape has finite corners', () => {
   for (const view of ['side', 'plan'] as const)
     for (const layout of ['lengthwise', 'crosswise', 'mid'] as const)
-      for (const shape of stripShapes(strip({ layout, enginePads: null, gearboxPad: null, sump: [], under: [] }), view).shapes)
-        expect([shape.id, (shape.points?.flat() ?? [shape.circle!.x, shape.circle!.y, shape.circle!.r]).every(Number.isFinite)]).toEqual([shape.id, true])
+      for (const shape of stripShapes(
+        strip({ layout, enginePads: null, gearboxPad: null, sump: [], under: [] }),
+        view,
+      ).shapes)
+        expect([
+          shape.id,
+          (shape.points?.flat() ?? [shape.circle!.x, shape.circle!.y, shape.circle!.r]).every(
+            Number.isFinite,
+          ),
+        ]).toEqual([shape.id, true])
 })

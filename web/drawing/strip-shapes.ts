@@ -2,7 +2,16 @@ import type { StripPlace } from '../../core/joints/joint.ts'
 import type { Strip } from '../../core/pairing/strip.ts'
 
 /** What a shape stands for, so that the drawing can tone it. */
-export type Tone = 'part' | 'plate' | 'added' | 'vehicle' | 'pan' | 'under' | 'moving' | 'mount' | 'shaft'
+export type Tone =
+  | 'part'
+  | 'plate'
+  | 'added'
+  | 'vehicle'
+  | 'pan'
+  | 'under'
+  | 'moving'
+  | 'mount'
+  | 'shaft'
 
 export interface Shape {
   readonly id: string
@@ -24,7 +33,15 @@ export interface StripDrawing {
 
 const CRANK_TO_PAN = 170
 const WHEEL = 315
-const box = (id: string, tone: Tone, known: boolean, x0: number, y0: number, x1: number, y1: number): Shape => ({
+const box = (
+  id: string,
+  tone: Tone,
+  known: boolean,
+  x0: number,
+  y0: number,
+  x1: number,
+  y1: number,
+): Shape => ({
   id,
   tone,
   known,
@@ -39,18 +56,35 @@ const box = (id: string, tone: Tone, known: boolean, x0: number, y0: number, x1:
 /** The strip as shapes in the vehicle's frame, seen from its left side or from above, by layout. */
 export function stripShapes(strip: Strip, view: View): StripDrawing {
   const train = strip.layout === 'crosswise' ? crosswise(strip, view) : alongTrain(strip, view)
-  return { ...train, shapes: [...vehicle(strip, view), ...train.shapes], toMm: Math.max(strip.rearAxle.mm + WHEEL, train.toMm) + 80 }
+  return {
+    ...train,
+    shapes: [...vehicle(strip, view), ...train.shapes],
+    toMm: Math.max(strip.rearAxle.mm + WHEEL, train.toMm) + 80,
+  }
 }
 
 function vehicle(strip: Strip, view: View): Shape[] {
   const { frontAxle, rearAxle, firewall, track } = strip
   const half = track.mm / 2
-  const radiator = view === 'side' ? box('radiator', 'vehicle', true, 0, -180, 34, 240) : box('radiator', 'vehicle', true, 0, -330, 34, 330)
+  const radiator =
+    view === 'side'
+      ? box('radiator', 'vehicle', true, 0, -180, 34, 240)
+      : box('radiator', 'vehicle', true, 0, -330, 34, 330)
   if (view === 'side')
     return [
       radiator,
-      { id: 'front wheel', tone: 'vehicle', known: frontAxle.known, circle: { x: frontAxle.mm, y: 60, r: WHEEL } },
-      { id: 'rear wheel', tone: 'vehicle', known: rearAxle.known, circle: { x: rearAxle.mm, y: 60, r: WHEEL } },
+      {
+        id: 'front wheel',
+        tone: 'vehicle',
+        known: frontAxle.known,
+        circle: { x: frontAxle.mm, y: 60, r: WHEEL },
+      },
+      {
+        id: 'rear wheel',
+        tone: 'vehicle',
+        known: rearAxle.known,
+        circle: { x: rearAxle.mm, y: 60, r: WHEEL },
+      },
       {
         id: 'firewall',
         tone: 'vehicle',
@@ -102,13 +136,27 @@ function alongTrain(strip: Strip, view: View): StripDrawing {
   const boxFrom = bellFrom + bell.mm
   const boxTo = boxFrom + gearbox.length.mm
   const side = view === 'side'
-  const [top, bottom] = side ? [CRANK_TO_PAN - engine.height.mm, CRANK_TO_PAN] : [-engine.width.mm / 2, engine.width.mm / 2]
+  const [top, bottom] = side
+    ? [CRANK_TO_PAN - engine.height.mm, CRANK_TO_PAN]
+    : [-engine.width.mm / 2, engine.width.mm / 2]
   const wide = (side ? gearbox.height.mm : gearbox.width.mm) / 2
   const isFaceKnown = isMid ? rearAxle.known : strip.blockFace.known
   const shapes: Shape[] = [
     ...(side ? underShapes(strip, face) : []),
-    box('engine', 'part', engine.length.known && isFaceKnown, face - engine.length.mm, top, face, bottom),
-    ...(side ? strip.sump.map((zone, i) => box(`pan ${i + 1}`, 'pan', true, face + zone.fromMm, 40, face + zone.toMm, zone.depthMm)) : []),
+    box(
+      'engine',
+      'part',
+      engine.length.known && isFaceKnown,
+      face - engine.length.mm,
+      top,
+      face,
+      bottom,
+    ),
+    ...(side
+      ? strip.sump.map((zone, i) =>
+          box(`pan ${i + 1}`, 'pan', true, face + zone.fromMm, 40, face + zone.toMm, zone.depthMm),
+        )
+      : []),
     ...plateShapes(strip, face, (at, mm) => [at, -215, at + mm, 215]),
     {
       id: 'bell',
@@ -136,7 +184,12 @@ function alongTrain(strip: Strip, view: View): StripDrawing {
           [rearAxle.mm - 105, 0],
         ],
       },
-      { id: 'rear axle', tone: 'part', known: rearAxle.known, circle: { x: rearAxle.mm, y: 0, r: 105 } },
+      {
+        id: 'rear axle',
+        tone: 'part',
+        known: rearAxle.known,
+        circle: { x: rearAxle.mm, y: 0, r: 105 },
+      },
     )
   else
     shapes.push(
@@ -181,9 +234,27 @@ function crosswise(strip: Strip, view: View): StripDrawing {
   // The end of the train is what one sees from the side: the engine's width, its height, and the final drive on the axle.
   const shapes: Shape[] = side
     ? [
-        box('engine', 'part', engine.width.known && engine.height.known && frontAxle.known, ahead, CRANK_TO_PAN - engine.height.mm, behind, CRANK_TO_PAN),
-        { id: 'gearbox', tone: 'part', known: gearbox.height.known, circle: { x: mid, y: 0, r: gearbox.height.mm / 2 } },
-        { id: 'final drive', tone: 'shaft', known: frontAxle.known, circle: { x: frontAxle.mm, y: 60, r: 60 } },
+        box(
+          'engine',
+          'part',
+          engine.width.known && engine.height.known && frontAxle.known,
+          ahead,
+          CRANK_TO_PAN - engine.height.mm,
+          behind,
+          CRANK_TO_PAN,
+        ),
+        {
+          id: 'gearbox',
+          tone: 'part',
+          known: gearbox.height.known,
+          circle: { x: mid, y: 0, r: gearbox.height.mm / 2 },
+        },
+        {
+          id: 'final drive',
+          tone: 'shaft',
+          known: frontAxle.known,
+          circle: { x: frontAxle.mm, y: 60, r: 60 },
+        },
       ]
     : [
         box('engine', 'part', engine.length.known && frontAxle.known, ahead, from, behind, face),
@@ -199,7 +270,15 @@ function crosswise(strip: Strip, view: View): StripDrawing {
             [mid + 200, bellFrom],
           ],
         },
-        box('gearbox', 'part', gearbox.length.known, mid - gearbox.width.mm / 2, boxFrom, mid + gearbox.width.mm / 2, boxFrom + gearbox.length.mm),
+        box(
+          'gearbox',
+          'part',
+          gearbox.length.known,
+          mid - gearbox.width.mm / 2,
+          boxFrom,
+          mid + gearbox.width.mm / 2,
+          boxFrom + gearbox.length.mm,
+        ),
         ...driveShafts(strip, view, frontAxle.mm),
       ]
   const meet: [number, number] = side ? [mid, 0] : [mid, face]
@@ -217,11 +296,18 @@ function crosswise(strip: Strip, view: View): StripDrawing {
 }
 
 /** Each joint at its place on the strip, as it declares. */
-const jointsAt = ({ joints }: Strip, places: Readonly<Record<StripPlace, readonly [number, number]>>): Record<string, readonly [number, number]> =>
+const jointsAt = (
+  { joints }: Strip,
+  places: Readonly<Record<StripPlace, readonly [number, number]>>,
+): Record<string, readonly [number, number]> =>
   Object.fromEntries(Object.entries(joints).map(([id, place]) => [id, places[place]]))
 
 /** Plates too thin to see are given a hair of width, no more. */
-function plateShapes(strip: Strip, from: number, corners: (at: number, mm: number) => readonly [number, number, number, number]): Shape[] {
+function plateShapes(
+  strip: Strip,
+  from: number,
+  corners: (at: number, mm: number) => readonly [number, number, number, number],
+): Shape[] {
   let at = from
   return strip.plates.map((plate, i) => {
     const [x0, y0, x1, y1] = corners(at, Math.max(plate.mm, 6))
@@ -231,20 +317,45 @@ function plateShapes(strip: Strip, from: number, corners: (at: number, mm: numbe
 }
 
 const underShapes = (strip: Strip, face: number): Shape[] =>
-  strip.under.map((zone, i) => box(zone.name ?? `under ${i + 1}`, zone.moving ? 'moving' : 'under', true, face + zone.fromMm, zone.depthMm, face + zone.toMm, zone.depthMm + 60))
+  strip.under.map((zone, i) =>
+    box(
+      zone.name ?? `under ${i + 1}`,
+      zone.moving ? 'moving' : 'under',
+      true,
+      face + zone.fromMm,
+      zone.depthMm,
+      face + zone.toMm,
+      zone.depthMm + 60,
+    ),
+  )
 
 function mountShapes(strip: Strip, view: View, face: number, bellFrom: number): Shape[] {
   const marks: Shape[] = []
-  const mark = (id: string, x: number, y: number): void => void marks.push(box(id, 'mount', true, x - 22, y - 22, x + 22, y + 22))
+  const mark = (id: string, x: number, y: number): void =>
+    void marks.push(box(id, 'mount', true, x - 22, y - 22, x + 22, y + 22))
   const { enginePads, gearboxPad } = strip
   if (enginePads && view === 'side') mark('engine mount', face + enginePads.alongMm, 40)
-  if (enginePads && view === 'plan') for (const way of [-1, 1]) mark(`engine mount ${way < 0 ? 'left' : 'right'}`, face + enginePads.alongMm, (way * enginePads.spreadMm) / 2)
+  if (enginePads && view === 'plan')
+    for (const way of [-1, 1])
+      mark(
+        `engine mount ${way < 0 ? 'left' : 'right'}`,
+        face + enginePads.alongMm,
+        (way * enginePads.spreadMm) / 2,
+      )
   if (gearboxPad) mark('gearbox mount', bellFrom + gearboxPad.alongMm, view === 'side' ? 125 : 0)
   return marks
 }
 
 function driveShafts(strip: Strip, view: View, axleMm: number): Shape[] {
-  if (view === 'side') return [{ id: 'drive shafts', tone: 'shaft', known: strip.track.known, circle: { x: axleMm, y: 60, r: 40 } }]
+  if (view === 'side')
+    return [
+      {
+        id: 'drive shafts',
+        tone: 'shaft',
+        known: strip.track.known,
+        circle: { x: axleMm, y: 60, r: 40 },
+      },
+    ]
   const half = strip.track.mm / 2 - 90
   return [
     {

@@ -38,9 +38,21 @@ const VIEWS = [
 ] as const
 
 /** The train from radiator to rear axle, to scale from data, from the side or above; what is not known is drawn dotted. A joint opens its why sheet. */
-export function Strip({ strip, joints, selected, onSelect }: { strip: StripData; joints: readonly StripJoint[]; selected: string | null; onSelect: (joint: string) => void }) {
+export function Strip({
+  strip,
+  joints,
+  selected,
+  onSelect,
+}: {
+  strip: StripData
+  joints: readonly StripJoint[]
+  selected: string | null
+  onSelect: (joint: string) => void
+}) {
   const [open, setOpen] = useState(localStorage.getItem('strip') !== 'closed')
-  const [view, setView] = useState<View>(localStorage.getItem('strip-view') === 'plan' ? 'plan' : 'side')
+  const [view, setView] = useState<View>(
+    localStorage.getItem('strip-view') === 'plan' ? 'plan' : 'side',
+  )
   const toggle = (): void => {
     localStorage.setItem('strip', open ? 'closed' : 'open')
     setOpen(!open)
@@ -54,9 +66,14 @@ export function Strip({ strip, joints, selected, onSelect }: { strip: StripData;
   const width = drawing.toMm + 60
   const height = bottom - top + SCALE_MM
   const place = selected === null ? undefined : drawing.joints[selected]
-  const known = drawing.shapes.filter((shape) => shape.tone === 'part' && !shape.known).map((shape) => shape.id)
+  const known = drawing.shapes
+    .filter((shape) => shape.tone === 'part' && !shape.known)
+    .map((shape) => shape.id)
   return (
-    <section aria-label="Strip, to scale" className="relative border-b border-line bg-ground print:hidden">
+    <section
+      aria-label="Strip, to scale"
+      className="relative border-b border-line bg-ground print:hidden"
+    >
       <span className="absolute right-3 top-1.5 flex gap-3">
         {open &&
           VIEWS.map(([id, words]) => (
@@ -74,7 +91,10 @@ export function Strip({ strip, joints, selected, onSelect }: { strip: StripData;
           {open ? 'Fold the strip' : 'Show the strip'}
         </Button>
       </span>
-      <div className={open ? 'mx-auto' : 'px-4'} style={open ? { maxWidth: Math.max(720, (TALL_PX * width) / height) } : undefined}>
+      <div
+        className={open ? 'mx-auto' : 'px-4'}
+        style={open ? { maxWidth: Math.max(720, (TALL_PX * width) / height) } : undefined}
+      >
         <div className="flex flex-wrap gap-0.5 pl-2 pr-52 pt-1.5">
           {joints.map((joint) => (
             <button
@@ -102,7 +122,13 @@ export function Strip({ strip, joints, selected, onSelect }: { strip: StripData;
               {drawing.shapes.map((shape) => (
                 <Drawn key={shape.id} shape={shape} />
               ))}
-              {place && <path d={`M${place[0]} ${top}V${bottom}`} stroke="var(--color-accent)" strokeDasharray="10 10" />}
+              {place && (
+                <path
+                  d={`M${place[0]} ${top}V${bottom}`}
+                  stroke="var(--color-accent)"
+                  strokeDasharray="10 10"
+                />
+              )}
             </g>
             <Scale to={drawing.toMm - 80} at={bottom} />
           </svg>
@@ -116,13 +142,23 @@ export function Strip({ strip, joints, selected, onSelect }: { strip: StripData;
 function Drawn({ shape }: { shape: Shape }) {
   const look = {
     fill: FILL[shape.tone],
-    stroke: shape.tone === 'vehicle' ? 'var(--color-line)' : shape.tone === 'plate' || shape.tone === 'added' || shape.tone === 'mount' ? 'none' : undefined,
+    stroke:
+      shape.tone === 'vehicle'
+        ? 'var(--color-line)'
+        : shape.tone === 'plate' || shape.tone === 'added' || shape.tone === 'mount'
+          ? 'none'
+          : undefined,
     strokeDasharray: shape.known ? undefined : '14 14',
   }
-  if (shape.circle) return <circle cx={shape.circle.x} cy={shape.circle.y} r={shape.circle.r} {...look} />
+  if (shape.circle)
+    return <circle cx={shape.circle.x} cy={shape.circle.y} r={shape.circle.r} {...look} />
   const points = shape.points!.map((point) => point.join(',')).join(' ')
   const isLine = shape.id === 'firewall' || shape.points!.length === 2
-  return isLine ? <polyline points={points} {...look} fill="none" /> : <polygon points={points} {...look} opacity={shape.known || shape.tone !== 'plate' ? 1 : 0.4} />
+  return isLine ? (
+    <polyline points={points} {...look} fill="none" />
+  ) : (
+    <polygon points={points} {...look} opacity={shape.known || shape.tone !== 'plate' ? 1 : 0.4} />
+  )
 }
 
 function Scale({ to, at }: { to: number; at: number }) {
@@ -133,12 +169,27 @@ function Scale({ to, at }: { to: number; at: number }) {
       {marks.map((mark) => (
         <g key={mark}>
           <path d={`M${mark} ${at - 18}V${at}`} />
-          <text x={mark} y={at + 52} fontSize="48" textAnchor="middle" stroke="none" fill="var(--color-steel)" className="figure">
+          <text
+            x={mark}
+            y={at + 52}
+            fontSize="48"
+            textAnchor="middle"
+            stroke="none"
+            fill="var(--color-steel)"
+            className="figure"
+          >
             {mark}
           </text>
         </g>
       ))}
-      <text x={to} y={at + 52} fontSize="48" textAnchor="end" stroke="none" fill="var(--color-steel)">
+      <text
+        x={to}
+        y={at + 52}
+        fontSize="48"
+        textAnchor="end"
+        stroke="none"
+        fill="var(--color-steel)"
+      >
         mm from radiator
       </text>
     </g>

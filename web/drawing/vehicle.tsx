@@ -9,7 +9,10 @@ export function VehicleSketch({ view }: { view: View }) {
     case 'side':
       return (
         <g strokeWidth={0.3}>
-          <path d="M6 30V20C6 17 8 16 12 15.5L34 13L40 4.5H84C88 4.5 92 8 92.5 14V30H88A6 6 0 0 0 80 30H25A6 6 0 0 0 15 30Z" className={body} />
+          <path
+            d="M6 30V20C6 17 8 16 12 15.5L34 13L40 4.5H84C88 4.5 92 8 92.5 14V30H88A6 6 0 0 0 80 30H25A6 6 0 0 0 15 30Z"
+            className={body}
+          />
           <circle cx={20} cy={31} r={5} className={thing} />
           <circle cx={84} cy={31} r={5} className={thing} />
           <rect x={8} y={17} width={1.4} height={10} className={thing} />
@@ -26,7 +29,10 @@ export function VehicleSketch({ view }: { view: View }) {
     case 'top':
       return (
         <g strokeWidth={0.3}>
-          <path d="M6 10C6 7 8 6 12 6H88C92 6 94 9 94 14V30C94 35 92 38 88 38H12C8 38 6 37 6 34Z" className={body} />
+          <path
+            d="M6 10C6 7 8 6 12 6H88C92 6 94 9 94 14V30C94 35 92 38 88 38H12C8 38 6 37 6 34Z"
+            className={body}
+          />
           <rect x={8} y={13} width={1.4} height={18} className={thing} />
           <rect x={18} y={15} width={15} height={14} className={thing} />
           <path d="M33 16L39 19V25L33 28Z" className={thing} />

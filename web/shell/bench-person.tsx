@@ -22,7 +22,9 @@ export function BenchPerson() {
       <select
         id={id}
         value={people.some((person) => person.id === here.id) ? here.id! : ''}
-        onChange={(event) => setPerson(people.find((person) => person.id === event.target.value) ?? null)}
+        onChange={(event) =>
+          setPerson(people.find((person) => person.id === event.target.value) ?? null)
+        }
         className="w-full rounded border border-steel bg-ground px-1 py-0.5"
       >
         <option value="">Not said</option>

@@ -8,14 +8,28 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
     <>
       <div className="min-w-0 border-l border-line pl-4 pr-5">
         <div className="truncate text-[15px] font-bold">{build.name}</div>
-        <div className="truncate text-steel">{[recipient, pairing].filter(Boolean).join(' · ') || 'No recipient yet'}</div>
+        <div className="truncate text-steel">
+          {[recipient, pairing].filter(Boolean).join(' · ') || 'No recipient yet'}
+        </div>
       </div>
       <div className="flex shrink-0">
-        <Total words={totals && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'} minor={totals?.likelyMinor} currency={build.currency} />
+        <Total
+          words={totals && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'}
+          minor={totals?.likelyMinor}
+          currency={build.currency}
+        />
       </div>
       <div className="flex max-[1000px]:hidden">
-        <Total words={`Safe, +${Math.round(build.contingency * 100)} %`} minor={totals?.safeMinor} currency={build.currency} />
-        <Total words="Like-for-like repair" minor={build.likeForLikeMinor} currency={build.currency} />
+        <Total
+          words={`Safe, +${Math.round(build.contingency * 100)} %`}
+          minor={totals?.safeMinor}
+          currency={build.currency}
+        />
+        <Total
+          words="Like-for-like repair"
+          minor={build.likeForLikeMinor}
+          currency={build.currency}
+        />
         {totals && totals.unpriced > 0 && (
           <div className="border-l border-line px-4">
             <div className="text-[12px] text-steel">No price yet</div>
@@ -34,7 +48,15 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
   )
 }
 
-function Total({ words, minor, currency }: { words: string; minor: number | null | undefined; currency: string }) {
+function Total({
+  words,
+  minor,
+  currency,
+}: {
+  words: string
+  minor: number | null | undefined
+  currency: string
+}) {
   if (minor === null || minor === undefined) return null
   return (
     <div className="border-l border-line px-4">

@@ -42,8 +42,12 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
     onDone()
     navigate(to)
   }
-  const holds = (words: string): boolean => typed.trim() === '' || words.toLowerCase().includes(typed.trim().toLowerCase())
-  const joints = build && typed.trim() !== '' ? JOINTS.filter(({ title, short }) => holds(`${title} ${short}`)) : []
+  const holds = (words: string): boolean =>
+    typed.trim() === '' || words.toLowerCase().includes(typed.trim().toLowerCase())
+  const joints =
+    build && typed.trim() !== ''
+      ? JOINTS.filter(({ title, short }) => holds(`${title} ${short}`))
+      : []
   const actions = actionsOf(build).filter(({ words }) => holds(words))
   const items = asked ? (found.data?.items ?? []) : []
   return (
@@ -56,11 +60,14 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
         className="w-full rounded border border-steel bg-ground px-2 py-2 text-[15px]"
       />
       <Command.List className="mt-2 max-h-[52vh] overflow-y-auto">
-        {asked !== '' && !found.isLoading && items.length + joints.length + actions.length === 0 && (
-          <p className="py-3" role="status">
-            Nothing here is called "{asked}". Numbers are found in any spelling; try a part of the name.
-          </p>
-        )}
+        {asked !== '' &&
+          !found.isLoading &&
+          items.length + joints.length + actions.length === 0 && (
+            <p className="py-3" role="status">
+              Nothing here is called "{asked}". Numbers are found in any spelling; try a part of the
+              name.
+            </p>
+          )}
         {items.map((item) => (
           <Row
             key={`${item.kind}-${item.id}-${item.words}`}
@@ -71,7 +78,13 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
           />
         ))}
         {joints.map(({ id, title, number }) => (
-          <Row key={id} id={`joint-${id}`} words={title} detail={`Joint ${number}`} onSelect={() => go(`/builds/${build}/pairing?joint=${id}`)} />
+          <Row
+            key={id}
+            id={`joint-${id}`}
+            words={title}
+            detail={`Joint ${number}`}
+            onSelect={() => go(`/builds/${build}/pairing?joint=${id}`)}
+          />
         ))}
         {actions.map(({ words, detail, to, run }) => (
           <Row
@@ -91,8 +104,22 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
   )
 }
 
-const Row = ({ id, words, detail, onSelect }: { id: string; words: string; detail: string; onSelect: () => void }) => (
-  <Command.Item value={id} onSelect={onSelect} className="flex cursor-pointer items-baseline gap-3 border-b border-line px-2 py-1.5 aria-selected:bg-chosen">
+const Row = ({
+  id,
+  words,
+  detail,
+  onSelect,
+}: {
+  id: string
+  words: string
+  detail: string
+  onSelect: () => void
+}) => (
+  <Command.Item
+    value={id}
+    onSelect={onSelect}
+    className="flex cursor-pointer items-baseline gap-3 border-b border-line px-2 py-1.5 aria-selected:bg-chosen"
+  >
     <span className="min-w-0 truncate font-semibold">{words}</span>
     <span className="ml-auto shrink-0 text-steel">{detail}</span>
   </Command.Item>
@@ -113,25 +140,77 @@ interface Action {
 
 function actionsOf(build: string | undefined): Action[] {
   return [
-    ...(build ? STAGES.map((stage) => ({ words: stage.words, detail: `Stage, Alt+${stage.digit}`, to: `/builds/${build}/${stage.id}` })) : []),
-    ...(build ? [{ words: 'Shop mode', detail: 'Big and plain, one line at a time', to: `/builds/${build}/shop` }] : []),
-    ...(build ? [{ words: 'Recipient', detail: 'Measured on its drawings', to: `/builds/${build}/recipient` }] : []),
-    ...(build ? [{ words: 'Measuring card', detail: 'To print, or on a phone', to: `/builds/${build}/recipient/card` }] : []),
-    ...(build ? [{ words: 'Loose gearbox', detail: 'Tried on the bench', to: `/builds/${build}/bench` }] : []),
-    ...(build ? [{ words: 'Mating card', detail: 'To print or fill beside the floor', to: `/builds/${build}/mating` }] : []),
+    ...(build
+      ? STAGES.map((stage) => ({
+          words: stage.words,
+          detail: `Stage, Alt+${stage.digit}`,
+          to: `/builds/${build}/${stage.id}`,
+        }))
+      : []),
+    ...(build
+      ? [
+          {
+            words: 'Shop mode',
+            detail: 'Big and plain, one line at a time',
+            to: `/builds/${build}/shop`,
+          },
+        ]
+      : []),
+    ...(build
+      ? [
+          {
+            words: 'Recipient',
+            detail: 'Measured on its drawings',
+            to: `/builds/${build}/recipient`,
+          },
+        ]
+      : []),
+    ...(build
+      ? [
+          {
+            words: 'Measuring card',
+            detail: 'To print, or on a phone',
+            to: `/builds/${build}/recipient/card`,
+          },
+        ]
+      : []),
+    ...(build
+      ? [{ words: 'Loose gearbox', detail: 'Tried on the bench', to: `/builds/${build}/bench` }]
+      : []),
+    ...(build
+      ? [
+          {
+            words: 'Mating card',
+            detail: 'To print or fill beside the floor',
+            to: `/builds/${build}/mating`,
+          },
+        ]
+      : []),
     { words: 'Start a build', detail: 'Two minutes', to: '/start' },
     { words: 'Builds', detail: 'Page', to: '/' },
     { words: 'Catalogue', detail: 'Page', to: '/catalogue' },
     { words: 'Suppliers', detail: 'Page', to: '/suppliers' },
     { words: 'Settings', detail: 'Page', to: '/settings' },
-    { words: 'People and safekeeping', detail: 'Page: backups, trash, passcode', to: '/safekeeping' },
+    {
+      words: 'People and safekeeping',
+      detail: 'Page: backups, trash, passcode',
+      to: '/safekeeping',
+    },
     { words: 'Import offers', detail: 'Page', to: '/suppliers/import' },
     { words: 'Add an engine', detail: 'Page', to: '/catalogue/new/engine' },
     { words: 'Add a transmission', detail: 'Page', to: '/catalogue/new/transmission' },
     { words: 'Add a vehicle', detail: 'Page', to: '/catalogue/new/vehicle' },
     { words: 'Add a part', detail: 'Page', to: '/catalogue/new/part' },
     { words: 'Undo', detail: 'Ctrl+Z', run: () => void undoNewest() },
-    { words: 'Day or late bench', detail: 'Theme', run: () => setTheme(themeNow() === 'late' ? 'day' : 'late') },
-    { words: 'Print this page', detail: 'Action', run: () => setTimeout(() => window.print(), 100) },
+    {
+      words: 'Day or late bench',
+      detail: 'Theme',
+      run: () => setTheme(themeNow() === 'late' ? 'day' : 'late'),
+    },
+    {
+      words: 'Print this page',
+      detail: 'Action',
+      run: () => setTimeout(() => window.print(), 100),
+    },
   ]
 }

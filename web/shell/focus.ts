@@ -1,6 +1,7 @@
 import { useEffect } from 'react'
 
-const FOCUSABLE = 'a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), [tabindex]:not([tabindex="-1"])'
+const FOCUSABLE =
+  'a[href], button:not(:disabled), input:not(:disabled), select:not(:disabled), textarea:not(:disabled), [tabindex]:not([tabindex="-1"])'
 
 /**
  * Focus is never lost: when what had it leaves the page (a line settled, a row removed), it goes to what stands nearest,
@@ -17,7 +18,13 @@ export function useFocusKept(): void {
     }
     const observer = new MutationObserver(() => {
       if (!last || last.isConnected || document.activeElement !== document.body) return
-      const near = around.find((one) => one.isConnected && one !== document.body && one !== document.documentElement && one.querySelector(FOCUSABLE))
+      const near = around.find(
+        (one) =>
+          one.isConnected &&
+          one !== document.body &&
+          one !== document.documentElement &&
+          one.querySelector(FOCUSABLE),
+      )
       last = null
       near?.querySelector<HTMLElement>(FOCUSABLE)?.focus({ preventScroll: true })
     })

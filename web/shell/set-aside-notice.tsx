@@ -10,7 +10,8 @@ export function SetAsideNotice() {
   const names = rows.slice(0, NAMED).map((row) => row.name)
   return (
     <p role="status" className="border-b border-bridge bg-bench px-4 py-1.5 print:hidden">
-      {rows.length === 1 ? 'One thing' : `${rows.length} things`} could not be read and {rows.length === 1 ? 'is' : 'are'} left out of everything here: <b>{names.join(', ')}</b>
+      {rows.length === 1 ? 'One thing' : `${rows.length} things`} could not be read and{' '}
+      {rows.length === 1 ? 'is' : 'are'} left out of everything here: <b>{names.join(', ')}</b>
       {rows.length > NAMED ? ' and more' : ''}.{' '}
       <Link to="/safekeeping" className="text-accent underline underline-offset-2">
         Mend {rows.length === 1 ? 'it' : 'them'} in People and safekeeping

@@ -28,7 +28,15 @@ afterEach(cleanup)
 const answers = (paths: Record<string, unknown>) =>
   vi.stubGlobal(
     'fetch',
-    async (path: string) => new Response(JSON.stringify(paths[Object.keys(paths).find((one) => path.startsWith(`/api${one}`)) ?? ''] ?? { items: [] }), { status: 200 }),
+    async (path: string) =>
+      new Response(
+        JSON.stringify(
+          paths[Object.keys(paths).find((one) => path.startsWith(`/api${one}`)) ?? ''] ?? {
+            items: [],
+          },
+        ),
+        { status: 200 },
+      ),
   )
 const dark = (isDark: boolean) => vi.stubGlobal('matchMedia', () => ({ matches: isDark }))
 
@@ -71,13 +79,19 @@ test('nobody named yet: the way to name somebody; else who is at the bench, kept
 
 test('find lists what the server found, joints of the build and actions, and goes there', async () => {
   dark(false)
-  answers({ '/find': { items: [{ kind: 'number', id: 'part 7', words: 'MLD 417.20', detail: 'Clutch disc' }] } })
+  answers({
+    '/find': {
+      items: [{ kind: 'number', id: 'part 7', words: 'MLD 417.20', detail: 'Clutch disc' }],
+    },
+  })
   render(page(<Find build="lantern" />))
   fireEvent.click(screen.getByRole('button', { name: 'Find /' }))
   fireEvent.change(await screen.findByRole('combobox'), { target: { value: 'depth' } })
   expect(await screen.findByRole('option', { name: /Depth/ })).toBeTruthy()
   fireEvent.click(await screen.findByRole('option', { name: /MLD 417.20/ }))
-  await waitFor(() => expect(screen.getByRole('status').textContent).toBe('/catalogue/parts/part%207'))
+  await waitFor(() =>
+    expect(screen.getByRole('status').textContent).toBe('/catalogue/parts/part%207'),
+  )
   expect(screen.queryByRole('combobox')).toBeNull()
 })
 
@@ -98,7 +112,13 @@ test('with nothing typed every action stands ready, stages of the build first', 
   fireEvent.click(screen.getByRole('button', { name: 'Find /' }))
   const options = await screen.findAllByRole('option')
   expect(options[0]!.textContent).toContain('Brief')
-  for (const words of ['Shop mode', 'Start a build', 'Undo', 'Print this page', 'People and safekeeping'])
+  for (const words of [
+    'Shop mode',
+    'Start a build',
+    'Undo',
+    'Print this page',
+    'People and safekeeping',
+  ])
     expect(
       options.some((option) => option.textContent?.includes(words)),
       words,

@@ -37,7 +37,12 @@ export function Shell() {
   const navigate = useNavigate()
   for (const stage of STAGES) {
     // biome-ignore lint/correctness/useHookAtTopLevel: STAGES is a constant, so the hooks run in the same order.
-    useHotkeys(`alt+${stage.digit}`, () => build && navigate(`/builds/${build}/${stage.id}`), { preventDefault: true, enableOnFormTags: true }, [build])
+    useHotkeys(
+      `alt+${stage.digit}`,
+      () => build && navigate(`/builds/${build}/${stage.id}`),
+      { preventDefault: true, enableOnFormTags: true },
+      [build],
+    )
   }
   const { pathname } = useLocation()
   const session = useSession().data
@@ -51,7 +56,10 @@ export function Shell() {
   return (
     <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[56px_auto_minmax(0,1fr)] print:block print:h-auto">
       <header className="col-span-2 flex max-[560px]:col-span-1 items-center border-b border-ink bg-paper print:hidden">
-        <Link to="/" className="w-[148px] shrink-0 pl-4 text-[19px] font-extrabold tracking-wide [font-stretch:112%] max-[900px]:w-[112px]">
+        <Link
+          to="/"
+          className="w-[148px] shrink-0 pl-4 text-[19px] font-extrabold tracking-wide [font-stretch:112%] max-[900px]:w-[112px]"
+        >
           Junket
         </Link>
         {shown && <BuildTotals header={shown} />}
@@ -62,7 +70,13 @@ export function Shell() {
       >
         {build &&
           STAGES.map((stage) => (
-            <RailLink key={stage.id} to={`/builds/${build}/${stage.id}`} words={stage.words} count={shown?.open[stage.id as 'brief'] ?? 0} digit={stage.digit} />
+            <RailLink
+              key={stage.id}
+              to={`/builds/${build}/${stage.id}`}
+              words={stage.words}
+              count={shown?.open[stage.id as 'brief'] ?? 0}
+              digit={stage.digit}
+            />
           ))}
         {build && <hr className="mx-3 my-4 border-line max-[560px]:hidden" />}
         {OUTSIDE.map((item) => (
@@ -71,7 +85,10 @@ export function Shell() {
         <div className="mt-auto flex flex-col items-start gap-1 px-3 pt-4 max-[560px]:m-0 max-[560px]:flex-row max-[560px]:items-center max-[560px]:gap-3 max-[560px]:whitespace-nowrap max-[560px]:pt-0">
           <BenchPerson />
           {build && (
-            <Link to={`/builds/${build}/shop`} className="px-1 text-accent underline underline-offset-2">
+            <Link
+              to={`/builds/${build}/shop`}
+              className="px-1 text-accent underline underline-offset-2"
+            >
               Shop mode
             </Link>
           )}
@@ -82,15 +99,25 @@ export function Shell() {
           <KeysSheet />
         </div>
       </nav>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard. */}
-      <main className="min-h-0 overflow-y-auto focus-visible:-outline-offset-2 print:overflow-visible" tabIndex={0} key={here ?? 'outside'}>
+      <main
+        className="min-h-0 overflow-y-auto focus-visible:-outline-offset-2 print:overflow-visible"
+        // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls must be reachable by keyboard.
+        tabIndex={0}
+        key={here ?? 'outside'}
+      >
         {!isConnected && (
           <p role="status" className="border-b border-clash bg-bench px-4 py-1.5">
-            Junket does not answer just now. What you type is kept here and can be saved when it is back.
+            Junket does not answer just now. What you type is kept here and can be saved when it is
+            back.
           </p>
         )}
         <SetAsideNotice />
-        <ErrorBoundary resetKeys={[pathname]} fallbackRender={({ error: fault, resetErrorBoundary }) => <Failed error={fault} retry={resetErrorBoundary} />}>
+        <ErrorBoundary
+          resetKeys={[pathname]}
+          fallbackRender={({ error: fault, resetErrorBoundary }) => (
+            <Failed error={fault} retry={resetErrorBoundary} />
+          )}
+        >
           <Suspense fallback={<Loading what="the page" />}>
             <Outlet />
           </Suspense>
@@ -100,14 +127,29 @@ export function Shell() {
   )
 }
 
-function RailLink({ to, words, count, digit, end = false }: { to: string; words: string; count: number; digit?: number; end?: boolean }) {
+function RailLink({
+  to,
+  words,
+  count,
+  digit,
+  end = false,
+}: {
+  to: string
+  words: string
+  count: number
+  digit?: number
+  end?: boolean
+}) {
   return (
     <NavLink
       to={to}
       end={end}
       title={digit === undefined ? words : `${words} (Alt+${digit})`}
       className={({ isActive }) =>
-        clsx('flex items-center gap-1.5 border-l-[3px] py-1.5 pl-3 pr-3.5', isActive ? 'border-accent bg-paper font-bold' : 'border-transparent hover:bg-paper/60')
+        clsx(
+          'flex items-center gap-1.5 border-l-[3px] py-1.5 pl-3 pr-3.5',
+          isActive ? 'border-accent bg-paper font-bold' : 'border-transparent hover:bg-paper/60',
+        )
       }
     >
       {words}

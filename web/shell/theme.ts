@@ -6,7 +6,11 @@ const listeners = new Set<() => void>()
 /** Day is the workbench on paper; late is the same bench by lamplight. What was chosen is remembered; else the machine says. */
 export function themeNow(): Theme {
   const kept = localStorage.getItem('theme')
-  return kept === 'day' || kept === 'late' ? kept : matchMedia('(prefers-color-scheme: dark)').matches ? 'late' : 'day'
+  return kept === 'day' || kept === 'late'
+    ? kept
+    : matchMedia('(prefers-color-scheme: dark)').matches
+      ? 'late'
+      : 'day'
 }
 
 export function setTheme(theme: Theme): void {

@@ -5,7 +5,15 @@ import type { PairingDetail } from '../api/types.ts'
 import { Strip } from '../drawing/strip.tsx'
 
 /** The strip of one pairing. */
-export function PairingStrip({ pairing, selected, onSelect }: { pairing: PairingDetail; selected: string | null; onSelect: (joint: string) => void }) {
+export function PairingStrip({
+  pairing,
+  selected,
+  onSelect,
+}: {
+  pairing: PairingDetail
+  selected: string | null
+  onSelect: (joint: string) => void
+}) {
   const joints = pairing.joints.map(({ joint, bare, closed }) => ({
     joint,
     short: JOINTS.find(({ id }) => id === joint)?.short ?? joint,
@@ -17,7 +25,13 @@ export function PairingStrip({ pairing, selected, onSelect }: { pairing: Pairing
 }
 
 /** The strip of the build's chosen pairing; a joint leads to its why sheet. */
-export function BuildStrip({ build, selected = null }: { build: string; selected?: string | null }) {
+export function BuildStrip({
+  build,
+  selected = null,
+}: {
+  build: string
+  selected?: string | null
+}) {
   const navigate = useNavigate()
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
@@ -26,7 +40,11 @@ export function BuildStrip({ build, selected = null }: { build: string; selected
     <PairingStrip
       pairing={pairing}
       selected={selected}
-      onSelect={(joint) => navigate(`/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`)}
+      onSelect={(joint) =>
+        navigate(
+          `/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`,
+        )
+      }
     />
   )
 }

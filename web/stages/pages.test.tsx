@@ -26,7 +26,12 @@ let sent: Sent[] = []
 function serve(answers: Record<string, unknown>): void {
   vi.stubGlobal('fetch', async (url: string, init: RequestInit = {}) => {
     const path = url.replace('/api', '')
-    if (init.method && init.method !== 'GET') sent.push({ method: init.method, path, body: init.body ? JSON.parse(String(init.body)) : undefined })
+    if (init.method && init.method !== 'GET')
+      sent.push({
+        method: init.method,
+        path,
+        body: init.body ? JSON.parse(String(init.body)) : undefined,
+      })
     const key = Object.keys(answers)
       .filter((one) => path.startsWith(one))
       .sort((p, q) => q.length - p.length)[0]
@@ -43,13 +48,16 @@ const open = (Component: ComponentType, path: string, at: string) => {
     { initialEntries: [at] },
   )
   render(
-    <SWRConfig value={{ fetcher, provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}>
+    <SWRConfig
+      value={{ fetcher, provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}
+    >
       <RouterProvider router={router} />
     </SWRConfig>,
   )
   return router
 }
-const clickOn = (name: string | RegExp): void => void fireEvent.click(screen.getByRole('button', { name }))
+const clickOn = (name: string | RegExp): void =>
+  void fireEvent.click(screen.getByRole('button', { name }))
 
 beforeEach(() => {
   localStorage.clear()
@@ -57,10 +65,18 @@ beforeEach(() => {
 })
 afterEach(cleanup)
 
-const TYPES = { templates: TEMPLATES, families: [{ id: 'housing-no-3', words: 'Standard engine housing no. 3' }], stoppers: STOPPERS }
+const TYPES = {
+  templates: TEMPLATES,
+  families: [{ id: 'housing-no-3', words: 'Standard engine housing no. 3' }],
+  stoppers: STOPPERS,
+}
 
 test('a start says what is missing, asks what a comma means, and sends what was chosen', async () => {
-  serve({ '/templates': TYPES, '/settings': { units: {}, tolerances: {} }, '/builds/start': { id: 'b1', version: 1 } })
+  serve({
+    '/templates': TYPES,
+    '/settings': { units: {}, tolerances: {} },
+    '/builds/start': { id: 'b1', version: 1 },
+  })
   const router = open(Start, '/start', '/start')
   await screen.findByLabelText('Name')
   clickOn(/Start, and/)
@@ -71,11 +87,19 @@ test('a start says what is missing, asks what a comma means, and sends what was 
   expect((await screen.findByRole('alert')).textContent).toContain('could be')
   clickOn('1450')
   fireEvent.change(screen.getByLabelText('Engine'), { target: { value: 'template:iron-eight' } })
-  fireEvent.change(screen.getByLabelText("Engine's pattern family"), { target: { value: 'housing-no-3' } })
-  fireEvent.change(screen.getByLabelText('Gearbox'), { target: { value: 'template:heavy-five-speed' } })
+  fireEvent.change(screen.getByLabelText("Engine's pattern family"), {
+    target: { value: 'housing-no-3' },
+  })
+  fireEvent.change(screen.getByLabelText('Gearbox'), {
+    target: { value: 'template:heavy-five-speed' },
+  })
   fireEvent.click(screen.getByLabelText("The gearbox is the vehicle's own, and stays"))
   fireEvent.click(screen.getByLabelText('Heater'))
-  fireEvent.click(within(screen.getByRole('group', { name: /papers and the engine number/ })).getByLabelText('No'))
+  fireEvent.click(
+    within(screen.getByRole('group', { name: /papers and the engine number/ })).getByLabelText(
+      'No',
+    ),
+  )
   clickOn(/Start, and/)
   await waitFor(() => expect(router.state.location.pathname).toBe('/builds/b1/first'))
   expect(sent[0]!.body).toMatchObject({
@@ -111,7 +135,9 @@ test("every question tells what a no means and how to find out when one doesn't 
     expect(within(group).getByText(no)).toBeTruthy()
     fireEvent.click(within(group).getByLabelText("Don't know"))
     expect(within(group).getByText(find)).toBeTruthy()
-    expect(within(group).getByText(joint === null ? /Asked, not judged/ : /its joint is computed/)).toBeTruthy()
+    expect(
+      within(group).getByText(joint === null ? /Asked, not judged/ : /its joint is computed/),
+    ).toBeTruthy()
   }
 })
 
@@ -121,8 +147,28 @@ const FIRST = {
   transmissionId: 't',
   currency: 'EUR',
   joints: [
-    { joint: 'depth', title: 'Depth', code: 'unmeasured', lean: 'likely', agreed: 4, stated: 8, evidence: null, missing: 4, minutes: 40 },
-    { joint: 'torque', title: 'Torque', code: 'fits', lean: 'likely', agreed: 2, stated: 2, evidence: 'assumed', missing: 0, minutes: 0 },
+    {
+      joint: 'depth',
+      title: 'Depth',
+      code: 'unmeasured',
+      lean: 'likely',
+      agreed: 4,
+      stated: 8,
+      evidence: null,
+      missing: 4,
+      minutes: 40,
+    },
+    {
+      joint: 'torque',
+      title: 'Torque',
+      code: 'fits',
+      lean: 'likely',
+      agreed: 2,
+      stated: 2,
+      evidence: 'assumed',
+      missing: 0,
+      minutes: 0,
+    },
   ],
   stoppers: STOPPERS.map((stopper) => ({ ...stopper, says: null })),
   lines: [
@@ -136,7 +182,16 @@ const FIRST = {
       hours: { low: 0.3, high: 1 },
       from: 'assumed',
     },
-    { need: 'disc/coupling/main', words: 'Clutch disc', group: 'Clutch', quantity: 1, why: 'Completes it', price: null, hours: { low: 0, high: 0 }, from: 'assumed' },
+    {
+      need: 'disc/coupling/main',
+      words: 'Clutch disc',
+      group: 'Clutch',
+      quantity: 1,
+      why: 'Completes it',
+      price: null,
+      hours: { low: 0, high: 0 },
+      from: 'assumed',
+    },
   ],
   parts: { low: 800, high: 4500 },
   hours: { low: 0.3, high: 1 },
@@ -144,7 +199,16 @@ const FIRST = {
   total: { low: 2300, high: 9500 },
   unpriced: 1,
   toSettle: ['belt/bay/main'],
-  measure: [{ port: 'e/crank-flange/main', field: 'proudMm', label: 'Flange proud', partName: 'Iron V eight', minutes: 5, joints: ['depth'] }],
+  measure: [
+    {
+      port: 'e/crank-flange/main',
+      field: 'proudMm',
+      label: 'Flange proud',
+      partName: 'Iron V eight',
+      minutes: 5,
+      joints: ['depth'],
+    },
+  ],
 }
 
 test('the first answer: ranges, leaning where nothing is measured, what has no range said so', async () => {
@@ -157,7 +221,9 @@ test('the first answer: ranges, leaning where nothing is measured, what has no r
   expect(depth.textContent).toContain('likely')
   expect(depth.textContent).toContain('4 of 8')
   expect(screen.getByRole('row', { name: /Torque/ }).textContent).not.toContain('likely')
-  expect(screen.getByText('Flange proud').closest('a')!.getAttribute('href')).toContain('joint=depth')
+  expect(screen.getByText('Flange proud').closest('a')!.getAttribute('href')).toContain(
+    'joint=depth',
+  )
   expect(screen.getByText(/not an engineering approval/)).toBeTruthy()
 })
 
@@ -166,15 +232,43 @@ test('a small thing is confirmed or dropped; a question is answered', async () =
   open(First, '/builds/:build/first', '/builds/b/first')
   await screen.findByText('1 small things that stop a build on the day.')
   clickOn('Confirm Drive belt')
-  await waitFor(() => expect(sent).toContainEqual({ method: 'POST', path: '/builds/b/decisions', body: { needId: 'belt/bay/main', act: 'confirm' } }))
+  await waitFor(() =>
+    expect(sent).toContainEqual({
+      method: 'POST',
+      path: '/builds/b/decisions',
+      body: { needId: 'belt/bay/main', act: 'confirm' },
+    }),
+  )
   clickOn('Drop Drive belt')
   await waitFor(() => expect(sent.at(-1)!.body).toEqual({ needId: 'belt/bay/main', act: 'drop' }))
-  fireEvent.click(within(screen.getByRole('group', { name: /rotate|turn the way the gearbox/ })).getByLabelText('Yes'))
-  await waitFor(() => expect(sent.at(-1)).toMatchObject({ path: '/builds/b/stoppers', body: { question: 'rotation', says: 'yes' } }))
+  fireEvent.click(
+    within(screen.getByRole('group', { name: /rotate|turn the way the gearbox/ })).getByLabelText(
+      'Yes',
+    ),
+  )
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({
+      path: '/builds/b/stoppers',
+      body: { question: 'rotation', says: 'yes' },
+    }),
+  )
 })
 
 const terms = (price: number) =>
-  (['price', 'fetch', 'strip', 'repair', 'missing', 'selling', 'disposal', 'storage', 'sale', 'scrap'] as const).map((id) => ({
+  (
+    [
+      'price',
+      'fetch',
+      'strip',
+      'repair',
+      'missing',
+      'selling',
+      'disposal',
+      'storage',
+      'sale',
+      'scrap',
+    ] as const
+  ).map((id) => ({
     id,
     words: id,
     how: id === 'strip' ? '6 h at the labour rate' : '',
@@ -216,7 +310,9 @@ test('donors stand side by side: those that yield something first, the least net
       .map((head) => head.textContent),
   ).toEqual(['CheapQuay', 'DearQuay', 'AbroadQuay', 'UselessQuay'])
   expect(screen.getByText(/no exchange rate from XPF/)).toBeTruthy()
-  expect(screen.getByRole('row', { name: /^strip/ }).textContent).toContain('6 h at the labour rate')
+  expect(screen.getByRole('row', { name: /^strip/ }).textContent).toContain(
+    '6 h at the labour rate',
+  )
 })
 
 test('what a sheet puts at risk stands with its donor; amounts are changed on the newest version', async () => {
@@ -245,21 +341,40 @@ test('what a sheet puts at risk stands with its donor; amounts are changed on th
   const dialog = await screen.findByRole('dialog')
   fireEvent.input(within(dialog).getByLabelText('Price'), { target: { value: '850' } })
   fireEvent.click(within(dialog).getByRole('button', { name: 'Save' }))
-  await waitFor(() => expect(sent[0]).toMatchObject({ method: 'PATCH', path: '/donors/d1', body: { version: 7, priceMinor: 85000, saleFee: 0.1 } }))
+  await waitFor(() =>
+    expect(sent[0]).toMatchObject({
+      method: 'PATCH',
+      path: '/donors/d1',
+      body: { version: 7, priceMinor: 85000, saleFee: 0.1 },
+    }),
+  )
 })
 
 test('the sheet: cautions at their steps, a risk under a bad answer, a quantity read as typed, pieces of this pairing', async () => {
   serve({
-    '/builds/b/donors/d/sheet': { donor: { id: 'd', name: 'Pinnace', place: null }, build: 'Lantern', pieces: [{ question: 'has:starter', words: 'Starter' }], answers: {} },
+    '/builds/b/donors/d/sheet': {
+      donor: { id: 'd', name: 'Pinnace', place: null },
+      build: 'Lantern',
+      pieces: [{ question: 'has:starter', words: 'Starter' }],
+      answers: {},
+    },
     '/settings': { units: {}, tolerances: {} },
   })
   open(Sheet, '/builds/:build/donors/:donor/sheet', '/builds/b/donors/d/sheet')
   await screen.findByRole('heading', { name: 'Pinnace' })
-  for (const words of [/Fuel smell/, /never on a jack alone/, /Airbags, fired or not/, /Refrigerant is recovered/]) expect(screen.getAllByText(words)).toHaveLength(1)
+  for (const words of [
+    /Fuel smell/,
+    /never on a jack alone/,
+    /Airbags, fired or not/,
+    /Refrigerant is recovered/,
+  ])
+    expect(screen.getAllByText(words)).toHaveLength(1)
   fireEvent.click(within(screen.getByRole('group', { name: 'Hit behind' })).getByLabelText('Hit'))
   expect(screen.getAllByText(/Axle pushed/)).toHaveLength(2)
   fireEvent.click(within(screen.getByRole('group', { name: 'Starter' })).getByLabelText('No'))
-  fireEvent.change(screen.getByLabelText('Oil pressure, warm, at idle'), { target: { value: '20 psi' } })
+  fireEvent.change(screen.getByLabelText('Oil pressure, warm, at idle'), {
+    target: { value: '20 psi' },
+  })
   expect(screen.getByText(/^reads 13[78].* kPa$/)).toBeTruthy()
   fireEvent.blur(screen.getByLabelText('Oil pressure, warm, at idle'))
   await waitFor(() =>
@@ -274,8 +389,12 @@ test('the sheet: cautions at their steps, a risk under a bad answer, a quantity 
 test('people, backups and trash: a restore asks first and names what it does', async () => {
   serve({
     '/people': { items: [{ id: 'p', version: 2, name: 'Ida', decimal: 'ask' }] },
-    '/backups': { items: [{ name: 'junket-x.sqlite', at: '2026-11-01T08:00:00Z', bytes: 2048, why: 'day' }] },
-    '/trash': { items: [{ id: 't', entity: 'build', at: '2026-11-01T08:00:00Z', name: 'Lantern', rows: 12 }] },
+    '/backups': {
+      items: [{ name: 'junket-x.sqlite', at: '2026-11-01T08:00:00Z', bytes: 2048, why: 'day' }],
+    },
+    '/trash': {
+      items: [{ id: 't', entity: 'build', at: '2026-11-01T08:00:00Z', name: 'Lantern', rows: 12 }],
+    },
     '/session': { asks: true, signedIn: true, hasPasscode: true },
   })
   open(Safekeeping, '/safekeeping', '/safekeeping')
@@ -285,11 +404,21 @@ test('people, backups and trash: a restore asks first and names what it does', a
   clickOn('Leave it')
   clickOn(/^Restore the backup/)
   clickOn('Restore this backup')
-  await waitFor(() => expect(sent[0]).toMatchObject({ method: 'POST', path: '/backups/junket-x.sqlite/restore' }))
+  await waitFor(() =>
+    expect(sent[0]).toMatchObject({ method: 'POST', path: '/backups/junket-x.sqlite/restore' }),
+  )
   clickOn('Put back Lantern')
   await waitFor(() => expect(sent.at(-1)).toMatchObject({ path: '/trash/t/restore' }))
-  fireEvent.change(screen.getByLabelText('What a comma means to Ida'), { target: { value: 'comma' } })
-  await waitFor(() => expect(sent.at(-1)).toMatchObject({ method: 'PATCH', path: '/people/p', body: { version: 2, decimal: 'comma' } }))
+  fireEvent.change(screen.getByLabelText('What a comma means to Ida'), {
+    target: { value: 'comma' },
+  })
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({
+      method: 'PATCH',
+      path: '/people/p',
+      body: { version: 2, decimal: 'comma' },
+    }),
+  )
   expect(screen.getByRole('button', { name: 'Sign out' })).toBeTruthy()
 })
 
@@ -347,7 +476,11 @@ test('shop mode shows one line at a time, the keys and the buttons alike; an emp
     cautions,
   })
   serve({
-    '/builds/b/parts': { lines: [line('a', 'Clutch disc', ['Asbestos.']), line('b', 'Cover bolts')], dropped: [], excluded: [] },
+    '/builds/b/parts': {
+      lines: [line('a', 'Clutch disc', ['Asbestos.']), line('b', 'Cover bolts')],
+      dropped: [],
+      excluded: [],
+    },
     '/builds/b': { build: { id: 'b', name: 'Lantern' }, engineId: null, transmissionId: null },
   })
   open(Shop, '/builds/:build/shop', '/builds/b/shop')
@@ -358,9 +491,14 @@ test('shop mode shows one line at a time, the keys and the buttons alike; an emp
   expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('2 × Cover bolts')
   expect(screen.queryByText('Asbestos.')).toBeNull()
   fireEvent.keyDown(document.body, { key: 'ArrowLeft', code: 'ArrowLeft' })
-  await waitFor(() => expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('2 × Clutch disc'))
+  await waitFor(() =>
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('2 × Clutch disc'),
+  )
   cleanup()
-  serve({ '/builds/b/parts': { lines: [], dropped: [], excluded: [] }, '/builds/b': { build: { id: 'b', name: 'Lantern' }, engineId: null, transmissionId: null } })
+  serve({
+    '/builds/b/parts': { lines: [], dropped: [], excluded: [] },
+    '/builds/b': { build: { id: 'b', name: 'Lantern' }, engineId: null, transmissionId: null },
+  })
   open(Shop, '/builds/:build/shop', '/builds/b/shop')
   expect(await screen.findByText(/choose a pairing first/)).toBeTruthy()
 })

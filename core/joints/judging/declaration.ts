@@ -5,7 +5,9 @@ import type { Read, Shop, Term } from './read.ts'
 
 export type Reads = Readonly<Record<string, Read>>
 /** The values of declared reads: an input that is not declared cannot be read. */
-export type Values<R extends Reads> = { readonly [K in keyof R]: R[K] extends Read<infer T> ? T : never }
+export type Values<R extends Reads> = {
+  readonly [K in keyof R]: R[K] extends Read<infer T> ? T : never
+}
 type Numeric<R extends Reads> = {
   [K in keyof R]: R[K] extends Read<infer T>
     ? [number] extends [T]
@@ -38,11 +40,22 @@ export interface Measure<R extends Reads = Reads> extends Formula<number, R> {
 }
 
 /** A formula that is not a number: holds or not, or words. */
-export const formula = <const R extends Reads, T>(reads: R, of: (x: Values<R>, shop: Shop, pm: Spread<R>) => T): Formula<T, any> => ({ reads, of })
+export const formula = <const R extends Reads, T>(
+  reads: R,
+  of: (x: Values<R>, shop: Shop, pm: Spread<R>) => T,
+): Formula<T, any> => ({ reads, of })
 /** A number that rises or falls with each of its inputs. */
-export const measure = <const R extends Reads>(reads: R, of: (x: Values<R>, shop: Shop) => number, sense: Sense<R>): Measure<any> => ({ reads, of, sense: sense as never })
+export const measure = <const R extends Reads>(
+  reads: R,
+  of: (x: Values<R>, shop: Shop) => number,
+  sense: Sense<R>,
+): Measure<any> => ({ reads, of, sense: sense as never })
 /** A measure as a read of another formula; it must have a sense for every number. */
-export const computed = <const R extends Reads>(reads: R, of: (x: Values<R>, shop: Shop) => number, sense: Sense<R>): Read<number> => ({
+export const computed = <const R extends Reads>(
+  reads: R,
+  of: (x: Values<R>, shop: Shop) => number,
+  sense: Sense<R>,
+): Read<number> => ({
   source: { at: 'computed', measure: { reads, of, sense: sense as never } },
 })
 /** A number that gives its own ends. */
@@ -55,7 +68,8 @@ export const bounded = <const R extends Reads>(
 export const plus = (of: Read<number>): Term => ({ sign: 1, of })
 export const minus = (of: Read<number>): Term => ({ sign: -1, of })
 /** The same sum the other way round. */
-export const less = (terms: readonly Term[]): Term[] => terms.map(({ sign, of }) => ({ sign: sign === 1 ? -1 : 1, of }))
+export const less = (terms: readonly Term[]): Term[] =>
+  terms.map(({ sign, of }) => ({ sign: sign === 1 ? -1 : 1, of }))
 
 /** An end of a window: a number, one of the shop's tolerances or its negative, or computed. */
 export type End = number | ToleranceName | `-${ToleranceName}` | Measure
@@ -73,7 +87,11 @@ export interface Step {
 /** Repeats a limit: over the ratings found (or the one nobody stated), or over the entries of a list. */
 export type Each =
   | { readonly ratings: (slot: string) => boolean; readonly orMissing: boolean }
-  | { readonly list: Read<readonly any[] | null>; readonly at: (entry: any) => string; readonly unknown: object }
+  | {
+      readonly list: Read<readonly any[] | null>
+      readonly at: (entry: any) => string
+      readonly unknown: object
+    }
 
 /** One limit, declared once: everything that is asked, judged, drawn and tested of it comes from here. */
 export interface Limit {
@@ -115,7 +133,8 @@ export interface Caution {
 }
 
 /** What must hold for a limit to be stated. */
-export const guardsOf = ({ when }: Limit): readonly Formula<boolean>[] => (when === undefined ? [] : Array.isArray(when) ? when : [when as Formula<boolean>])
+export const guardsOf = ({ when }: Limit): readonly Formula<boolean>[] =>
+  when === undefined ? [] : Array.isArray(when) ? when : [when as Formula<boolean>]
 
 /** Every read of a limit, in the order it is asked: what must be known, then what only steps and guards look at. */
 export function readsOf(limit: Limit): LimitReads {
@@ -130,7 +149,9 @@ interface LimitReads {
 const known = new WeakMap<Limit, LimitReads>()
 
 function gather(limit: Limit): LimitReads {
-  const ends = (limit.window ?? []).flatMap((end) => (typeof end === 'object' ? Object.values(end.reads) : []))
+  const ends = (limit.window ?? []).flatMap((end) =>
+    typeof end === 'object' ? Object.values(end.reads) : [],
+  )
   const needed = [
     ...(limit.names ?? []),
     ...(limit.terms ?? []).map(({ of }) => of),
@@ -141,15 +162,22 @@ function gather(limit: Limit): LimitReads {
   const steps = [limit.below, limit.above, limit.otherwise].flatMap((step) => stepsOf(step))
   const sometimes = [
     ...guardsOf(limit).flatMap(({ reads }) => Object.values(reads)),
-    ...steps.flatMap((step) => [...(step.ask ? [step.ask] : []), ...Object.values(step.when?.reads ?? {})]),
+    ...steps.flatMap((step) => [
+      ...(step.ask ? [step.ask] : []),
+      ...Object.values(step.when?.reads ?? {}),
+    ]),
   ]
-  return { needed: needed.filter((read) => !read.isAside), sometimes: [...sometimes, ...needed.filter((read) => read.isAside)] }
+  return {
+    needed: needed.filter((read) => !read.isAside),
+    sometimes: [...sometimes, ...needed.filter((read) => read.isAside)],
+  }
 }
 
 const UNSTATED: Outcome = { code: BRIDGE, words: 'Outside its window' }
 
 /** The ladder of a miss; what nobody stated is a piece. */
-export const stepsOf = (step: Outcome | readonly Step[] | undefined): readonly Step[] => (step === undefined ? [] : Array.isArray(step) ? step : [{ becomes: step as Outcome }])
+export const stepsOf = (step: Outcome | readonly Step[] | undefined): readonly Step[] =>
+  step === undefined ? [] : Array.isArray(step) ? step : [{ becomes: step as Outcome }]
 export const ladder = (limit: Limit, under: boolean): readonly Step[] => {
   const own = stepsOf(under ? limit.below : limit.above)
   const steps = own.length > 0 ? own : stepsOf(under ? limit.above : limit.below)

@@ -11,7 +11,11 @@ export interface JointField {
   readonly label: string
   readonly unit: string
   readonly minutes: number
-  readonly methods: readonly { readonly id: string; readonly words: string; readonly plusMinus: number }[]
+  readonly methods: readonly {
+    readonly id: string
+    readonly words: string
+    readonly plusMinus: number
+  }[]
 }
 
 export interface JointDescription {
@@ -23,19 +27,44 @@ export interface JointDescription {
   readonly strip: StripPlace | null
   readonly drawing: DrawingId | null
   readonly cures: Readonly<Record<string, CurePlace>>
-  readonly limits: readonly { readonly id: string; readonly label: string; readonly unit: string; readonly damage: boolean }[]
+  readonly limits: readonly {
+    readonly id: string
+    readonly label: string
+    readonly unit: string
+    readonly damage: boolean
+  }[]
   readonly reads: readonly JointField[]
 }
 
 /** What a joint decides on and how each of its fields is measured, read off its declaration. */
 export function describeJoint(joint: Joint): JointDescription {
   const { id, number, title, place, decides, strip, drawing, cures } = joint
-  const limits = new Map(joint.limits.map(({ id, label, unit, damage }) => [id, { id, label, unit, damage: damage ?? false }]))
+  const limits = new Map(
+    joint.limits.map(({ id, label, unit, damage }) => [
+      id,
+      { id, label, unit, damage: damage ?? false },
+    ]),
+  )
   const fields = new Map<string, JointField>()
   const ordered = joint.limits.map(readsOf)
-  for (const read of [...ordered.flatMap(({ needed }) => needed), ...ordered.flatMap(({ sometimes }) => sometimes)])
-    for (const { kind, field } of fieldsRead(read)) fields.set(`${kind}.${field}`, fieldOf(kind, field))
-  return { id, number, title, place, decides, strip, drawing, cures, limits: [...limits.values()], reads: [...fields.values()] }
+  for (const read of [
+    ...ordered.flatMap(({ needed }) => needed),
+    ...ordered.flatMap(({ sometimes }) => sometimes),
+  ])
+    for (const { kind, field } of fieldsRead(read))
+      fields.set(`${kind}.${field}`, fieldOf(kind, field))
+  return {
+    id,
+    number,
+    title,
+    place,
+    decides,
+    strip,
+    drawing,
+    cures,
+    limits: [...limits.values()],
+    reads: [...fields.values()],
+  }
 }
 
 function fieldOf(kind: PortKindName, field: string): JointField {
@@ -46,6 +75,10 @@ function fieldOf(kind: PortKindName, field: string): JointField {
     label: words.label,
     unit: words.unit,
     minutes: words.minutes,
-    methods: words.methods.map((id) => ({ id, words: METHODS[id].words, plusMinus: METHODS[id].plusMinus })),
+    methods: words.methods.map((id) => ({
+      id,
+      words: METHODS[id].words,
+      plusMinus: METHODS[id].plusMinus,
+    })),
   }
 }

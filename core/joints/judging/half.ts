@@ -48,7 +48,17 @@ export interface Half {
 }
 
 /** The other half where all of it is in one. */
-export const EMPTY_HALF: Half = { isKnown: true, weakest: NO_GRADE, sum: 0, pm: 0, guards: [], main: [], rungs: [], asks: [], solved: [] }
+export const EMPTY_HALF: Half = {
+  isKnown: true,
+  weakest: NO_GRADE,
+  sum: 0,
+  pm: 0,
+  guards: [],
+  main: [],
+  rungs: [],
+  asks: [],
+  solved: [],
+}
 
 export interface PartFormula {
   readonly reads: readonly (Read | null)[]
@@ -83,12 +93,17 @@ export class Part {
 
   /** What tells two scenes apart for it: the fields it comes to, and its values that are none. */
   signature(scene: Scene): unknown[] {
-    const reads = [...this.names, ...this.terms.map(({ of }) => of), ...[...this.guards, ...this.main, ...this.rungs].flatMap((formula) => formula.reads), ...this.asks].filter(
-      (read) => read !== null,
-    )
+    const reads = [
+      ...this.names,
+      ...this.terms.map(({ of }) => of),
+      ...[...this.guards, ...this.main, ...this.rungs].flatMap((formula) => formula.reads),
+      ...this.asks,
+    ].filter((read) => read !== null)
     return reads.flatMap((read) => {
       const leaves = leavesOf(read, scene, this.share)
-      return leaves.length > 0 && read.source.at !== 'item' ? leaves : [...leaves, lookUp(read, scene, this.share).v]
+      return leaves.length > 0 && read.source.at !== 'item'
+        ? leaves
+        : [...leaves, lookUp(read, scene, this.share).v]
     })
   }
 
@@ -126,10 +141,19 @@ export class Part {
       weakest,
       sum,
       pm,
-      guards: this.guards.length === 0 ? NO_INPUTS : this.guards.map((formula) => inputsOf(formula, scene, share)),
+      guards:
+        this.guards.length === 0
+          ? NO_INPUTS
+          : this.guards.map((formula) => inputsOf(formula, scene, share)),
       main,
-      rungs: this.rungs.length === 0 ? NO_INPUTS : this.rungs.map((formula) => inputsOf(formula, scene, share)),
-      asks: this.asks.length === 0 ? NO_ASKS : this.asks.map((read) => read && lookUp(read, scene, share)),
+      rungs:
+        this.rungs.length === 0
+          ? NO_INPUTS
+          : this.rungs.map((formula) => inputsOf(formula, scene, share)),
+      asks:
+        this.asks.length === 0
+          ? NO_ASKS
+          : this.asks.map((read) => read && lookUp(read, scene, share)),
       solved: [],
     }
   }
@@ -137,7 +161,11 @@ export class Part {
 
 const NO_INPUTS: readonly Inputs[] = []
 const NO_ASKS: readonly null[] = []
-const inputsOf = ({ reads, isWhole, isNone }: PartFormula, scene: Scene, share: Share | undefined): Inputs => ({
+const inputsOf = (
+  { reads, isWhole, isNone }: PartFormula,
+  scene: Scene,
+  share: Share | undefined,
+): Inputs => ({
   list: reads.map((read) => read && lookUp(read, scene, share)),
   isWhole,
   isNone,

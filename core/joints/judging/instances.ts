@@ -15,7 +15,10 @@ export function instancesOf({ each }: { readonly each?: Each }, scene: Scene): r
   if ('ratings' in each) {
     const found = scene.b.ratings.filter((rating) => each.ratings(rating.slot))
     const ratings = found.length === 0 && each.orMissing ? [PORT_KINDS.ratings.missing] : found
-    return ratings.map((rating) => ({ scene: { ...scene, each: rating as unknown as AnyPort }, at: rating.torqueNm.at.partName }))
+    return ratings.map((rating) => ({
+      scene: { ...scene, each: rating as unknown as AnyPort },
+      at: rating.torqueNm.at.partName,
+    }))
   }
   const list = lookUp(each.list, scene)
   const entries: readonly unknown[] = list.claim !== null ? list.v : [each.unknown]

@@ -11,7 +11,15 @@ import { a, orElse, spacers, total } from './read.ts'
 const LOW = { code: BRIDGE, words: 'low', pieces: ['plate'] } as const
 const HIGH = { code: CLASH, words: 'high' } as const
 const thickness = a.plate.thicknessMm
-const limit: Limit = { id: 'x', label: 'X', unit: 'mm', terms: [plus(thickness)], window: [1, 3], below: LOW, above: HIGH }
+const limit: Limit = {
+  id: 'x',
+  label: 'X',
+  unit: 'mm',
+  terms: [plus(thickness)],
+  window: [1, 3],
+  below: LOW,
+  above: HIGH,
+}
 const damage: Limit = { ...limit, damage: true }
 
 const joint = (...limits: Limit[]): Joint => ({
@@ -29,8 +37,10 @@ const joint = (...limits: Limit[]): Joint => ({
   drawing: null,
 })
 /** A plate so thick, and a ring whose place is not known. */
-const plateOf = (value: number, pm?: number) => compilePorts(port('plate', { thicknessMm: value }, { pm, grade: 'heard' }))
-const judged = (value: number, pm: number | undefined, ...limits: Limit[]): Verdict => checkJoint(joint(...limits), plateOf(value, pm), [], context())!
+const plateOf = (value: number, pm?: number) =>
+  compilePorts(port('plate', { thicknessMm: value }, { pm, grade: 'heard' }))
+const judged = (value: number, pm: number | undefined, ...limits: Limit[]): Verdict =>
+  checkJoint(joint(...limits), plateOf(value, pm), [], context())!
 
 test.each([
   [0.5, 'bridge'],
@@ -59,7 +69,17 @@ test.each([
 })
 
 test('the ends of a window take part: each at the end that is worse', () => {
-  const m = { value: 2, down: 0.1, up: 0.1, low: 1.5, high: 3, lowLeast: 1.1, lowMost: 1.9, highLeast: 2.1, highMost: 3.5 }
+  const m = {
+    value: 2,
+    down: 0.1,
+    up: 0.1,
+    low: 1.5,
+    high: 3,
+    lowLeast: 1.1,
+    lowMost: 1.9,
+    highLeast: 2.1,
+    highMost: 3.5,
+  }
   expect(judge(m, true)).toBe('agrees')
   expect(judge({ ...m, lowMost: 1.95 }, true)).toBe('straddles')
   expect(judge({ ...m, highLeast: 2.05 }, true)).toBe('straddles')
@@ -69,22 +89,53 @@ test('the ends of a window take part: each at the end that is worse', () => {
 
 test('a near miss has the milder outcome, a far one the harder', () => {
   const steps = [{ within: 3, becomes: { code: WORK, words: 'shim' } as const }]
-  const near: Limit = { ...limit, below: [...steps, { becomes: LOW }], above: [...steps, { becomes: HIGH }] }
-  expect([6, 6.1, -2, -2.1].map((value) => judged(value, 0, near).code)).toEqual(['work', 'clash', 'work', 'bridge'])
+  const near: Limit = {
+    ...limit,
+    below: [...steps, { becomes: LOW }],
+    above: [...steps, { becomes: HIGH }],
+  }
+  expect([6, 6.1, -2, -2.1].map((value) => judged(value, 0, near).code)).toEqual([
+    'work',
+    'clash',
+    'work',
+    'bridge',
+  ])
 })
 
 test('what a miss asks is asked only once it is missed, and unknown it is not measured', () => {
-  const asks: Limit = { ...limit, above: [{ ask: a.face.mayTurn, becomes: { code: WORK, words: 'turned' } }, { becomes: HIGH }] }
-  const faced = (values: object) => checkJoint(joint(asks), [...plateOf(4, 0), ...compilePorts(port('face', { ...values }, { looks: 'rearward' }))], [], context())!
+  const asks: Limit = {
+    ...limit,
+    above: [{ ask: a.face.mayTurn, becomes: { code: WORK, words: 'turned' } }, { becomes: HIGH }],
+  }
+  const faced = (values: object) =>
+    checkJoint(
+      joint(asks),
+      [...plateOf(4, 0), ...compilePorts(port('face', { ...values }, { looks: 'rearward' }))],
+      [],
+      context(),
+    )!
   expect(judged(2, 0, asks).fields.map(({ field }) => field)).toEqual(['thicknessMm'])
   expect([faced({ mayTurn: true }).code, faced({ mayTurn: false }).code]).toEqual(['work', 'clash'])
   expect(faced({})).toMatchObject({ code: 'unmeasured', known: 0, missing: [{ field: 'mayTurn' }] })
 })
 
 test('a measure is taken with every input at its bad end, or gives its own ends', () => {
-  const double: Limit = { ...damage, terms: [], measure: measure({ mm: thickness }, ({ mm }) => 2 * mm, { mm: 1 }), window: [1, 6] }
-  expect(judged(2, 1, double).limits[0]).toMatchObject({ value: 4, plusMinus: 2, worstMargin: 0, code: 'fits' })
-  const falling: Limit = { ...double, measure: measure({ mm: thickness }, ({ mm }) => 8 - 2 * mm, { mm: -1 }) }
+  const double: Limit = {
+    ...damage,
+    terms: [],
+    measure: measure({ mm: thickness }, ({ mm }) => 2 * mm, { mm: 1 }),
+    window: [1, 6],
+  }
+  expect(judged(2, 1, double).limits[0]).toMatchObject({
+    value: 4,
+    plusMinus: 2,
+    worstMargin: 0,
+    code: 'fits',
+  })
+  const falling: Limit = {
+    ...double,
+    measure: measure({ mm: thickness }, ({ mm }) => 8 - 2 * mm, { mm: -1 }),
+  }
   expect(judged(2, 1, falling).limits[0]).toMatchObject({ value: 4, worstMargin: 0, code: 'fits' })
   const own: Limit = {
     ...double,
@@ -99,8 +150,19 @@ test('a measure is taken with every input at its bad end, or gives its own ends'
 })
 
 test('worst case adds every ±, root-sum-square takes each length of a sum apart', () => {
-  const summed: Limit = { ...limit, terms: [], measure: measure({ whole: total([plus(thickness), plus(a.ring.nearMm)]) }, ({ whole }) => 2 * whole, { whole: 1 }), window: [0, 99] }
-  const ports = [...plateOf(2, 0.3), ...compilePorts(port('ring', { nearMm: 5 }, { pm: 0.4 }))].map((one) => ({ ...one, looks: 'rearward' as const }))
+  const summed: Limit = {
+    ...limit,
+    terms: [],
+    measure: measure(
+      { whole: total([plus(thickness), plus(a.ring.nearMm)]) },
+      ({ whole }) => 2 * whole,
+      { whole: 1 },
+    ),
+    window: [0, 99],
+  }
+  const ports = [...plateOf(2, 0.3), ...compilePorts(port('ring', { nearMm: 5 }, { pm: 0.4 }))].map(
+    (one) => ({ ...one, looks: 'rearward' as const }),
+  )
   const [record] = checkJoint(joint(summed), ports as never, [], context())!.limits
   expect(record!.value).toBe(14)
   expect(record!.plusMinus).toBeCloseTo(1.4)
@@ -108,7 +170,14 @@ test('worst case adds every ±, root-sum-square takes each length of a sum apart
 })
 
 test('an input with a stand-in is named when it is not known, and never missing', () => {
-  const optional: Limit = { ...limit, terms: [], measure: measure({ mm: thickness, ring: orElse(a.ring.nearMm, 0) }, (x) => x.mm + x.ring, { mm: 1, ring: 1 }) }
+  const optional: Limit = {
+    ...limit,
+    terms: [],
+    measure: measure({ mm: thickness, ring: orElse(a.ring.nearMm, 0) }, (x) => x.mm + x.ring, {
+      mm: 1,
+      ring: 1,
+    }),
+  }
   const verdict = judged(2, 0, optional)
   expect(verdict).toMatchObject({ code: 'fits', missing: [] })
   expect(verdict.fields.map(({ field }) => field)).toEqual(['thicknessMm', 'nearMm'])
@@ -116,14 +185,42 @@ test('an input with a stand-in is named when it is not known, and never missing'
 
 test('the record tells terms, margins, worst case, what is missing and what it leans to', () => {
   const ports = compilePorts(port('plate', { thicknessMm: 2 }, { pm: 0.1, grade: 'catalogue' }))
-  const verdict = checkJoint(joint(damage, { ...limit, terms: [minus(a.spacer.thicknessMm)] }), ports, [], context())!
-  expect(verdict).toMatchObject({ code: 'unmeasured', stated: 2, known: 1, agreed: 1, outside: 0, lean: 'likely', evidence: 'catalogue', minutes: 10 })
-  expect(verdict.limits[0]).toMatchObject({ value: 2, plusMinus: 0.1, margin: 1, worstMargin: 0.9, low: 1, high: 3, terms: [{ sign: 1, value: 2, grade: 'catalogue' }] })
-  expect(verdict.missing).toMatchObject([{ label: 'Thickness', methods: ['Micrometer or bore gauge', 'Caliper on the diameter'] }])
+  const verdict = checkJoint(
+    joint(damage, { ...limit, terms: [minus(a.spacer.thicknessMm)] }),
+    ports,
+    [],
+    context(),
+  )!
+  expect(verdict).toMatchObject({
+    code: 'unmeasured',
+    stated: 2,
+    known: 1,
+    agreed: 1,
+    outside: 0,
+    lean: 'likely',
+    evidence: 'catalogue',
+    minutes: 10,
+  })
+  expect(verdict.limits[0]).toMatchObject({
+    value: 2,
+    plusMinus: 0.1,
+    margin: 1,
+    worstMargin: 0.9,
+    low: 1,
+    high: 3,
+    terms: [{ sign: 1, value: 2, grade: 'catalogue' }],
+  })
+  expect(verdict.missing).toMatchObject([
+    { label: 'Thickness', methods: ['Micrometer or bore gauge', 'Caliper on the diameter'] },
+  ])
 })
 
 test('nothing the record says is NaN or Infinity: the wire carries null', () => {
-  const open: Limit = { ...damage, measure: measure({}, () => Number.NaN, {}), window: [Number.NaN, Infinity] }
+  const open: Limit = {
+    ...damage,
+    measure: measure({}, () => Number.NaN, {}),
+    window: [Number.NaN, Infinity],
+  }
   const verdict = checkJoint(
     {
       ...joint({ ...limit, terms: [plus(thickness), plus(spacers)], window: [1, Infinity] }, open),

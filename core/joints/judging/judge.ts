@@ -20,7 +20,8 @@ export type Standing = 'agrees' | 'straddles' | 'under' | 'over'
 /** The one place where a value meets its window: at nominal, or, where damage is at stake, with everything at its bad end. */
 export function judge(m: Measured, isDamage: boolean): Standing {
   if (isDamage) {
-    if (m.value - m.down >= m.lowMost - SLACK && m.value + m.up <= m.highLeast + SLACK) return 'agrees'
+    if (m.value - m.down >= m.lowMost - SLACK && m.value + m.up <= m.highLeast + SLACK)
+      return 'agrees'
     if (m.value + m.up < m.lowLeast - SLACK) return 'under'
     if (m.value - m.down > m.highMost + SLACK) return 'over'
     return 'straddles'
@@ -30,4 +31,5 @@ export function judge(m: Measured, isDamage: boolean): Standing {
 }
 
 /** True where the nominal value alone stands outside. */
-export const isOutside = ({ value, low, high }: Measured): boolean => value < low - SLACK || value > high + SLACK
+export const isOutside = ({ value, low, high }: Measured): boolean =>
+  value < low - SLACK || value > high + SLACK

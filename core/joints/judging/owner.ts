@@ -11,13 +11,19 @@ export class UnsplitError extends Error {
 export function ownerOf(scene: Scene, isEngines: (part: string) => boolean): Owner {
   const by = (part: string): 0 | 1 => (isEngines(part) ? 0 : 1)
   const together = (one: 0 | 1 | null, other: 0 | 1 | null): 0 | 1 | null => {
-    if (one !== other) throw new UnsplitError('A value is chosen between what the engine and what the gearbox brings.')
+    if (one !== other)
+      throw new UnsplitError(
+        'A value is chosen between what the engine and what the gearbox brings.',
+      )
     return one
   }
   const parts = scene.stack.map((part) => by(part.id))
   const read = (one: Read): 0 | 1 | null => {
     const own = leaf(one)
-    return (one.only ?? []).reduce((owner, gate) => ('word' in gate ? together(owner, read(gate.word)) : owner), own)
+    return (one.only ?? []).reduce(
+      (owner, gate) => ('word' in gate ? together(owner, read(gate.word)) : owner),
+      own,
+    )
   }
   const leaf = ({ source }: Read): 0 | 1 | null => {
     switch (source.at) {

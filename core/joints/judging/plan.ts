@@ -1,8 +1,25 @@
 import { FITS, UNMEASURED } from '../code.ts'
 import type { ToleranceName } from '../tolerances.ts'
 import type { Outcome } from '../verdict.ts'
-import { type End, type Formula, guardsOf, type Limit, ladder, type Measure, type Step, stepsOf } from './declaration.ts'
-import { EMPTY_HALF, type Half, type Inputs, type Owner, Part, type PartFormula, WHOLE } from './half.ts'
+import {
+  type End,
+  type Formula,
+  guardsOf,
+  type Limit,
+  ladder,
+  type Measure,
+  type Step,
+  stepsOf,
+} from './declaration.ts'
+import {
+  EMPTY_HALF,
+  type Half,
+  type Inputs,
+  type Owner,
+  Part,
+  type PartFormula,
+  WHOLE,
+} from './half.ts'
 import { isOutside, judge, type Measured, SLACK } from './judge.ts'
 import { Prepared } from './prepared.ts'
 import type { Read, Shop } from './read.ts'
@@ -78,19 +95,29 @@ export class Plan {
 
   constructor(readonly limit: Limit) {
     const [low, high] = limit.window ?? []
-    const prepare = (formula: Formula | Measure | undefined): Prepared | null => (formula ? new Prepared(formula) : null)
+    const prepare = (formula: Formula | Measure | undefined): Prepared | null =>
+      formula ? new Prepared(formula) : null
     this.#guards = guardsOf(limit).map((guard) => new Prepared(guard))
     this.#measure = prepare(limit.measure)
     this.#lowEnd = prepare(typeof low === 'object' ? low : undefined)
     this.#highEnd = prepare(typeof high === 'object' ? high : undefined)
     this.#holds = prepare(limit.holds)
-    this.#main = [this.#measure, this.#lowEnd, this.#highEnd, this.#holds].filter((one) => one !== null)
+    this.#main = [this.#measure, this.#lowEnd, this.#highEnd, this.#holds].filter(
+      (one) => one !== null,
+    )
     const rungs = (steps: readonly Step[]): Rung[] =>
-      steps.map((step) => ({ step, when: step.when ? this.#rungs.push(new Prepared(step.when)) - 1 : -1, ask: step.ask ? this.#asks.push(step.ask) - 1 : -1 }))
+      steps.map((step) => ({
+        step,
+        when: step.when ? this.#rungs.push(new Prepared(step.when)) - 1 : -1,
+        ask: step.ask ? this.#asks.push(step.ask) - 1 : -1,
+      }))
     this.#below = rungs(ladder(limit, true))
     this.#above = rungs(ladder(limit, false))
     this.#otherwise = rungs(stepsOf(limit.otherwise))
-    this.#isSimple = this.#holds === null && limit.proved === undefined && [...this.#below, ...this.#above].every(({ when, ask }) => when < 0 && ask < 0)
+    this.#isSimple =
+      this.#holds === null &&
+      limit.proved === undefined &&
+      [...this.#below, ...this.#above].every(({ when, ask }) => when < 0 && ask < 0)
     this.needsEnds = limit.damage === true || limit.proved !== undefined
   }
 
@@ -113,7 +140,10 @@ export class Plan {
       isWhole: reads.every((read) => owner.read(read) === which),
       isNone: reads.length > 0 && !reads.some(isHere),
     })
-    const share = owner === WHOLE ? undefined : { has: isHere, hasPart: (index: number): boolean => owner.part(index) === which }
+    const share =
+      owner === WHOLE
+        ? undefined
+        : { has: isHere, hasPart: (index: number): boolean => owner.part(index) === which }
     return new Part(
       names.filter((read) => isHere(read) && !read.isAside),
       terms.filter(({ of }) => isHere(of)),
@@ -127,7 +157,12 @@ export class Plan {
 
   /** Nothing but a sum against a fixed window: nothing to work out for each pair. */
   get isPlainSum(): boolean {
-    return this.#main.length === 0 && this.#rungs.length === 0 && this.#asks.length === 0 && this.#guards.length === 0
+    return (
+      this.#main.length === 0 &&
+      this.#rungs.length === 0 &&
+      this.#asks.length === 0 &&
+      this.#guards.length === 0
+    )
   }
 
   /** Whether the limit is stated at all, as far as one half alone can tell; null where the other half is needed. */
@@ -135,7 +170,8 @@ export class Plan {
     let isSure = true
     for (let k = 0; k < guards.length; k++) {
       if (!guards[k]!.isWhole) isSure = false
-      else if (!this.#guards[k]!.write(guards[k]!, undefined, false).solve(shop, false).figure) return false
+      else if (!this.#guards[k]!.write(guards[k]!, undefined, false).solve(shop, false).figure)
+        return false
     }
     return isSure ? true : null
   }
@@ -145,7 +181,8 @@ export class Plan {
     const [one, other] = this.#halves
     for (let k = 0; k < this.#guards.length; k++) {
       const guard = this.#guards[k]!
-      if (one.guards[k]?.isWhole || other.guards[k]?.isWhole) this.#solved(guard, one.guards[k], other.guards[k], shop)
+      if (one.guards[k]?.isWhole || other.guards[k]?.isWhole)
+        this.#solved(guard, one.guards[k], other.guards[k], shop)
       else if (guard.isOpen) guard.solve(shop, false)
       if (!guard.figure) return false
     }
@@ -169,7 +206,9 @@ export class Plan {
       else {
         let solved = half.solved[m]
         if (!solved) {
-          const { figure, least, most } = prepared.write(inputs, undefined, withEnds).solve(shop, withEnds)
+          const { figure, least, most } = prepared
+            .write(inputs, undefined, withEnds)
+            .solve(shop, withEnds)
           solved = half.solved[m] = { figure, least, most }
         }
         prepared.take(solved)
@@ -185,15 +224,29 @@ export class Plan {
   figures(half: Half, which: 0 | 1, shop: Shop): Figures | null {
     if (
       !this.#isSimple ||
-      this.#guards.length !== half.guards.filter(({ isWhole, isNone }) => isWhole || isNone).length ||
+      this.#guards.length !==
+        half.guards.filter(({ isWhole, isNone }) => isWhole || isNone).length ||
       half.main.some(({ isWhole, isNone }) => !isWhole && !isNone)
     )
       return null
-    const found: Figures = { value: half.sum, down: half.pm, up: half.pm, low: 0, lowLeast: 0, lowMost: 0, high: 0, highLeast: 0, highMost: 0 }
+    const found: Figures = {
+      value: half.sum,
+      down: half.pm,
+      up: half.pm,
+      low: 0,
+      lowLeast: 0,
+      lowMost: 0,
+      high: 0,
+      highLeast: 0,
+      highMost: 0,
+    }
     if (!half.isKnown) return found
     this.load(which, half, shop, false)
     const [low, high] = this.limit.window ?? [-Infinity, Infinity]
-    const mine = (prepared: Prepared | null): boolean => prepared !== null && half.main[this.#main.indexOf(prepared)]!.isWhole && (which === 0 || prepared.reads.length > 0)
+    const mine = (prepared: Prepared | null): boolean =>
+      prepared !== null &&
+      half.main[this.#main.indexOf(prepared)]!.isWhole &&
+      (which === 0 || prepared.reads.length > 0)
     if (mine(this.#measure)) {
       const measure = this.#measure!
       found.value += measure.figure
@@ -215,7 +268,12 @@ export class Plan {
   /** Code of a miss, where nothing is asked but how far it misses. */
   codeOf(isUnder: boolean, miss: number, shop: Shop): number {
     for (const { step } of isUnder ? this.#below : this.#above)
-      if (step.within === undefined || miss <= (typeof step.within === 'number' ? step.within : shop.tolerances[step.within]) + SLACK) return step.becomes.code
+      if (
+        step.within === undefined ||
+        miss <=
+          (typeof step.within === 'number' ? step.within : shop.tolerances[step.within]) + SLACK
+      )
+        return step.becomes.code
     throw new Error(`The limit "${this.limit.id}" has no step for a miss of ${miss}.`)
   }
 
@@ -289,7 +347,8 @@ export class Plan {
 
   /** An end of the window into the three registers below; a computed one is NaN while something it reads is not known. */
   #end(end: End, prepared: Prepared | null, shop: Shop, withEnds: boolean, isKnown: boolean): void {
-    if (!prepared) figure = least = most = typeof end === 'number' ? end : this.#toleranceOf(end as string, shop)
+    if (!prepared)
+      figure = least = most = typeof end === 'number' ? end : this.#toleranceOf(end as string, shop)
     else {
       if (isKnown && prepared.isOpen) prepared.solve(shop, withEnds)
       figure = isKnown ? prepared.figure : this.#endAlone(prepared, shop)
@@ -305,7 +364,13 @@ export class Plan {
       this.#named.clear()
     }
     let value = this.#named.get(name)
-    if (value === undefined) this.#named.set(name, (value = name.startsWith('-') ? -tolerances[name.slice(1) as ToleranceName] : tolerances[name as ToleranceName]))
+    if (value === undefined)
+      this.#named.set(
+        name,
+        (value = name.startsWith('-')
+          ? -tolerances[name.slice(1) as ToleranceName]
+          : tolerances[name as ToleranceName]),
+      )
     return value
   }
   #tolerances: Shop['tolerances'] | null = null
@@ -314,10 +379,17 @@ export class Plan {
   /** A computed end where the limit as a whole is not known: shown as far as its own inputs are. */
   #endAlone(prepared: Prepared, shop: Shop): number {
     const inputs = this.#halves[0].main[this.#main.indexOf(prepared)]
-    return inputs?.isWhole ? prepared.write(inputs, undefined, false).solve(shop, false).figure : Number.NaN
+    return inputs?.isWhole
+      ? prepared.write(inputs, undefined, false).solve(shop, false).figure
+      : Number.NaN
   }
 
-  #solved(prepared: Prepared, one: Inputs | null | undefined, other: Inputs | null | undefined, shop: Shop): any {
+  #solved(
+    prepared: Prepared,
+    one: Inputs | null | undefined,
+    other: Inputs | null | undefined,
+    shop: Shop,
+  ): any {
     if (one) prepared.write(one, undefined, false)
     if (other) prepared.write(other, one ?? undefined, false)
     return prepared.solve(shop, false).figure
@@ -326,8 +398,16 @@ export class Plan {
   #become(rungs: readonly Rung[], miss: number, shop: Shop, out: Result): void {
     const [one, other] = this.#halves
     for (const { step, when, ask } of rungs) {
-      if (step.within !== undefined && !(miss <= (typeof step.within === 'number' ? step.within : shop.tolerances[step.within]) + SLACK)) continue
-      if (when >= 0 && !this.#solved(this.#rungs[when]!, one.rungs[when], other.rungs[when], shop)) continue
+      if (
+        step.within !== undefined &&
+        !(
+          miss <=
+          (typeof step.within === 'number' ? step.within : shop.tolerances[step.within]) + SLACK
+        )
+      )
+        continue
+      if (when >= 0 && !this.#solved(this.#rungs[when]!, one.rungs[when], other.rungs[when], shop))
+        continue
       if (ask >= 0) {
         const input = one.asks[ask] ?? other.asks[ask]!
         out.asked.push(this.#asks[ask]!)
@@ -349,7 +429,10 @@ export class Plan {
   /** ± of each input of the value alone, for the root of squares: terms as they are, a measure by one input at a time. */
   deviations(shop: Shop, scene: Scene): number[] {
     const spread = (read: Read): number => spreadOf(read, scene)
-    return [...(this.limit.terms ?? []).map(({ of }) => spread(of)), ...(this.#measure?.deviations(shop, spread) ?? [])]
+    return [
+      ...(this.limit.terms ?? []).map(({ of }) => spread(of)),
+      ...(this.#measure?.deviations(shop, spread) ?? []),
+    ]
   }
 }
 
@@ -357,7 +440,11 @@ export class Plan {
 function spreadOf(read: Read, scene: Scene): number {
   const { source } = read
   const apart =
-    source.at === 'sum' ? source.terms.map(({ of }) => spreadOf(of, scene)) : source.at === 'stack' ? fieldsOf(read, scene).map(({ pm }) => pm) : [lookUp(read, scene).pm]
+    source.at === 'sum'
+      ? source.terms.map(({ of }) => spreadOf(of, scene))
+      : source.at === 'stack'
+        ? fieldsOf(read, scene).map(({ pm }) => pm)
+        : [lookUp(read, scene).pm]
   return apart.length === 1 ? apart[0]! : Math.sqrt(apart.reduce((sum, pm) => sum + pm * pm, 0))
 }
 

@@ -92,7 +92,11 @@ export class Prepared {
       const d = spread(this.reads[k]!)
       const v = this.#x[name]
       if (!(d > 0) || typeof v !== 'number') return 0
-      const off = (by: number): number => Math.abs((this.#measure.of({ ...this.#x, [name]: v + by }, shop, this.#pm) as number) - this.figure)
+      const off = (by: number): number =>
+        Math.abs(
+          (this.#measure.of({ ...this.#x, [name]: v + by }, shop, this.#pm) as number) -
+            this.figure,
+        )
       const most = Math.max(off(-d), off(d))
       return Number.isNaN(most) ? Infinity : most
     })

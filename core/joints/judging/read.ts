@@ -10,7 +10,13 @@ export type Shop = Omit<JointContext, 'stack'>
 export type Head = 'named' | 'slot' | 'present'
 
 export type Source =
-  | { readonly at: 'side'; readonly side: 'a' | 'b'; readonly slot: Slot; readonly kind: PortKindName; readonly field: string }
+  | {
+      readonly at: 'side'
+      readonly side: 'a' | 'b'
+      readonly slot: Slot
+      readonly kind: PortKindName
+      readonly field: string
+    }
   | { readonly at: 'head'; readonly side: 'a' | 'b'; readonly slot: Slot; readonly head: Head }
   /** A field, or the slot, of the rating repeated over. */
   | { readonly at: 'each'; readonly kind: PortKindName; readonly field: string }
@@ -56,12 +62,23 @@ export interface Term {
 /** Holds of the train as put together, of the build, or of a word somebody stated. */
 export type Gate =
   | { readonly word: Read<string | null>; readonly in: readonly string[] }
-  | { readonly side: 'a' | 'b'; readonly slot: Slot; readonly head: Head; readonly is: string | boolean }
+  | {
+      readonly side: 'a' | 'b'
+      readonly slot: Slot
+      readonly head: Head
+      readonly is: string | boolean
+    }
   | { readonly shop: (shop: Shop) => boolean }
 
 type FieldsOf<K extends PortKindName> = (typeof PORT_KINDS)[K]['fields']
-type ReadsOf<K extends PortKindName> = { readonly [F in keyof FieldsOf<K>]: FieldsOf<K>[F] extends FieldWords<infer T> ? Read<T> : never }
-type PortReads<K extends PortKindName> = ReadsOf<K> & { readonly named: Read<boolean>; readonly slot: Read<string>; readonly present: Read<boolean> }
+type ReadsOf<K extends PortKindName> = {
+  readonly [F in keyof FieldsOf<K>]: FieldsOf<K>[F] extends FieldWords<infer T> ? Read<T> : never
+}
+type PortReads<K extends PortKindName> = ReadsOf<K> & {
+  readonly named: Read<boolean>
+  readonly slot: Read<string>
+  readonly present: Read<boolean>
+}
 type SideReads = { readonly [K in Exclude<PortKindName, 'ratings'> as SlotOf<K>]: PortReads<K> }
 
 const HEADS = ['named', 'slot', 'present'] as const
@@ -71,7 +88,10 @@ function readsOfSide(side: 'a' | 'b'): SideReads {
     Object.entries(SLOTS).map(([kind, slot]) => [
       slot,
       Object.fromEntries([
-        ...Object.keys(PORT_KINDS[kind as PortKindName].fields).map((field) => [field, { source: { at: 'side', side, slot, kind, field } }]),
+        ...Object.keys(PORT_KINDS[kind as PortKindName].fields).map((field) => [
+          field,
+          { source: { at: 'side', side, slot, kind, field } },
+        ]),
         ...HEADS.map((head) => [head, { source: { at: 'head', side, slot, head } }]),
       ]),
     ]),
@@ -84,12 +104,17 @@ export const b = readsOfSide('b')
 
 /** The rating repeated over. */
 export const rating = Object.fromEntries(
-  [...Object.keys(PORT_KINDS.ratings.fields), 'slot'].map((field) => [field, { source: { at: 'each', kind: 'ratings', field } }]),
+  [...Object.keys(PORT_KINDS.ratings.fields), 'slot'].map((field) => [
+    field,
+    { source: { at: 'each', kind: 'ratings', field } },
+  ]),
 ) as unknown as ReadsOf<'ratings'> & { readonly slot: Read<string> }
 
 /** Σ of the plates between block and bell, B; and of the spacers on the crank. */
 export const plates: Read<number> = { source: { at: 'stack', kind: 'plate', field: 'thicknessMm' } }
-export const spacers: Read<number> = { source: { at: 'stack', kind: 'spacer', field: 'thicknessMm' } }
+export const spacers: Read<number> = {
+  source: { at: 'stack', kind: 'spacer', field: 'thicknessMm' },
+}
 
 /** Σ of signed lengths as one value of a formula; their ± add. */
 export const total = (terms: readonly Term[]): Read<number> => ({ source: { at: 'sum', terms } })
@@ -97,7 +122,9 @@ export const total = (terms: readonly Term[]): Read<number> => ({ source: { at: 
 /** Whether a field is known. */
 export const known = (of: Read): Read<boolean> => ({ source: { at: 'known', of }, isAside: true })
 /** The first where it is known, else the second. */
-export const either = <T>(one: Read<T>, other: Read<T>): Read<T> => ({ source: { at: 'either', one, other } })
+export const either = <T>(one: Read<T>, other: Read<T>): Read<T> => ({
+  source: { at: 'either', one, other },
+})
 /** Optional: unknown, it is `value`. */
 export const orElse = <T>(read: Read<T>, value: T): Read<T> => ({ ...read, else: value })
 /** Read raw: never asked for, its grade weakens nothing. */
@@ -105,21 +132,40 @@ export const aside = <T>(read: Read<T>): Read<T> => ({ ...read, isAside: true })
 /** The entry repeated over of a list. */
 export const item = <E>(of: Read<readonly E[] | null>): Read<E> => ({ source: { at: 'item', of } })
 
-const gated = <T>(read: Read<T>, gate: Gate, absent?: T): Read<T> => ({ ...read, only: [...(read.only ?? []), gate], ...(absent === undefined ? {} : { absent }) })
+const gated = <T>(read: Read<T>, gate: Gate, absent?: T): Read<T> => ({
+  ...read,
+  only: [...(read.only ?? []), gate],
+  ...(absent === undefined ? {} : { absent }),
+})
 /** Read only where a port is as said; elsewhere it is `absent`, 0 unless stated, and not there. */
-export const where = <T>(head: Read<boolean> | Read<string>, is: string | boolean, read: Read<T>, absent?: T): Read<T> => {
+export const where = <T>(
+  head: Read<boolean> | Read<string>,
+  is: string | boolean,
+  read: Read<T>,
+  absent?: T,
+): Read<T> => {
   const { source } = head
-  if (source.at !== 'head') throw new TypeError('A gate looks at whether a port is named, present, or at its slot.')
+  if (source.at !== 'head')
+    throw new TypeError('A gate looks at whether a port is named, present, or at its slot.')
   return gated(read, { side: source.side, slot: source.slot, head: source.head, is }, absent)
 }
 /** Read only where a word is one of these. */
-export const whereSaid = <T>(word: Read<string | null>, among: readonly string[], read: Read<T>, absent?: T): Read<T> => gated(read, { word: aside(word), in: among }, absent)
+export const whereSaid = <T>(
+  word: Read<string | null>,
+  among: readonly string[],
+  read: Read<T>,
+  absent?: T,
+): Read<T> => gated(read, { word: aside(word), in: among }, absent)
 /** Read only where the gearbox stays on its crossmember, or only where the engine sits on its mounts. */
-export const kept = <T>(read: Read<T>): Read<T> => gated(read, { shop: (shop) => shop.placement !== 'set-back' })
-export const setBack = <T>(read: Read<T>): Read<T> => gated(read, { shop: (shop) => shop.placement === 'set-back' })
+export const kept = <T>(read: Read<T>): Read<T> =>
+  gated(read, { shop: (shop) => shop.placement !== 'set-back' })
+export const setBack = <T>(read: Read<T>): Read<T> =>
+  gated(read, { shop: (shop) => shop.placement === 'set-back' })
 
 /** Every field of a port a read may come to, `kind` and `field`; none for what is not a field. */
-export function fieldsRead({ source }: Read): readonly { readonly kind: PortKindName; readonly field: string }[] {
+export function fieldsRead({
+  source,
+}: Read): readonly { readonly kind: PortKindName; readonly field: string }[] {
   switch (source.at) {
     case 'side':
     case 'stack':

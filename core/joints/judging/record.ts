@@ -35,11 +35,21 @@ export class Recorder {
     for (const limit of joint.limits) {
       const plan = planOf(limit).load(1, EMPTY_HALF, scene.shop, false, true)
       for (const instance of instancesOf(limit, scene)) {
-        const result = plan.load(0, plan.half(instance.scene), scene.shop, false, true).judge(scene.shop, this.#result, true)
-        if (result.isStated) this.#keep(limit, plan, result, instance.scene, instance.at ?? (at === '' ? undefined : at))
+        const result = plan
+          .load(0, plan.half(instance.scene), scene.shop, false, true)
+          .judge(scene.shop, this.#result, true)
+        if (result.isStated)
+          this.#keep(
+            limit,
+            plan,
+            result,
+            instance.scene,
+            instance.at ?? (at === '' ? undefined : at),
+          )
       }
     }
-    for (const figure of joint.figures ?? []) for (const instance of instancesOf(figure, scene)) this.#show(figure, instance.scene)
+    for (const figure of joint.figures ?? [])
+      for (const instance of instancesOf(figure, scene)) this.#show(figure, instance.scene)
     for (const caution of joint.cautions ?? []) this.#warn(caution, scene)
     return true
   }
@@ -69,7 +79,8 @@ export class Recorder {
 
   #keep(limit: Limit, plan: Plan, result: Result, scene: Scene, at: string | undefined): void {
     const inputs: Field<unknown>[] = []
-    for (const read of readsOf(limit).needed) for (const field of fieldsOf(read, scene)) inputs.push(field)
+    for (const read of readsOf(limit).needed)
+      for (const field of fieldsOf(read, scene)) inputs.push(field)
     for (const read of result.asked) for (const field of fieldsOf(read, scene)) inputs.push(field)
     this.#name(inputs)
     if (result.isKnown) this.#known++
@@ -77,11 +88,13 @@ export class Recorder {
     if (result.outside) this.#outside++
     const isMeasured = result.isKnown && !Number.isNaN(result.value)
     const pm = isMeasured ? plusMinusOf(result) : Number.NaN
-    if (isMeasured && !limit.damage && !isClose(limit, pm, scene)) this.#cautions.add(`${limit.label}: judged at the value given; its ± is not known.`)
+    if (isMeasured && !limit.damage && !isClose(limit, pm, scene))
+      this.#cautions.add(`${limit.label}: judged at the value given; its ± is not known.`)
     if (result.straddles) for (const field of looseFields(limit, scene)) this.#miss(field)
     const { outcome } = result
     const terms: TermRecord[] = []
-    for (const { sign, of } of limit.terms ?? []) for (const field of fieldsOf(of, scene)) terms.push(termOf(sign, field as Field<number>))
+    for (const { sign, of } of limit.terms ?? [])
+      for (const field of fieldsOf(of, scene)) terms.push(termOf(sign, field as Field<number>))
     const { value, down, up, low, high, lowMost, highLeast } = result
     this.#limits.push({
       id: limit.id,
@@ -95,7 +108,9 @@ export class Recorder {
       low: finite(low),
       high: finite(high),
       margin: isMeasured ? finite(Math.min(value - low, high - value)) : null,
-      worstMargin: isMeasured ? finite(Math.min(value - lowMost - down, highLeast - value - up)) : null,
+      worstMargin: isMeasured
+        ? finite(Math.min(value - lowMost - down, highLeast - value - up))
+        : null,
       damage: limit.damage ?? false,
       code: CODES[result.code] as Code,
       words: this.#words(limit, result, scene, inputs, pm),
@@ -111,14 +126,26 @@ export class Recorder {
     this.#weakest = Math.min(this.#weakest, result.weakest)
   }
 
-  #words(limit: Limit, result: Result, scene: Scene, inputs: readonly Field<unknown>[], pm: number): string {
+  #words(
+    limit: Limit,
+    result: Result,
+    scene: Scene,
+    inputs: readonly Field<unknown>[],
+    pm: number,
+  ): string {
     if (result.code === UNMEASURED && !result.isKnown) {
-      const unknown = inputs.filter((field) => field.claim === null && !isOptional(limit, field, scene))
+      const unknown = inputs.filter(
+        (field) => field.claim === null && !isOptional(limit, field, scene),
+      )
       for (const field of unknown) this.#miss(field)
-      return unknown.length > 0 ? `Not known: ${[...new Set(unknown.map((f) => `${f.at.partName}, ${lower(f.at.words.label)}`))].join('; ')}` : 'Not known'
+      return unknown.length > 0
+        ? `Not known: ${[...new Set(unknown.map((f) => `${f.at.partName}, ${lower(f.at.words.label)}`))].join('; ')}`
+        : 'Not known'
     }
     if (result.straddles)
-      return Number.isFinite(pm) ? `Known only to ± ${round(pm)} ${limit.unit}: measure closer` : 'Known, but nobody said how closely: measure with a stated method'
+      return Number.isFinite(pm)
+        ? `Known only to ± ${round(pm)} ${limit.unit}: measure closer`
+        : 'Known, but nobody said how closely: measure with a stated method'
     return result.outcome ? wordsOf(result.outcome, scene) : 'Agrees'
   }
 
@@ -134,10 +161,17 @@ export class Recorder {
   }
 
   #show({ label, unit, of, when }: Figure, scene: Scene): void {
-    const inputs = Object.values(of.reads).flatMap((read) => (read.isAside ? [] : [lookUp(read, scene)]))
+    const inputs = Object.values(of.reads).flatMap((read) =>
+      read.isAside ? [] : [lookUp(read, scene)],
+    )
     if (inputs.some(({ claim }) => claim === null) || (when && !workOut(when, scene))) return
     const value = workOut(of, scene)
-    if (typeof value !== 'number' || Number.isFinite(value)) this.#shown.push({ label, value, unit: typeof unit === 'string' ? unit : workOut(unit, scene) })
+    if (typeof value !== 'number' || Number.isFinite(value))
+      this.#shown.push({
+        label,
+        value,
+        unit: typeof unit === 'string' ? unit : workOut(unit, scene),
+      })
   }
 
   #warn({ words, when }: Caution, scene: Scene): void {
@@ -152,7 +186,9 @@ export class Recorder {
 
 /** Fields whose ± counts in a limit. */
 const looseFields = (limit: Limit, scene: Scene): readonly Field<unknown>[] =>
-  readsOf(limit).needed.flatMap((read) => (lookUp(read, scene).pm > 0 ? fieldsOf(read, scene).filter((field) => field.pm > 0) : []))
+  readsOf(limit).needed.flatMap((read) =>
+    lookUp(read, scene).pm > 0 ? fieldsOf(read, scene).filter((field) => field.pm > 0) : [],
+  )
 
 /** True where somebody said how closely every length of a value is known: a measure may hide one that nobody did. */
 const isClose = ({ measure }: Limit, pm: number, scene: Scene): boolean =>
@@ -164,10 +200,13 @@ const isClose = ({ measure }: Limit, pm: number, scene: Scene): boolean =>
 
 /** True for a field that has a stand-in: it is never missing. */
 const isOptional = (limit: Limit, field: Field<unknown>, scene: Scene): boolean =>
-  readsOf(limit).needed.some((read: Read) => 'else' in read && fieldsOf(read, scene).includes(field))
+  readsOf(limit).needed.some(
+    (read: Read) => 'else' in read && fieldsOf(read, scene).includes(field),
+  )
 
 const NO_PIECES: readonly string[] = []
-const rootOfSquares = (deviations: readonly number[]): number => Math.sqrt(deviations.reduce((sum, d) => sum + d * d, 0))
+const rootOfSquares = (deviations: readonly number[]): number =>
+  Math.sqrt(deviations.reduce((sum, d) => sum + d * d, 0))
 const lower = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null)
 const round = (value: number): number => Number(value.toFixed(3))

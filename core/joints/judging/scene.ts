@@ -31,12 +31,21 @@ const ABSENT = plain(0)
 const TRUE = plain(true)
 const FALSE = plain(false)
 
-export const portAt = (scene: Scene, side: 'a' | 'b', slot: string): AnyPort => (scene[side] as unknown as Record<string, AnyPort>)[slot]!
-const fieldOf = (port: AnyPort, name: string): Field<unknown> => (port as unknown as Record<string, Field<unknown>>)[name]!
-export const fieldAt = (scene: Scene, { side, slot, field }: { readonly side: 'a' | 'b'; readonly slot: string; readonly field: string }): Field<unknown> =>
-  fieldOf(portAt(scene, side, slot), field)
+export const portAt = (scene: Scene, side: 'a' | 'b', slot: string): AnyPort =>
+  (scene[side] as unknown as Record<string, AnyPort>)[slot]!
+const fieldOf = (port: AnyPort, name: string): Field<unknown> =>
+  (port as unknown as Record<string, Field<unknown>>)[name]!
+export const fieldAt = (
+  scene: Scene,
+  {
+    side,
+    slot,
+    field,
+  }: { readonly side: 'a' | 'b'; readonly slot: string; readonly field: string },
+): Field<unknown> => fieldOf(portAt(scene, side, slot), field)
 
-const headOf = (port: AnyPort, head: Head): string | boolean => (head === 'named' ? port.part !== '?' : head === 'slot' ? port.slot : port.present)
+const headOf = (port: AnyPort, head: Head): string | boolean =>
+  head === 'named' ? port.part !== '?' : head === 'slot' ? port.slot : port.present
 
 /** Which of what is summed counts: all of it, or one half's share. */
 export interface Share {
@@ -45,10 +54,19 @@ export interface Share {
 }
 
 /** The thicknesses of the plates or spacers between, in order. */
-function stackFields({ stack }: Pick<Scene, 'stack'>, kind: 'plate' | 'spacer', field: string, share?: Share): Field<number>[] {
+function stackFields(
+  { stack }: Pick<Scene, 'stack'>,
+  kind: 'plate' | 'spacer',
+  field: string,
+  share?: Share,
+): Field<number>[] {
   if (stack.length === 0) return []
   return stack.flatMap((part, index) =>
-    share === undefined || share.hasPart(index) ? part.ports.filter((port) => port.kind === kind).map((port) => fieldOf(port, field) as Field<number>) : [],
+    share === undefined || share.hasPart(index)
+      ? part.ports
+          .filter((port) => port.kind === kind)
+          .map((port) => fieldOf(port, field) as Field<number>)
+      : [],
   )
 }
 
@@ -104,7 +122,10 @@ function sumOf(fields: readonly Field<number>[]): Input {
   return {
     v: fields.reduce((sum, { v }) => sum + v, 0),
     pm: fields.reduce((sum, { pm }) => sum + pm, 0),
-    grade: fields.reduce((weakest, { grade, claim }) => (claim === null ? weakest : Math.min(weakest, grade)), NO_GRADE),
+    grade: fields.reduce(
+      (weakest, { grade, claim }) => (claim === null ? weakest : Math.min(weakest, grade)),
+      NO_GRADE,
+    ),
     claim: fields.some(({ claim }) => claim === null) ? null : 'sum',
   }
 }
@@ -158,7 +179,8 @@ function totalOf(terms: readonly Term[], scene: Scene, share: Share | undefined)
 }
 
 /** The fields a read leans on and asks for: what is read aside, or is not there, asks for none. */
-export const fieldsOf = (read: Read, scene: Scene): readonly Field<unknown>[] => (read.isAside ? [] : leavesOf(read, scene))
+export const fieldsOf = (read: Read, scene: Scene): readonly Field<unknown>[] =>
+  read.isAside ? [] : leavesOf(read, scene)
 
 /** Every field a read comes to, asked for or not; of a sum, the share that counts. */
 export function leavesOf(read: Read, scene: Scene, share?: Share): readonly Field<unknown>[] {
@@ -175,7 +197,9 @@ export function leavesOf(read: Read, scene: Scene, share?: Share): readonly Fiel
     case 'stack':
       return stackFields(scene, source.kind, source.field, share)
     case 'sum':
-      return source.terms.flatMap(({ of }) => (share && !share.has(of) ? [] : leavesOf(of, scene, share)))
+      return source.terms.flatMap(({ of }) =>
+        share && !share.has(of) ? [] : leavesOf(of, scene, share),
+      )
     case 'computed':
       return Object.values(source.measure.reads).flatMap((one) => leavesOf(one, scene, share))
     case 'either':

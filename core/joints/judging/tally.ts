@@ -30,7 +30,8 @@ export class Tally {
     if (!appliesTo(joint, scene)) return false
     for (const limit of joint.limits) {
       const plan = planOf(limit).load(1, EMPTY_HALF, scene.shop)
-      for (const { scene: here } of instancesOf(limit, scene)) this.#count(plan.load(0, plan.half(here), scene.shop).judge(scene.shop, this.#result))
+      for (const { scene: here } of instancesOf(limit, scene))
+        this.#count(plan.load(0, plan.half(here), scene.shop).judge(scene.shop, this.#result))
     }
     return true
   }

@@ -15,4 +15,5 @@ export function workOut<T>({ reads, of }: Formula<T>, scene: Scene): T {
 }
 
 /** Words of an outcome, filled from a scene. */
-export const wordsOf = ({ words }: Outcome, scene: Scene): string => (typeof words === 'string' ? words : workOut(words, scene))
+export const wordsOf = ({ words }: Outcome, scene: Scene): string =>
+  typeof words === 'string' ? words : workOut(words, scene)

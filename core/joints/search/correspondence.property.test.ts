@@ -76,29 +76,50 @@ test('with dowels the placement is theirs, whatever the bolts would like', () =>
 
 test('the minimax is never beaten by a thousand placements tried at random around it', () => {
   fc.assert(
-    fc.property(ring, fc.array(fc.tuple(unit, unit), { minLength: 10, maxLength: 10 }), fc.infiniteStream(unit), (points, noise, stream) => {
-      const pairs = points.map((a, i): Pair => ({ a, b: { x: a.x + noise[i % 10]![0] - 0.5, y: a.y + noise[i % 10]![1] - 0.5 }, play: 0.1 * (i % 3) }))
-      const { placement: best, level } = minimax(pairs, { dowels: [] }, leastSquares(pairs))
-      const next = (): number => stream.next().value - 0.5
-      for (let i = 0; i < 1000; i++) {
-        const scale = 10 ** -(i % 5)
-        const other = { turn: best.turn + 0.01 * scale * next(), x: best.x + scale * next(), y: best.y + scale * next() }
-        expect(Math.max(...pairs.map((pair) => residual(other, pair) - pair.play))).toBeGreaterThanOrEqual(level - 1e-6)
-      }
-    }),
+    fc.property(
+      ring,
+      fc.array(fc.tuple(unit, unit), { minLength: 10, maxLength: 10 }),
+      fc.infiniteStream(unit),
+      (points, noise, stream) => {
+        const pairs = points.map(
+          (a, i): Pair => ({
+            a,
+            b: { x: a.x + noise[i % 10]![0] - 0.5, y: a.y + noise[i % 10]![1] - 0.5 },
+            play: 0.1 * (i % 3),
+          }),
+        )
+        const { placement: best, level } = minimax(pairs, { dowels: [] }, leastSquares(pairs))
+        const next = (): number => stream.next().value - 0.5
+        for (let i = 0; i < 1000; i++) {
+          const scale = 10 ** -(i % 5)
+          const other = {
+            turn: best.turn + 0.01 * scale * next(),
+            x: best.x + scale * next(),
+            y: best.y + scale * next(),
+          }
+          expect(
+            Math.max(...pairs.map((pair) => residual(other, pair) - pair.play)),
+          ).toBeGreaterThanOrEqual(level - 1e-6)
+        }
+      },
+    ),
     { seed: 43, numRuns: 15 },
   )
 })
 
 test('wheel holes turned by any angle meet the crank; one moved past its play does not', () => {
   fc.assert(
-    fc.property(fc.uniqueArray(fc.integer({ min: 0, max: 35 }), { minLength: 4, maxLength: 8 }), fc.double({ min: 0, max: 360, noNaN: true }), (tens, turn) => {
-      const crank = tens.map((ten) => ten * 10)
-      const wheel = crank.map((angle) => angle - turn)
-      expect(matchFlange(crank, wheel, 70, 0.1)).toMatchObject({ met: crank.length })
-      const moved = [wheel[0]! + 2, ...wheel.slice(1)]
-      expect(matchFlange(crank, moved, 70, 0.1).met).toBeLessThan(crank.length)
-    }),
+    fc.property(
+      fc.uniqueArray(fc.integer({ min: 0, max: 35 }), { minLength: 4, maxLength: 8 }),
+      fc.double({ min: 0, max: 360, noNaN: true }),
+      (tens, turn) => {
+        const crank = tens.map((ten) => ten * 10)
+        const wheel = crank.map((angle) => angle - turn)
+        expect(matchFlange(crank, wheel, 70, 0.1)).toMatchObject({ met: crank.length })
+        const moved = [wheel[0]! + 2, ...wheel.slice(1)]
+        expect(matchFlange(crank, moved, 70, 0.1).met).toBeLessThan(crank.length)
+      },
+    ),
     { seed: 47, numRuns: 200 },
   )
 })

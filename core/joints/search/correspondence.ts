@@ -1,6 +1,15 @@
 import type { Dowel, Hole } from '../../ports/field.ts'
 import { SLACK } from '../judging/judge.ts'
-import { boltPlay, dowelPlay, leastSquares, minimax, type Pair, type Placement, place, residual } from './placement.ts'
+import {
+  boltPlay,
+  dowelPlay,
+  leastSquares,
+  minimax,
+  type Pair,
+  type Placement,
+  place,
+  residual,
+} from './placement.ts'
 
 /** Two holes further apart than this, mm, are not thought to be the same bolt. */
 const CAPTURE = 3
@@ -41,7 +50,13 @@ export interface PatternMatch {
  *
  * @param axisMm how far the axis may stray without dowels, mm
  */
-export function matchPatterns(a: readonly Hole[], b: readonly Hole[], dowelsA: readonly Dowel[], dowelsB: readonly Dowel[], axisMm: number): PatternMatch {
+export function matchPatterns(
+  a: readonly Hole[],
+  b: readonly Hole[],
+  dowelsA: readonly Dowel[],
+  dowelsB: readonly Dowel[],
+  axisMm: number,
+): PatternMatch {
   const byDowels = dowelsA.length >= 2 && dowelsB.length >= 2
   const starts = byDowels ? dowelPlacements(dowelsA, dowelsB) : boltPlacements(a, b)
   let best: PatternMatch | null = null
@@ -54,9 +69,17 @@ export function matchPatterns(a: readonly Hole[], b: readonly Hole[], dowelsA: r
 }
 
 /** Without dowels no more bolts can meet than stand within reach at the start, and the turn stays the start's: what cannot win is not fitted. */
-function cannotBeat(a: readonly Hole[], b: readonly Hole[], start: Placement, best: PatternMatch): boolean {
+function cannotBeat(
+  a: readonly Hole[],
+  b: readonly Hole[],
+  start: Placement,
+  best: PatternMatch,
+): boolean {
   const most = nearest(a, b, start, CAPTURE).length
-  return most < best.met.length || (most === best.met.length && Math.abs(degrees(start.turn)) > Math.abs(best.turnDeg) + 1e-6)
+  return (
+    most < best.met.length ||
+    (most === best.met.length && Math.abs(degrees(start.turn)) > Math.abs(best.turnDeg) + 1e-6)
+  )
 }
 
 function isBetter(one: PatternMatch, other: PatternMatch): boolean {
@@ -86,7 +109,9 @@ function boltPlacements(a: readonly Hole[], b: readonly Hole[]): Placement[] {
   const rough = new Map<number, { placement: Placement; count: number }>()
   const consider = (placement: Placement): void => {
     // Turn, x and y to a step each, in one number.
-    const key = (Math.round(placement.turn * 500) * KEY_STEP + Math.round(placement.x)) * KEY_STEP + Math.round(placement.y)
+    const key =
+      (Math.round(placement.turn * 500) * KEY_STEP + Math.round(placement.x)) * KEY_STEP +
+      Math.round(placement.y)
     if (!rough.has(key)) rough.set(key, { placement, count: within(a, b, placement) })
   }
   consider({ turn: 0, x: 0, y: 0 })
@@ -105,9 +130,15 @@ function boltPlacements(a: readonly Hole[], b: readonly Hole[]): Placement[] {
           )
         }
     }
-  const sorted = [...rough.values()].sort((p, q) => q.count - p.count || Math.abs(p.placement.turn) - Math.abs(q.placement.turn))
+  const sorted = [...rough.values()].sort(
+    (p, q) => q.count - p.count || Math.abs(p.placement.turn) - Math.abs(q.placement.turn),
+  )
   return sorted.slice(0, 24).map(({ placement }) => {
-    const pairs = nearest(a, b, placement, CAPTURE).map(([i, j]) => ({ a: a[i]!, b: b[j]!, play: 0 }))
+    const pairs = nearest(a, b, placement, CAPTURE).map(([i, j]) => ({
+      a: a[i]!,
+      b: b[j]!,
+      play: 0,
+    }))
     return pairs.length > 1 ? leastSquares(pairs) : placement
   })
 }
@@ -133,7 +164,12 @@ function within(a: readonly Hole[], b: readonly Hole[], { turn, x, y }: Placemen
 }
 
 /** Pairs each hole of a with the nearest hole of b within reach, each hole used once, nearest first. */
-function nearest(a: readonly Hole[], b: readonly Hole[], placement: Placement, reach: number): [number, number][] {
+function nearest(
+  a: readonly Hole[],
+  b: readonly Hole[],
+  placement: Placement,
+  reach: number,
+): [number, number][] {
   const moved = b.map((hole) => place(placement, hole))
   const near: { i: number; j: number; d: number }[] = []
   for (let i = 0; i < a.length; i++)
@@ -154,31 +190,57 @@ function nearest(a: readonly Hole[], b: readonly Hole[], placement: Placement, r
   return pairs
 }
 
-function evaluate(a: readonly Hole[], b: readonly Hole[], dowelsA: readonly Dowel[], dowelsB: readonly Dowel[], start: Placement, byDowels: boolean, axisMm: number): PatternMatch {
+function evaluate(
+  a: readonly Hole[],
+  b: readonly Hole[],
+  dowelsA: readonly Dowel[],
+  dowelsB: readonly Dowel[],
+  start: Placement,
+  byDowels: boolean,
+  axisMm: number,
+): PatternMatch {
   const dowels: Pair[] = byDowels ? pairDowels(dowelsA, dowelsB, start) : []
   const dowelPlayMm = dowels.length > 0 ? Math.max(...dowels.map((pair) => pair.play)) : 0
   const tightest = dowels.length > 0 ? Math.min(...dowels.map((pair) => pair.play)) : 0
   const step1 = byDowels ? leastSquares(dowels) : start
   const dowelsMeet =
-    byDowels && dowels.length === Math.max(dowelsA.length, dowelsB.length) && dowels.every((pair) => pair.play >= -SLACK && residual(step1, pair) <= pair.play + SLACK)
+    byDowels &&
+    dowels.length === Math.max(dowelsA.length, dowelsB.length) &&
+    dowels.every((pair) => pair.play >= -SLACK && residual(step1, pair) <= pair.play + SLACK)
   let chosen = nearest(a, b, step1, CAPTURE).filter(([i, j]) => boltPlay(a[i]!, b[j]!) > -Infinity)
   let placement = step1
-  const held = byDowels ? { dowels } : { dowels: [], axis: { x: step1.x, y: step1.y, within: axisMm } }
-  const pairOf = ([i, j]: [number, number]): Pair => ({ a: a[i]!, b: b[j]!, play: boltPlay(a[i]!, b[j]!) })
+  const held = byDowels
+    ? { dowels }
+    : { dowels: [], axis: { x: step1.x, y: step1.y, within: axisMm } }
+  const pairOf = ([i, j]: [number, number]): Pair => ({
+    a: a[i]!,
+    b: b[j]!,
+    play: boltPlay(a[i]!, b[j]!),
+  })
   // A bolt that cannot meet even in the best placement is given up, the worst first, and the rest fitted again.
   for (;;) {
     const pairs = chosen.map(pairOf)
-    placement = (byDowels && !dowelsMeet) || pairs.length === 0 ? step1 : minimax(pairs, held, step1).placement
+    placement =
+      (byDowels && !dowelsMeet) || pairs.length === 0
+        ? step1
+        : minimax(pairs, held, step1).placement
     const excess = pairs.map((pair) => residual(placement, pair) - pair.play)
     const worst = Math.max(-Infinity, ...excess)
     if (worst <= SLACK) break
     chosen = chosen.filter((_, index) => excess[index] !== worst)
   }
-  const met = chosen.map(([i, j]) => ({ a: i, b: j, residual: residual(placement, pairOf([i, j])), play: boltPlay(a[i]!, b[j]!) }))
+  const met = chosen.map(([i, j]) => ({
+    a: i,
+    b: j,
+    residual: residual(placement, pairOf([i, j])),
+    play: boltPlay(a[i]!, b[j]!),
+  }))
   const metA = new Set(met.map((m) => m.a)),
     metB = new Set(met.map((m) => m.b))
-  const missing = (holes: readonly Hole[], set: Set<number>): number[] => holes.map((_, i) => i).filter((i) => !set.has(i) && !holes[i]!.optional)
-  const counted = (holes: readonly Hole[], set: Set<number>): number => holes.filter((hole, i) => !hole.optional || set.has(i)).length
+  const missing = (holes: readonly Hole[], set: Set<number>): number[] =>
+    holes.map((_, i) => i).filter((i) => !set.has(i) && !holes[i]!.optional)
+  const counted = (holes: readonly Hole[], set: Set<number>): number =>
+    holes.filter((hole, i) => !hole.optional || set.has(i)).length
   return {
     placement,
     offsetMm: Math.hypot(step1.x, step1.y),
@@ -200,7 +262,9 @@ function pairDowels(a: readonly Dowel[], b: readonly Dowel[], start: Placement):
   const free = [...a]
   return b.slice(0, a.length).map((dowel) => {
     const moved = place(start, dowel)
-    free.sort((p, q) => Math.hypot(p.x - moved.x, p.y - moved.y) - Math.hypot(q.x - moved.x, q.y - moved.y))
+    free.sort(
+      (p, q) => Math.hypot(p.x - moved.x, p.y - moved.y) - Math.hypot(q.x - moved.x, q.y - moved.y),
+    )
     const partner = free.shift()!
     return { a: partner, b: dowel, play: dowelPlay(partner, dowel) }
   })

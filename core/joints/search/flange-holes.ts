@@ -12,7 +12,12 @@ export interface FlangeMatch {
  * Turns the wheel so that most crank holes meet a wheel hole within `playMm`, then so that the greatest miss is least.
  * Angles in degrees on a circle of the given Ø. Asymmetric circles meet one way only.
  */
-export function matchFlange(crank: readonly number[], wheel: readonly number[], circleMm: number, playMm: number): FlangeMatch {
+export function matchFlange(
+  crank: readonly number[],
+  wheel: readonly number[],
+  circleMm: number,
+  playMm: number,
+): FlangeMatch {
   const toMm = (circleMm / 2) * (Math.PI / 180)
   let met = 0
   let worstMm = Infinity

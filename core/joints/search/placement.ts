@@ -75,10 +75,15 @@ export interface Held {
  *
  * @returns the placement and the level reached, mm (≤ 0 when every pair meets)
  */
-export function minimax(pairs: readonly Pair[], held: Held, start: Placement): { placement: Placement; level: number } {
+export function minimax(
+  pairs: readonly Pair[],
+  held: Held,
+  start: Placement,
+): { placement: Placement; level: number } {
   let best = start
   let bestLevel = level(pairs, start)
-  if (pairs.length === 0 || bestLevel <= -Math.min(...pairs.map((pair) => pair.play)) + 1e-12) return { placement: best, level: bestLevel }
+  if (pairs.length === 0 || bestLevel <= -Math.min(...pairs.map((pair) => pair.play)) + 1e-12)
+    return { placement: best, level: bestLevel }
   let centre = start
   for (let round = 0; round < 4; round++) {
     const next = oneRound(pairs, held, centre)
@@ -93,7 +98,8 @@ export function minimax(pairs: readonly Pair[], held: Held, start: Placement): {
   return { placement: best, level: bestLevel }
 }
 
-const level = (pairs: readonly Pair[], p: Placement): number => pairs.reduce((worst, pair) => Math.max(worst, residual(p, pair) - pair.play), -Infinity)
+const level = (pairs: readonly Pair[], p: Placement): number =>
+  pairs.reduce((worst, pair) => Math.max(worst, residual(p, pair) - pair.play), -Infinity)
 
 /** One cone: |r0 + J·(turn·scale, x, y)| ≤ limit + (isLevel ? level : 0). */
 interface Cone {
@@ -112,16 +118,36 @@ function oneRound(pairs: readonly Pair[], held: Held, centre: Placement): Placem
   const cone = (pair: Pair, limit: number, isLevel: boolean): Cone => {
     const qx = c * pair.b.x - s * pair.b.y,
       qy = s * pair.b.x + c * pair.b.y
-    return { rx: qx + centre.x - pair.a.x, ry: qy + centre.y - pair.a.y, jx: -qy / reach, jy: qx / reach, limit, isLevel }
+    return {
+      rx: qx + centre.x - pair.a.x,
+      ry: qy + centre.y - pair.a.y,
+      jx: -qy / reach,
+      jy: qx / reach,
+      limit,
+      isLevel,
+    }
   }
   const cones = pairs.map((pair) => cone(pair, pair.play, true))
-  for (const dowel of held.dowels) cones.push(cone(dowel, Math.max(dowel.play, residual(centre, dowel)) + 1e-7, false))
+  for (const dowel of held.dowels)
+    cones.push(cone(dowel, Math.max(dowel.play, residual(centre, dowel)) + 1e-7, false))
   if (held.axis) {
     const dx = centre.x - held.axis.x,
       dy = centre.y - held.axis.y
-    cones.push({ rx: dx, ry: dy, jx: 0, jy: 0, limit: Math.max(held.axis.within, Math.hypot(dx, dy)) + 1e-7, isLevel: false })
+    cones.push({
+      rx: dx,
+      ry: dy,
+      jx: 0,
+      jy: 0,
+      limit: Math.max(held.axis.within, Math.hypot(dx, dy)) + 1e-7,
+      isLevel: false,
+    })
   }
-  const v = [0, 0, 0, Math.max(...pairs.map((pair) => residual(centre, pair) - pair.play)) + 0.1] as [number, number, number, number]
+  const v = [
+    0,
+    0,
+    0,
+    Math.max(...pairs.map((pair) => residual(centre, pair) - pair.play)) + 0.1,
+  ] as [number, number, number, number]
   for (let t = 10; t < 1e8; t *= 6) for (let step = 0; step < 30 && newton(cones, v, t); step++);
   const turned = v[0] / reach
   return { turn: centre.turn + turned, x: centre.x + v[1], y: centre.y + v[2] }
@@ -159,7 +185,12 @@ function newton(cones: readonly Cone[], v: [number, number, number, number], t: 
   const before = barrier(cones, v, t)
   let scale = 1
   for (let tries = 0; tries < 50; tries++, scale /= 2) {
-    const next = [v[0] + scale * step[0]!, v[1] + scale * step[1]!, v[2] + scale * step[2]!, v[3] + scale * step[3]!] as [number, number, number, number]
+    const next = [
+      v[0] + scale * step[0]!,
+      v[1] + scale * step[1]!,
+      v[2] + scale * step[2]!,
+      v[3] + scale * step[3]!,
+    ] as [number, number, number, number]
     if (barrier(cones, next, t) <= before - 0.1 * scale * decrement) {
       for (let i = 0; i < 4; i++) v[i] = next[i]!
       return true
@@ -213,4 +244,5 @@ export function boltPlay(a: Hole, b: Hole): number {
 }
 
 /** Play of a dowel, mm, negative when it does not go in. Where neither says it carries the pin, face a does. */
-export const dowelPlay = (a: Dowel, b: Dowel): number => (b.pin && !a.pin ? (a.d - b.d) / 2 : (b.d - a.d) / 2)
+export const dowelPlay = (a: Dowel, b: Dowel): number =>
+  b.pin && !a.pin ? (a.d - b.d) / 2 : (b.d - a.d) / 2

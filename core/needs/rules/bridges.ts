@@ -11,20 +11,42 @@ import type { Rule } from '../rule.ts'
 export const bridges: Rule = {
   id: 'bridges',
   reads: ['insert.parts', 'insert.kinds', ...JOINTS.map((joint) => `joint:${joint.id}` as const)],
-  adds: ['plate', 'spacer', 'flywheel', 'flexplate', 'pilot', 'separator', 'starter', 'disc', 'release-bearing', 'converter', 'engine-mount', 'gearbox-mount', 'sump'],
+  adds: [
+    'plate',
+    'spacer',
+    'flywheel',
+    'flexplate',
+    'pilot',
+    'separator',
+    'starter',
+    'disc',
+    'release-bearing',
+    'converter',
+    'engine-mount',
+    'gearbox-mount',
+    'sump',
+  ],
   run: ({ facts, joints }) => {
     const parts = facts.text('insert.parts')?.split(' ').filter(Boolean) ?? []
     const kinds = facts.text('insert.kinds')?.split(' ').filter(Boolean) ?? []
-    const bridged = joints.filter(({ bare }) => bare.limits.some((limit) => limit.code === 'bridge'))
+    const bridged = joints.filter(({ bare }) =>
+      bare.limits.some((limit) => limit.code === 'bridge'),
+    )
     const needs: NewNeed[] = parts.map((part, i) => {
       const kind = kinds[i] ?? 'plate'
-      const by = bridged.filter(({ bare }) => bare.limits.some((limit) => limit.code === 'bridge' && limit.pieces.includes(kind)))
+      const by = bridged.filter(({ bare }) =>
+        bare.limits.some((limit) => limit.code === 'bridge' && limit.pieces.includes(kind)),
+      )
       return {
         kind,
         place: placeOf(kind),
         words: kindWords(kind),
         wants: part,
-        why: (by.length > 0 ? by : bridged).map(({ joint, bare }) => ({ rule: 'bridges', joint, words: `${jointNamed(joint)?.title ?? joint}: ${firstBridge(bare.limits)}` })),
+        why: (by.length > 0 ? by : bridged).map(({ joint, bare }) => ({
+          rule: 'bridges',
+          joint,
+          words: `${jointNamed(joint)?.title ?? joint}: ${firstBridge(bare.limits)}`,
+        })),
       }
     })
     for (const { joint, bare, closed } of joints) {
@@ -36,7 +58,13 @@ export const bridges: Rule = {
           kind: piece,
           place: placeOf(piece),
           words: kindWords(piece),
-          why: [{ rule: 'bridges', joint, words: `${jointNamed(joint)?.title ?? joint}: ${limit.words}. Nothing in the catalogue closes it: to be made or found` }],
+          why: [
+            {
+              rule: 'bridges',
+              joint,
+              words: `${jointNamed(joint)?.title ?? joint}: ${limit.words}. Nothing in the catalogue closes it: to be made or found`,
+            },
+          ],
         })
       }
     }
@@ -46,6 +74,13 @@ export const bridges: Rule = {
 
 /** Where along the train a piece is listed: as the rules that ask for it anyway do. */
 const placeOf = (kind: string): string =>
-  kind === 'plate' || kind === 'spacer' ? 'face' : kind === 'engine-mount' || kind === 'gearbox-mount' ? 'mounts' : kind === 'sump' ? 'bay' : 'coupling'
+  kind === 'plate' || kind === 'spacer'
+    ? 'face'
+    : kind === 'engine-mount' || kind === 'gearbox-mount'
+      ? 'mounts'
+      : kind === 'sump'
+        ? 'bay'
+        : 'coupling'
 
-const firstBridge = (limits: readonly { code: string; words: string }[]): string => limits.find((limit) => limit.code === 'bridge')?.words ?? ''
+const firstBridge = (limits: readonly { code: string; words: string }[]): string =>
+  limits.find((limit) => limit.code === 'bridge')?.words ?? ''

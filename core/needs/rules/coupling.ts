@@ -4,7 +4,17 @@ import type { FactKey } from '../facts.ts'
 import type { NewNeed } from '../need.ts'
 import type { Rule } from '../rule.ts'
 
-const ALL = ['separator', 'flywheel', 'flexplate', 'cover', 'disc', 'release-bearing', 'pilot', 'starter', 'converter'] as const
+const ALL = [
+  'separator',
+  'flywheel',
+  'flexplate',
+  'cover',
+  'disc',
+  'release-bearing',
+  'pilot',
+  'starter',
+  'converter',
+] as const
 
 /** The coupling set made complete for its kind; a piece nobody named is still needed. */
 export const coupling: Rule = {
@@ -14,21 +24,34 @@ export const coupling: Rule = {
   run: ({ facts }) => {
     const type = facts.text('gearbox.type')
     if (type !== 'manual' && type !== 'automatic') return []
-    const kinds: readonly string[] = COUPLING_SETS[type].filter((kind) => kind !== 'separator' || facts.text('coupling.separator') !== undefined)
+    const kinds: readonly string[] = COUPLING_SETS[type].filter(
+      (kind) => kind !== 'separator' || facts.text('coupling.separator') !== undefined,
+    )
     const needs: NewNeed[] = kinds.map((kind) => {
       const part = facts.text(`coupling.${kind}` as FactKey)
-      const words = part === undefined ? 'None is named yet: its measurements count as not known' : `Completes the ${type} coupling of this pairing`
+      const words =
+        part === undefined
+          ? 'None is named yet: its measurements count as not known'
+          : `Completes the ${type} coupling of this pairing`
       return {
         kind,
         place: 'coupling',
         words: kindWords(kind),
         ...(part === undefined ? {} : { wants: part }),
         why: [{ rule: 'coupling', words }],
-        cautions: kind === 'cover' || kind === 'disc' ? ['Old clutches may hold asbestos: wet, masked, no compressed air.'] : [],
+        cautions:
+          kind === 'cover' || kind === 'disc'
+            ? ['Old clutches may hold asbestos: wet, masked, no compressed air.']
+            : [],
       }
     })
     if (type === 'automatic') {
-      needs.push({ kind: 'gearbox-cooler', place: 'coupling', words: 'Gearbox oil cooler', why: [{ rule: 'coupling', words: 'An automatic without a cooler dies of heat' }] })
+      needs.push({
+        kind: 'gearbox-cooler',
+        place: 'coupling',
+        words: 'Gearbox oil cooler',
+        why: [{ rule: 'coupling', words: 'An automatic without a cooler dies of heat' }],
+      })
       needs.push({
         kind: 'cooler-line',
         place: 'coupling',

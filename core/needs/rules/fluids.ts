@@ -12,19 +12,44 @@ export const fluids: Rule = {
             kind: 'engine-oil',
             place: 'fluids',
             words: 'Engine oil and filter',
-            why: [{ rule: 'fluids', words: 'Fresh at first start, drained again soon after', parent: 'engine/engine/main' }],
+            why: [
+              {
+                rule: 'fluids',
+                words: 'Fresh at first start, drained again soon after',
+                parent: 'engine/engine/main',
+              },
+            ],
           },
           {
             kind: 'coolant',
             place: 'fluids',
             words: 'Coolant',
-            why: [{ rule: 'fluids', words: 'The system is open during the swap', parent: 'engine/engine/main' }],
+            why: [
+              {
+                rule: 'fluids',
+                words: 'The system is open during the swap',
+                parent: 'engine/engine/main',
+              },
+            ],
             cautions: ['Never open a hot cooling system.'],
           },
         ]
       : []),
     ...(has('transmission')
-      ? [{ kind: 'gearbox-oil', place: 'fluids', words: 'Gearbox oil', why: [{ rule: 'fluids', words: 'Filled before first fire', parent: 'transmission/transmission/main' }] }]
+      ? [
+          {
+            kind: 'gearbox-oil',
+            place: 'fluids',
+            words: 'Gearbox oil',
+            why: [
+              {
+                rule: 'fluids',
+                words: 'Filled before first fire',
+                parent: 'transmission/transmission/main',
+              },
+            ],
+          },
+        ]
       : []),
   ],
 }

@@ -12,4 +12,16 @@ import { toConfirm } from './to-confirm.ts'
 import { train } from './train.ts'
 
 /** Every rule; order does not matter (property). */
-export const RULES: readonly Rule[] = [train, coupling, bridges, jointWork, hardware, fluids, toConfirm, mockUp, mustStillWork, papers, confirmOrDrop]
+export const RULES: readonly Rule[] = [
+  train,
+  coupling,
+  bridges,
+  jointWork,
+  hardware,
+  fluids,
+  toConfirm,
+  mockUp,
+  mustStillWork,
+  papers,
+  confirmOrDrop,
+]

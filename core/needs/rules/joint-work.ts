@@ -16,7 +16,13 @@ export const jointWork: Rule = {
         words: task.words,
         task,
         waits: 'nothing' as const,
-        why: [{ rule: 'joint-work', joint, words: `${jointNamed(joint)?.title ?? joint} mates with this work${task.reversible ? '' : '; it cannot be undone'}` }],
+        why: [
+          {
+            rule: 'joint-work',
+            joint,
+            words: `${jointNamed(joint)?.title ?? joint} mates with this work${task.reversible ? '' : '; it cannot be undone'}`,
+          },
+        ],
         cautions: task.caution ? [task.caution] : [],
       })),
     ),

@@ -17,16 +17,37 @@ export const KEPT_ASSEMBLIES = [
 ] as const
 
 /** What comes with an assembly when it is carried over to another engine. */
-const WITH: Partial<Record<(typeof KEPT_ASSEMBLIES)[number], readonly (readonly [kind: string, words: string, why: string])[]>> = {
+const WITH: Partial<
+  Record<
+    (typeof KEPT_ASSEMBLIES)[number],
+    readonly (readonly [kind: string, words: string, why: string])[]
+  >
+> = {
   'air-conditioning': [
     ['compressor-mount', 'Compressor mount', 'The compressor must sit in the new belt’s plane'],
     ['refrigerant-hose', 'Refrigerant hoses', 'Hose ends follow the compressor'],
-    ['refrigerant-service', 'Refrigerant recovered and filled', 'Before the old engine comes out, and after'],
+    [
+      'refrigerant-service',
+      'Refrigerant recovered and filled',
+      'Before the old engine comes out, and after',
+    ],
   ],
   'steering-assist': [['assist-hose', 'Steering assist hose', 'Pump and rack ends differ']],
-  'four-wheel-drive': [['front-propshaft', 'Front propshaft', 'Its length and angle follow the transfer case; measured with the train mocked up']],
+  'four-wheel-drive': [
+    [
+      'front-propshaft',
+      'Front propshaft',
+      'Its length and angle follow the transfer case; measured with the train mocked up',
+    ],
+  ],
   'power-take-off': [['take-off', 'Power take-off unit', 'Made for the opening of this gearbox']],
-  cruise: [['cruise-actuator', 'Cruise actuator and its signals', 'It pulls this engine’s throttle and reads this gearbox’s speed']],
+  cruise: [
+    [
+      'cruise-actuator',
+      'Cruise actuator and its signals',
+      'It pulls this engine’s throttle and reads this gearbox’s speed',
+    ],
+  ],
 }
 
 const CAUTIONS: Record<string, string> = {
@@ -48,7 +69,13 @@ export const mustStillWork: Rule = {
         words: kindWords(kind),
         keep: true,
         level: 'confirm' as const,
-        why: [{ rule: 'must-still-work', words: "The brief says it must still work: keep the recipient's and confirm it reaches the new train" }],
+        why: [
+          {
+            rule: 'must-still-work',
+            words:
+              "The brief says it must still work: keep the recipient's and confirm it reaches the new train",
+          },
+        ],
         cautions: CAUTIONS[kind] ? [CAUTIONS[kind]] : [],
       },
       ...(WITH[kind] ?? []).map(([with_, words, why]) => ({

@@ -15,21 +15,45 @@ export const papers: Rule = {
             kind: 'papers',
             place: 'papers',
             words: 'Ownership, engine number and invoice, insurer told',
-            level: isOpen(facts.text('stopper.papers')) ? ('required' as const) : ('confirm' as const),
+            level: isOpen(facts.text('stopper.papers'))
+              ? ('required' as const)
+              : ('confirm' as const),
             why: [
               ...(isOpen(facts.text('stopper.papers'))
-                ? [{ rule: 'papers', words: 'Asked at the start: not in hand, or not known. Nothing is bought before they are', parent: 'engine/engine/main' }]
+                ? [
+                    {
+                      rule: 'papers',
+                      words:
+                        'Asked at the start: not in hand, or not known. Nothing is bought before they are',
+                      parent: 'engine/engine/main',
+                    },
+                  ]
                 : []),
-              { rule: 'papers', words: 'No papers, no certificate: asked before money is spent. Local authority decides', parent: 'engine/engine/main' },
+              {
+                rule: 'papers',
+                words:
+                  'No papers, no certificate: asked before money is spent. Local authority decides',
+                parent: 'engine/engine/main',
+              },
             ],
           },
           {
             kind: 'inspection',
             place: 'papers',
             words: 'Inspection of the engine change',
-            level: facts.is('law.inspection') === true || isOpen(facts.text('stopper.law')) ? ('required' as const) : ('confirm' as const),
+            level:
+              facts.is('law.inspection') === true || isOpen(facts.text('stopper.law'))
+                ? ('required' as const)
+                : ('confirm' as const),
             waits: 'first run' as const,
-            why: [{ rule: 'papers', words: 'An engine change may need inspection or a certificate where you are: ask the local authority', parent: 'engine/engine/main' }],
+            why: [
+              {
+                rule: 'papers',
+                words:
+                  'An engine change may need inspection or a certificate where you are: ask the local authority',
+                parent: 'engine/engine/main',
+              },
+            ],
           },
         ]
       : [],

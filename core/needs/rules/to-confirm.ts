@@ -14,7 +14,13 @@ export const toConfirm: Rule = {
             words: 'Engine mounts',
             quantity: 2,
             level: 'confirm' as const,
-            why: [{ rule: 'to-confirm', words: 'Pads, height and tilt are not judged yet: confirm or drop', parent: 'engine/engine/main' }],
+            why: [
+              {
+                rule: 'to-confirm',
+                words: 'Pads, height and tilt are not judged yet: confirm or drop',
+                parent: 'engine/engine/main',
+              },
+            ],
           },
         ]
       : []),
@@ -25,14 +31,26 @@ export const toConfirm: Rule = {
             place: 'mounts',
             words: 'Gearbox mount',
             level: 'confirm' as const,
-            why: [{ rule: 'to-confirm', words: 'Its place along the train is not judged yet: confirm or drop', parent: 'transmission/transmission/main' }],
+            why: [
+              {
+                rule: 'to-confirm',
+                words: 'Its place along the train is not judged yet: confirm or drop',
+                parent: 'transmission/transmission/main',
+              },
+            ],
           },
           {
             kind: 'speedometer',
             place: 'driveline',
             words: 'Speedometer drive',
             level: 'confirm' as const,
-            why: [{ rule: 'to-confirm', words: 'Drive ratio or pulses are not judged yet: confirm or drop', parent: 'transmission/transmission/main' }],
+            why: [
+              {
+                rule: 'to-confirm',
+                words: 'Drive ratio or pulses are not judged yet: confirm or drop',
+                parent: 'transmission/transmission/main',
+              },
+            ],
           },
         ]
       : []),

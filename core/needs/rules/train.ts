@@ -4,7 +4,14 @@ import type { Rule } from '../rule.ts'
 /** The engine and the transmission themselves. */
 export const train: Rule = {
   id: 'train',
-  reads: ['engine.part', 'engine.name', 'engine.recipients', 'transmission.part', 'transmission.name', 'transmission.recipients'],
+  reads: [
+    'engine.part',
+    'engine.name',
+    'engine.recipients',
+    'transmission.part',
+    'transmission.name',
+    'transmission.recipients',
+  ],
   adds: ['engine', 'transmission'],
   run: ({ facts }) =>
     (['engine', 'transmission'] as const).flatMap((kind): NewNeed[] => {
@@ -19,8 +26,15 @@ export const train: Rule = {
           wants: part,
           constraints: [{ equals: part }],
           ...(keep ? { keep } : {}),
-          why: [{ rule: 'train', words: keep ? 'The pairing keeps the one the recipient has' : 'The pairing chosen' }],
-          cautions: keep ? [] : ['Lifting: rated points, balance found first, never under a hanging engine.'],
+          why: [
+            {
+              rule: 'train',
+              words: keep ? 'The pairing keeps the one the recipient has' : 'The pairing chosen',
+            },
+          ],
+          cautions: keep
+            ? []
+            : ['Lifting: rated points, balance found first, never under a hanging engine.'],
         },
       ]
     }),

@@ -10,7 +10,8 @@ export async function down(): Promise<void> {
   throw new Error('This migration cannot be undone: restore a backup instead.')
 }
 
-const MONEY = (name: string, rest = 'NOT NULL DEFAULT 0'): string => `${name} INTEGER ${rest} CHECK (${name} IS NULL OR typeof(${name}) = 'integer')`
+const MONEY = (name: string, rest = 'NOT NULL DEFAULT 0'): string =>
+  `${name} INTEGER ${rest} CHECK (${name} IS NULL OR typeof(${name}) = 'integer')`
 const CURRENCY = (name = 'currency'): string => `${name} TEXT NOT NULL CHECK (length(${name}) = 3)`
 const HEAD = `id TEXT PRIMARY KEY NOT NULL, version INTEGER NOT NULL DEFAULT 1`
 

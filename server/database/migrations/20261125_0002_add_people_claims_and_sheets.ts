@@ -4,7 +4,8 @@ import type { Knex } from 'knex'
 export async function up(knex: Knex): Promise<void> {
   for (const statement of STATEMENTS) await knex.raw(statement)
   const [unit] = (await knex('setting').where({ id: 'lengthUnit' })) as { value: string }[]
-  if (unit && (JSON.parse(unit.value) as { data: unknown }).data === 'in') await knex('setting').insert({ id: 'units', value: '{"v":1,"data":{"mm":"in"}}' })
+  if (unit && (JSON.parse(unit.value) as { data: unknown }).data === 'in')
+    await knex('setting').insert({ id: 'units', value: '{"v":1,"data":{"mm":"in"}}' })
   await knex('setting').where({ id: 'lengthUnit' }).delete()
 }
 
@@ -29,5 +30,8 @@ const STATEMENTS = [
   `INSERT INTO decision_next (id, version, build_id, need_id, act, price_minor, source, note) SELECT id, version, build_id, need_id, act, price_minor, source, note FROM decision`,
   `DROP TABLE decision`,
   `ALTER TABLE decision_next RENAME TO decision`,
-  ...['repair_minor', 'missing_minor', 'storage_minor'].map((column) => `ALTER TABLE donor ADD COLUMN ${column} INTEGER NOT NULL DEFAULT 0 CHECK (typeof(${column}) = 'integer')`),
+  ...['repair_minor', 'missing_minor', 'storage_minor'].map(
+    (column) =>
+      `ALTER TABLE donor ADD COLUMN ${column} INTEGER NOT NULL DEFAULT 0 CHECK (typeof(${column}) = 'integer')`,
+  ),
 ]

@@ -2,7 +2,8 @@ import type { Knex } from 'knex'
 
 /** Columns that are asked for by value get their index; a table nothing read goes. */
 export async function up(knex: Knex): Promise<void> {
-  for (const [table, column] of INDEXED) await knex.raw(`CREATE INDEX ${table}_by_${column} ON ${table}(${column})`)
+  for (const [table, column] of INDEXED)
+    await knex.raw(`CREATE INDEX ${table}_by_${column} ON ${table}(${column})`)
   await knex.raw('DROP TABLE job')
 }
 

@@ -19,7 +19,15 @@ test('parts put in on a pairing become rows, those that are gone are left out, a
     await old('part').insert({ id, kind, name: id })
   await old('build').insert({ id: 'b', name: 'B', currency: 'EUR' })
   const put = (parts: readonly string[]): string => JSON.stringify({ v: 1, data: parts })
-  await old('pairing').insert({ id: 'p', buildId: 'b', engineId: 'e', transmissionId: 't', chosen: 1, version: 2, inserted: put(['plate', 'gone']) })
+  await old('pairing').insert({
+    id: 'p',
+    buildId: 'b',
+    engineId: 'e',
+    transmissionId: 't',
+    chosen: 1,
+    version: 2,
+    inserted: put(['plate', 'gone']),
+  })
   const told = (values: object): string => JSON.stringify({ v: 1, data: values })
   await old('history').insert({
     at: '2026-01-01',
@@ -34,7 +42,9 @@ test('parts put in on a pairing become rows, those that are gone are left out, a
   await old.destroy()
   const knex = await openDatabase(file)
   const store = new Store(knex)
-  expect((await store.list('pairingPart')).map(({ pairingId, partId }) => [pairingId, partId])).toEqual([['p', 'plate']])
+  expect(
+    (await store.list('pairingPart')).map(({ pairingId, partId }) => [pairingId, partId]),
+  ).toEqual([['p', 'plate']])
   expect(await store.get('pairing', 'p')).not.toHaveProperty('inserted')
   await undoCommand(store, 'c')
   expect((await store.get('pairing', 'p')).chosen).toBe(false)
@@ -45,18 +55,26 @@ test('a document of version 1 is read as one of version 2, and goes out as that'
   const now = demoDocument()
   const parts = now.tables.pairingPart!
   const { pairingPart: _, ...rest } = now.tables
-  const pairing = rest.pairing!.map((row) => ({ ...row, inserted: parts.filter((part) => part.pairingId === row.id).map((part) => part.partId) }))
+  const pairing = rest.pairing!.map((row) => ({
+    ...row,
+    inserted: parts.filter((part) => part.pairingId === row.id).map((part) => part.partId),
+  }))
   const [first, second] = await Promise.all(
-    [now, { format: 'junket-build', version: 1, tables: { ...rest, pairing } }].map(async (document) => {
-      const knex = await openDatabase(':memory:')
-      const store = new Store(knex)
-      await importDocument(store, JSON.parse(JSON.stringify(document)))
-      const out = await exportBuild(store, 'lantern')
-      await knex.destroy()
-      return out
-    }),
+    [now, { format: 'junket-build', version: 1, tables: { ...rest, pairing } }].map(
+      async (document) => {
+        const knex = await openDatabase(':memory:')
+        const store = new Store(knex)
+        await importDocument(store, JSON.parse(JSON.stringify(document)))
+        const out = await exportBuild(store, 'lantern')
+        await knex.destroy()
+        return out
+      },
+    ),
   )
   expect(first!.version).toBe(2)
-  const plain = ({ tables }: typeof first & {}) => ({ ...tables, pairingPart: tables.pairingPart!.map(({ pairingId, partId }) => ({ pairingId, partId })) })
+  const plain = ({ tables }: typeof first & {}) => ({
+    ...tables,
+    pairingPart: tables.pairingPart!.map(({ pairingId, partId }) => ({ pairingId, partId })),
+  })
   expect(plain(second!)).toEqual(plain(first!))
 })

@@ -22,15 +22,23 @@ export const MIGRATIONS = [
 
 export type Database = Knex
 
-const snake = (name: string): string => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
+const snake = (name: string): string =>
+  name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
 const camelNames = new Map<string, string>()
 /** The same few names in every row. */
 function camel(name: string): string {
   let found = camelNames.get(name)
-  if (found === undefined) camelNames.set(name, (found = name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())))
+  if (found === undefined)
+    camelNames.set(
+      name,
+      (found = name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())),
+    )
   return found
 }
-const camelRow = (row: unknown): unknown => (row !== null && typeof row === 'object' && !Array.isArray(row) ? renamed(row as Record<string, unknown>) : row)
+const camelRow = (row: unknown): unknown =>
+  row !== null && typeof row === 'object' && !Array.isArray(row)
+    ? renamed(row as Record<string, unknown>)
+    : row
 function renamed(row: Record<string, unknown>): Record<string, unknown> {
   const out: Record<string, unknown> = {}
   for (const key in row) out[camel(key)] = row[key]
@@ -38,7 +46,10 @@ function renamed(row: Record<string, unknown>): Record<string, unknown> {
 }
 
 /** Opens (and makes) a database file, `:memory:` or a copy in a buffer for tests, and brings it up to date. */
-export async function openDatabase(file: string | Buffer, migrations: typeof MIGRATIONS = MIGRATIONS): Promise<Database> {
+export async function openDatabase(
+  file: string | Buffer,
+  migrations: typeof MIGRATIONS = MIGRATIONS,
+): Promise<Database> {
   if (typeof file === 'string' && file !== ':memory:') mkdirSync(dirname(file), { recursive: true })
   const knex = connect(file, migrations)
   await knex.migrate.latest()
@@ -46,7 +57,10 @@ export async function openDatabase(file: string | Buffer, migrations: typeof MIG
 }
 
 /** A connection of its own to a database that is up to date already. */
-export function connect(file: string | Buffer, migrations: typeof MIGRATIONS = MIGRATIONS): Database {
+export function connect(
+  file: string | Buffer,
+  migrations: typeof MIGRATIONS = MIGRATIONS,
+): Database {
   return knexFactory({
     client: 'better-sqlite3',
     connection: { filename: file as string },
@@ -54,13 +68,24 @@ export function connect(file: string | Buffer, migrations: typeof MIGRATIONS = M
     pool: {
       min: 1,
       max: 1,
-      afterCreate: (connection: { pragma: (text: string) => void }, done: (error: Error | null) => void) => {
-        for (const pragma of ['journal_mode = WAL', 'foreign_keys = ON', 'busy_timeout = 5000', 'synchronous = FULL']) connection.pragma(pragma)
+      afterCreate: (
+        connection: { pragma: (text: string) => void },
+        done: (error: Error | null) => void,
+      ) => {
+        for (const pragma of [
+          'journal_mode = WAL',
+          'foreign_keys = ON',
+          'busy_timeout = 5000',
+          'synchronous = FULL',
+        ])
+          connection.pragma(pragma)
         done(null)
       },
     },
-    wrapIdentifier: (value: string | undefined, wrap) => (value === undefined || value === '*' ? wrap(value ?? '') : wrap(snake(value))),
-    postProcessResponse: (result) => (Array.isArray(result) ? result.map(camelRow) : camelRow(result)),
+    wrapIdentifier: (value: string | undefined, wrap) =>
+      value === undefined || value === '*' ? wrap(value ?? '') : wrap(snake(value)),
+    postProcessResponse: (result) =>
+      Array.isArray(result) ? result.map(camelRow) : camelRow(result),
     migrations: {
       migrationSource: {
         getMigrations: async () => migrations,
@@ -72,7 +97,8 @@ export function connect(file: string | Buffer, migrations: typeof MIGRATIONS = M
 }
 
 /** Sees to it that a connection never writes. */
-export const onlyRead = (knex: Database): Promise<unknown> => Promise.resolve(knex.raw('PRAGMA query_only = ON'))
+export const onlyRead = (knex: Database): Promise<unknown> =>
+  Promise.resolve(knex.raw('PRAGMA query_only = ON'))
 
 /** Puts everything acknowledged into the one file; what stands beside it then is empty. */
 export async function gatherInFile(knex: Database): Promise<void> {

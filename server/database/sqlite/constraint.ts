@@ -7,8 +7,10 @@ export interface BrokenRule {
   readonly field?: string
 }
 
-const camel = (name: string): string => name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())
-const words = (name: string): string => name.replace(/Id$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+const camel = (name: string): string =>
+  name.replace(/_([a-z])/g, (_, letter: string) => letter.toUpperCase())
+const words = (name: string): string =>
+  name.replace(/Id$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 
 /** Unique indexes whose columns say less than this. */
 const TOGETHER: Readonly<Record<string, string>> = {
@@ -21,14 +23,29 @@ const TOGETHER: Readonly<Record<string, string>> = {
 /** What a constraint of the database says, without its words; null for any other error. */
 export function brokenRule(error: { code?: string; message?: string }): BrokenRule | null {
   if (!error.code?.startsWith('SQLITE_CONSTRAINT')) return null
-  if (error.code === 'SQLITE_CONSTRAINT_FOREIGNKEY') return { message: 'Something else still uses it, or it names something that is not here.' }
-  const named = /(?:UNIQUE|NOT NULL) constraint failed: ([\w.]+)(?:, ([\w., ]+))?/.exec(error.message ?? '')
+  if (error.code === 'SQLITE_CONSTRAINT_FOREIGNKEY')
+    return { message: 'Something else still uses it, or it names something that is not here.' }
+  const named = /(?:UNIQUE|NOT NULL) constraint failed: ([\w.]+)(?:, ([\w., ]+))?/.exec(
+    error.message ?? '',
+  )
   const [table = '', column = ''] = named?.[1]?.split('.').map(camel) ?? []
-  const known = (TABLE_NAMES as readonly string[]).includes(table) ? { table: table as TableName, field: column } : {}
-  if (error.code === 'SQLITE_CONSTRAINT_NOTNULL') return { message: `The ${words(column)} is missing.`, ...known }
+  const known = (TABLE_NAMES as readonly string[]).includes(table)
+    ? { table: table as TableName, field: column }
+    : {}
+  if (error.code === 'SQLITE_CONSTRAINT_NOTNULL')
+    return { message: `The ${words(column)} is missing.`, ...known }
   if (error.code === 'SQLITE_CONSTRAINT_UNIQUE' || error.code === 'SQLITE_CONSTRAINT_PRIMARYKEY') {
-    if (column === 'id' || !named) return { message: Object.hasOwn(TOGETHER, table) ? TOGETHER[table]! : 'It is here already.', ...known }
-    return { message: Object.hasOwn(TOGETHER, table) ? TOGETHER[table]! : `Another ${words(table)} has the same ${words(column)}.`, ...known }
+    if (column === 'id' || !named)
+      return {
+        message: Object.hasOwn(TOGETHER, table) ? TOGETHER[table]! : 'It is here already.',
+        ...known,
+      }
+    return {
+      message: Object.hasOwn(TOGETHER, table)
+        ? TOGETHER[table]!
+        : `Another ${words(table)} has the same ${words(column)}.`,
+      ...known,
+    }
   }
   return { message: 'A value of it is out of its range.', ...known }
 }

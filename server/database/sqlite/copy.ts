@@ -3,7 +3,11 @@ import Sqlite from 'better-sqlite3'
 import { openDatabase } from './connection.ts'
 import { type Inspection, inspectFile } from './inspect.ts'
 
-export type CopyTask = { readonly kind: 'copy' | 'ready'; readonly from: string; readonly to: string }
+export type CopyTask = {
+  readonly kind: 'copy' | 'ready'
+  readonly from: string
+  readonly to: string
+}
 
 /** As many pages at once as any file has: the copy is of one moment, and ends however much is written meanwhile. */
 const ALL_PAGES = 2 ** 31 - 1
@@ -33,7 +37,8 @@ export async function copyData({ kind, from, to }: CopyTask): Promise<Inspection
     if (found.isSound) renameSync(partial, to)
     return found
   } finally {
-    for (const ending of ['', '-wal', '-shm', '-journal']) rmSync(`${partial}${ending}`, { force: true })
+    for (const ending of ['', '-wal', '-shm', '-journal'])
+      rmSync(`${partial}${ending}`, { force: true })
   }
 }
 

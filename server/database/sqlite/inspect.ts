@@ -3,7 +3,9 @@ import Sqlite from 'better-sqlite3'
 import { MIGRATIONS } from './connection.ts'
 
 /** What is found of a data file: sound, or why not, in words that follow its name; `code` where the system refused. */
-export type Inspection = { readonly isSound: true } | { readonly isSound: false; readonly why: string; readonly code?: string }
+export type Inspection =
+  | { readonly isSound: true }
+  | { readonly isSound: false; readonly why: string; readonly code?: string }
 
 const HEADER = 'SQLite format 3\u0000'
 /** Without these it is another program's. */
@@ -37,27 +39,45 @@ function lookAt(file: string): Inspection | null {
   } finally {
     closeSync(handle)
   }
-  if (head.toString('latin1', 0, 16) !== HEADER) return unsound('is no data file of Junket: it begins with something else')
+  if (head.toString('latin1', 0, 16) !== HEADER)
+    return unsound('is no data file of Junket: it begins with something else')
   const pageBytes = head.readUInt16BE(16) === 1 ? 65_536 : head.readUInt16BE(16)
   const isCounted = head.readUInt32BE(24) === head.readUInt32BE(92)
   const pages = head.readUInt32BE(28)
-  if (isCounted && size < pages * pageBytes && !existsSync(`${file}-wal`)) return unsound(`is cut short: ${size} of ${pages * pageBytes} bytes are there`)
+  if (isCounted && size < pages * pageBytes && !existsSync(`${file}-wal`))
+    return unsound(`is cut short: ${size} of ${pages * pageBytes} bytes are there`)
   return null
 }
 
 function within(file: string, isThorough: boolean): Inspection {
-  const beside = ['-wal', '-shm'].map((ending) => `${file}${ending}`).filter((path) => !existsSync(path))
+  const beside = ['-wal', '-shm']
+    .map((ending) => `${file}${ending}`)
+    .filter((path) => !existsSync(path))
   const copy = new Sqlite(file, { readonly: true })
   try {
-    const [damage] = copy.pragma(isThorough ? 'integrity_check(1)' : 'quick_check(1)') as Record<string, string>[]
+    const [damage] = copy.pragma(isThorough ? 'integrity_check(1)' : 'quick_check(1)') as Record<
+      string,
+      string
+    >[]
     const said = Object.values(damage ?? {})[0]
     if (said !== 'ok') return unsound(`is damaged (${said})`)
-    const tables = new Set((copy.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all() as { name: string }[]).map(({ name }) => name))
-    if (OWN_TABLES.some((table) => !tables.has(table))) return unsound('is a database of another program')
+    const tables = new Set(
+      (
+        copy.prepare("SELECT name FROM sqlite_master WHERE type = 'table'").all() as {
+          name: string
+        }[]
+      ).map(({ name }) => name),
+    )
+    if (OWN_TABLES.some((table) => !tables.has(table)))
+      return unsound('is a database of another program')
     const known = new Set(MIGRATIONS.map(({ name }) => name))
-    const newer = (copy.prepare('SELECT name FROM knex_migrations').all() as { name: string }[]).find(({ name }) => !known.has(name))
-    if (newer) return unsound(`was written by a newer Junket (it holds ${newer.name}). Start that one`)
-    if (isThorough && (copy.pragma('foreign_key_check') as unknown[]).length > 0) return unsound('is damaged (rows name others that are not there)')
+    const newer = (
+      copy.prepare('SELECT name FROM knex_migrations').all() as { name: string }[]
+    ).find(({ name }) => !known.has(name))
+    if (newer)
+      return unsound(`was written by a newer Junket (it holds ${newer.name}). Start that one`)
+    if (isThorough && (copy.pragma('foreign_key_check') as unknown[]).length > 0)
+      return unsound('is damaged (rows name others that are not there)')
     return { isSound: true }
   } catch (error) {
     return unsound(`is damaged (${(error as Error).message})`)

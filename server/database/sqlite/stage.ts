@@ -6,7 +6,11 @@ import { partOf, type TableName } from '../tables.ts'
 /** Rows to be added, in the order they refer to one another, and rows to be changed from the version they were seen at. */
 export interface StagedRows {
   readonly inserts: readonly (readonly [TableName, readonly Record<string, unknown>[]])[]
-  readonly updates: readonly { readonly table: TableName; readonly before: Row; readonly patch: Record<string, unknown> }[]
+  readonly updates: readonly {
+    readonly table: TableName
+    readonly before: Row
+    readonly patch: Record<string, unknown>
+  }[]
 }
 
 /** What was to be changed is not as it was seen: nothing was written. */
@@ -19,15 +23,24 @@ export interface Landed extends Pick<PackedChange, 'tables' | 'touched' | 'parts
   readonly newest: number
 }
 
-const snake = (name: string): string => name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
+const snake = (name: string): string =>
+  name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
 const COLUMNS_AT_ONCE = 900
 
 /** What each staged table adds or changes, kept with the connection that holds the rows. */
 interface Staged {
   /** Parts that something is added or changed of. */
   readonly parts: readonly string[]
-  readonly inserts: readonly { readonly table: TableName; readonly columns: readonly string[]; readonly ids: readonly string[] }[]
-  readonly updates: readonly { readonly table: TableName; readonly columns: readonly string[]; readonly ids: readonly string[] }[]
+  readonly inserts: readonly {
+    readonly table: TableName
+    readonly columns: readonly string[]
+    readonly ids: readonly string[]
+  }[]
+  readonly updates: readonly {
+    readonly table: TableName
+    readonly columns: readonly string[]
+    readonly ids: readonly string[]
+  }[]
 }
 const staged = new WeakMap<Knex, Staged>()
 
@@ -35,10 +48,17 @@ const staged = new WeakMap<Knex, Staged>()
  * Lays rows ready in temporary tables of this connection, each with its history entry: however many there are, nobody
  * else is held up, and nothing is written yet.
  */
-export async function stage(knex: Knex, { inserts, updates }: StagedRows, { who, command }: { readonly who: string; readonly command: string | null }): Promise<void> {
+export async function stage(
+  knex: Knex,
+  { inserts, updates }: StagedRows,
+  { who, command }: { readonly who: string; readonly command: string | null },
+): Promise<void> {
   const at = new Date().toISOString()
   const history: Record<string, unknown>[] = []
-  const laid: { inserts: Staged['inserts'][number][]; updates: Staged['updates'][number][] } = { inserts: [], updates: [] }
+  const laid: { inserts: Staged['inserts'][number][]; updates: Staged['updates'][number][] } = {
+    inserts: [],
+    updates: [],
+  }
   for (const [table, rows] of inserts) {
     if (rows.length === 0) continue
     const columns = Object.keys(rows[0]!)
@@ -49,7 +69,17 @@ export async function stage(knex: Knex, { inserts, updates }: StagedRows, { who,
       rows.map((row) => toRow(table, row)),
     )
     laid.inserts.push({ table, columns, ids: rows.map((row) => String(row.id)) })
-    for (const row of rows) history.push({ at, who, command, entity: table, entityId: row.id, act: 'insert', before: null, after: pack(row) })
+    for (const row of rows)
+      history.push({
+        at,
+        who,
+        command,
+        entity: table,
+        entityId: row.id,
+        act: 'insert',
+        before: null,
+        after: pack(row),
+      })
   }
   for (const table of new Set(updates.map((update) => update.table))) {
     const own = updates.filter((update) => update.table === table)
@@ -58,7 +88,11 @@ export async function stage(knex: Knex, { inserts, updates }: StagedRows, { who,
       knex,
       `staged_${snake(table)}_change`,
       ['id', 'version', ...columns],
-      own.map(({ before, patch }) => ({ id: before.id, version: before.version, ...toRow(table, patch) })),
+      own.map(({ before, patch }) => ({
+        id: before.id,
+        version: before.version,
+        ...toRow(table, patch),
+      })),
     )
     laid.updates.push({ table, columns, ids: own.map(({ before }) => before.id) })
     for (const { before, patch } of own)
@@ -84,12 +118,20 @@ export async function stage(knex: Knex, { inserts, updates }: StagedRows, { who,
         ] as const,
     ),
   ]
-  staged.set(knex, { ...laid, parts: [...new Set(rows.flatMap(([table, row]) => partOf(table, row) ?? []))] })
+  staged.set(knex, {
+    ...laid,
+    parts: [...new Set(rows.flatMap(([table, row]) => partOf(table, row) ?? []))],
+  })
 }
 const HISTORY = ['at', 'who', 'command', 'entity', 'entityId', 'act', 'before', 'after']
 
 /** A temporary table with these rows, a batch at a time. */
-async function fill(knex: Knex, name: string, columns: readonly string[], rows: readonly Record<string, unknown>[]): Promise<void> {
+async function fill(
+  knex: Knex,
+  name: string,
+  columns: readonly string[],
+  rows: readonly Record<string, unknown>[],
+): Promise<void> {
   await knex.raw(`DROP TABLE IF EXISTS temp.${name}`)
   await knex.raw(`CREATE TEMP TABLE ${name} (${columns.map(snake).join(', ')})`)
   const size = Math.max(1, Math.min(100, Math.floor(COLUMNS_AT_ONCE / columns.length)))
@@ -106,19 +148,28 @@ export async function merge(knex: Knex): Promise<Landed> {
     const newest = await knex.transaction(async (trx) => {
       for (const { table, ids } of updates) {
         const changes = `staged_${snake(table)}_change`
-        const [{ same }] = await trx.raw(`SELECT count(*) AS same FROM ${changes} c JOIN ${snake(table)} r ON r.id = c.id AND r.version = c.version`)
-        if (same !== ids.length) throw new ChangedMeanwhile(`${ids.length - same} rows were changed meanwhile.`)
+        const [{ same }] = await trx.raw(
+          `SELECT count(*) AS same FROM ${changes} c JOIN ${snake(table)} r ON r.id = c.id AND r.version = c.version`,
+        )
+        if (same !== ids.length)
+          throw new ChangedMeanwhile(`${ids.length - same} rows were changed meanwhile.`)
       }
       for (const { table, columns } of inserts) {
         const names = columns.map(snake).join(', ')
-        await trx.raw(`INSERT INTO ${snake(table)} (${names}) SELECT ${names} FROM staged_${snake(table)}`)
+        await trx.raw(
+          `INSERT INTO ${snake(table)} (${names}) SELECT ${names} FROM staged_${snake(table)}`,
+        )
       }
       for (const { table, columns } of updates) {
         const set = columns.map((column) => `${snake(column)} = c.${snake(column)}`).join(', ')
-        await trx.raw(`UPDATE ${snake(table)} SET ${set}, version = ${snake(table)}.version + 1 FROM staged_${snake(table)}_change c WHERE c.id = ${snake(table)}.id`)
+        await trx.raw(
+          `UPDATE ${snake(table)} SET ${set}, version = ${snake(table)}.version + 1 FROM staged_${snake(table)}_change c WHERE c.id = ${snake(table)}.id`,
+        )
       }
       const names = HISTORY.map(snake).join(', ')
-      await trx.raw(`INSERT INTO history (${names}) SELECT ${names} FROM staged_history ORDER BY rowid`)
+      await trx.raw(
+        `INSERT INTO history (${names}) SELECT ${names} FROM staged_history ORDER BY rowid`,
+      )
       const found = await trx('history').max('id as id').first()
       return Number(found?.id ?? 0)
     })
@@ -130,7 +181,8 @@ export async function merge(knex: Knex): Promise<Landed> {
       newest,
     }
   } catch (error) {
-    if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_UNIQUE') throw new ChangedMeanwhile('What was to be added is there by now.')
+    if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_UNIQUE')
+      throw new ChangedMeanwhile('What was to be added is there by now.')
     throw error
   }
 }

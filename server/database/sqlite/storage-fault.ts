@@ -1,5 +1,12 @@
 const FULL = new Set(['SQLITE_FULL', 'ENOSPC', 'EDQUOT'])
-const SHUT = new Set(['SQLITE_READONLY', 'EROFS', 'EACCES', 'EPERM', 'SQLITE_CANTOPEN', 'SQLITE_PERM'])
+const SHUT = new Set([
+  'SQLITE_READONLY',
+  'EROFS',
+  'EACCES',
+  'EPERM',
+  'SQLITE_CANTOPEN',
+  'SQLITE_PERM',
+])
 
 /**
  * What to do when the disk refuses a write: full, or not to be written to. Null for any other error. Nothing is lost by
@@ -15,6 +22,7 @@ export function storageFault(error: { code?: string }, folder: string): string |
     return `The disk that holds ${folder} does not answer as it should: this was not saved. Check the disk, and keep a backup elsewhere before going on.`
   if (code === 'SQLITE_CORRUPT' || code === 'SQLITE_NOTADB')
     return `The data in ${folder} is damaged and could not be read here. Restore a backup under People and safekeeping, or stop Junket and start it again: it names the backups that are sound.`
-  if (code === 'SQLITE_BUSY' || code === 'SQLITE_LOCKED') return `Another program holds the data in ${folder}: this was not saved. Close it and try again.`
+  if (code === 'SQLITE_BUSY' || code === 'SQLITE_LOCKED')
+    return `Another program holds the data in ${folder}: this was not saved. Close it and try again.`
   return null
 }

@@ -12,7 +12,14 @@ export function Component() {
   const header = useBuild(id)
   const vehicles = useCatalogue('kind=vehicle')
   return (
-    <Loaded of={header.data && vehicles.data ? header : { ...header, data: undefined, error: header.error ?? vehicles.error }} what="the brief">
+    <Loaded
+      of={
+        header.data && vehicles.data
+          ? header
+          : { ...header, data: undefined, error: header.error ?? vehicles.error }
+      }
+      what="the brief"
+    >
       {({ build }) => (
         <>
           <PageHead title="Brief" detail="What, why, and what must still work">
@@ -31,11 +38,26 @@ export function Component() {
                     name: 'recipientId',
                     label: 'Recipient',
                     type: 'select',
-                    options: (vehicles.data?.items ?? []).map((part) => ({ value: part.id, words: part.name })),
+                    options: (vehicles.data?.items ?? []).map((part) => ({
+                      value: part.id,
+                      words: part.name,
+                    })),
                     hint: 'The vehicle being converted',
                   },
-                  { name: 'why', label: 'Why', type: 'area', wide: true, hint: 'What failed, and what of its cause stays in the vehicle: it would kill the next engine too' },
-                  { name: 'use', label: 'Use', type: 'select', options: USES, hint: 'Decides the torque factor' },
+                  {
+                    name: 'why',
+                    label: 'Why',
+                    type: 'area',
+                    wide: true,
+                    hint: 'What failed, and what of its cause stays in the vehicle: it would kill the next engine too',
+                  },
+                  {
+                    name: 'use',
+                    label: 'Use',
+                    type: 'select',
+                    options: USES,
+                    hint: 'Decides the torque factor',
+                  },
                   {
                     name: 'school',
                     label: 'Placement',
@@ -46,19 +68,67 @@ export function Component() {
                       { value: 'set-back', words: 'Set the engine back' },
                     ],
                   },
-                  { name: 'likeForLikeMinor', label: 'Like-for-like repair', type: 'money', currency: build.currency, hint: 'The baseline every swap is judged against' },
-                  { name: 'labourRateMinor', label: 'Labour rate an hour', type: 'money', currency: build.currency },
-                  { name: 'taxRate', label: 'Tax, %', type: 'percent', hint: 'Added where a price excludes it' },
-                  { name: 'contingency', label: 'Contingency, %', type: 'percent', hint: 'Safe is likely plus this' },
-                  { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
-                  { name: 'inspection', label: 'An inspection or certificate is asked for here', type: 'check' },
-                  { name: 'maxSuppliers', label: 'Suppliers at most', type: 'number', whole: true, hint: 'Blank: no limit' },
-                  { name: 'maxDonors', label: 'Donors at most', type: 'number', whole: true, hint: 'Floor space; blank: no limit' },
+                  {
+                    name: 'likeForLikeMinor',
+                    label: 'Like-for-like repair',
+                    type: 'money',
+                    currency: build.currency,
+                    hint: 'The baseline every swap is judged against',
+                  },
+                  {
+                    name: 'labourRateMinor',
+                    label: 'Labour rate an hour',
+                    type: 'money',
+                    currency: build.currency,
+                  },
+                  {
+                    name: 'taxRate',
+                    label: 'Tax, %',
+                    type: 'percent',
+                    hint: 'Added where a price excludes it',
+                  },
+                  {
+                    name: 'contingency',
+                    label: 'Contingency, %',
+                    type: 'percent',
+                    hint: 'Safe is likely plus this',
+                  },
+                  {
+                    name: 'currency',
+                    label: 'Currency',
+                    type: 'text',
+                    required: true,
+                    upper: true,
+                  },
+                  {
+                    name: 'inspection',
+                    label: 'An inspection or certificate is asked for here',
+                    type: 'check',
+                  },
+                  {
+                    name: 'maxSuppliers',
+                    label: 'Suppliers at most',
+                    type: 'number',
+                    whole: true,
+                    hint: 'Blank: no limit',
+                  },
+                  {
+                    name: 'maxDonors',
+                    label: 'Donors at most',
+                    type: 'number',
+                    whole: true,
+                    hint: 'Floor space; blank: no limit',
+                  },
                 ]}
                 initial={build as unknown as Record<string, unknown>}
                 action="Save the brief"
                 submit={async ({ labourRateMinor, taxRate, contingency, ...rest }) => {
-                  await saveBuild(build, { ...rest, labourRateMinor: labourRateMinor ?? 0, taxRate: taxRate ?? 0, contingency: contingency ?? 0 })
+                  await saveBuild(build, {
+                    ...rest,
+                    labourRateMinor: labourRateMinor ?? 0,
+                    taxRate: taxRate ?? 0,
+                    contingency: contingency ?? 0,
+                  })
                   await refresh()
                 }}
               />
@@ -71,7 +141,9 @@ export function Component() {
               <Findings build={build.id} />
               <MustWork build={build} />
               <Uncut build={build} />
-              <p className="mb-2 mt-5 text-steel">The recipient is not in the list? Add it with its axle, tyre and sizes.</p>
+              <p className="mb-2 mt-5 text-steel">
+                The recipient is not in the list? Add it with its axle, tyre and sizes.
+              </p>
               <ButtonLink to="/catalogue/new/vehicle">Add a vehicle</ButtonLink>
             </aside>
           </div>

@@ -34,11 +34,16 @@ export function Findings({ build }: { build: string }) {
   return (
     <section aria-label="Limits against the build" className="mb-5">
       <h2 className="font-bold">Your limits against the build as computed</h2>
-      {data?.findings.length === 0 && <p className="text-steel">Set a limit, or choose a pairing, and it is checked here.</p>}
+      {data?.findings.length === 0 && (
+        <p className="text-steel">Set a limit, or choose a pairing, and it is checked here.</p>
+      )}
       {data?.findings
         .toSorted((p, q) => Number(p.holds) - Number(q.holds))
         .map((finding) => (
-          <p key={finding.id} className={`my-1 border-l-[3px] pl-2.5 ${finding.holds ? 'border-fits' : 'border-clash'}`}>
+          <p
+            key={finding.id}
+            className={`my-1 border-l-[3px] pl-2.5 ${finding.holds ? 'border-fits' : 'border-clash'}`}
+          >
             <span className="sr-only">{finding.holds ? 'Holds: ' : 'Does not hold: '}</span>
             {finding.words}
           </p>
@@ -54,15 +59,22 @@ export function MustWork({ build }: { build: Build }) {
   const toggle = (kind: string, on: boolean): Promise<boolean> =>
     act(async () => {
       const { build: newest } = await api.get<BuildHeader>(`/builds/${build.id}`)
-      await saveBuild(newest, { mustWork: [...newest.mustWork.filter((one) => one !== kind), ...(on ? [kind] : [])].sort() })
+      await saveBuild(newest, {
+        mustWork: [...newest.mustWork.filter((one) => one !== kind), ...(on ? [kind] : [])].sort(),
+      })
     })
-  const keeps = brief.data?.keeps.map((one) => ({ ...one, isKept: ticked.shown(one.kind, one.isKept) })) ?? []
+  const keeps =
+    brief.data?.keeps.map((one) => ({ ...one, isKept: ticked.shown(one.kind, one.isKept) })) ?? []
   const kept = keeps.filter((one) => one.isKept)
-  const sum = (of: (one: BriefView['keeps'][number]) => number): number => kept.reduce((total, one) => total + of(one), 0)
+  const sum = (of: (one: BriefView['keeps'][number]) => number): number =>
+    kept.reduce((total, one) => total + of(one), 0)
   return (
     <section aria-label="Must still work afterwards">
       <h2 className="font-bold">Must still work afterwards</h2>
-      <p className="mb-2 text-steel">Each yes brings parts: cheap to drop now, dear to add late. Prices are what its parts usually cost, used to new.</p>
+      <p className="mb-2 text-steel">
+        Each yes brings parts: cheap to drop now, dear to add late. Prices are what its parts
+        usually cost, used to new.
+      </p>
       <ul>
         {keeps.map((one) => (
           <li key={one.kind} className="border-b border-line py-1">
@@ -71,13 +83,16 @@ export function MustWork({ build }: { build: Build }) {
                 type="checkbox"
                 className="size-4 accent-(--color-accent)"
                 checked={one.isKept}
-                onChange={({ target: { checked } }) => void ticked.say(one.kind, checked, () => toggle(one.kind, checked))}
+                onChange={({ target: { checked } }) =>
+                  void ticked.say(one.kind, checked, () => toggle(one.kind, checked))
+                }
               />
               <span className={one.isKept ? 'font-semibold' : ''}>{one.words}</span>
               <span className="figure ml-auto text-right text-steel">
                 {one.price ? (
                   <>
-                    <Money minor={one.price.low} currency={build.currency} whole /> to <Money minor={one.price.high} currency={build.currency} whole />
+                    <Money minor={one.price.low} currency={build.currency} whole /> to{' '}
+                    <Money minor={one.price.high} currency={build.currency} whole />
                   </>
                 ) : one.adds.length === 0 ? (
                   'on the list anyway'
@@ -96,8 +111,9 @@ export function MustWork({ build }: { build: Build }) {
       </ul>
       {kept.length > 0 && (
         <p className="figure mt-2 text-right font-semibold">
-          Kept: <Money minor={sum((one) => one.price?.low ?? 0)} currency={build.currency} whole /> to{' '}
-          <Money minor={sum((one) => one.price?.high ?? 0)} currency={build.currency} whole />, {sum((one) => one.hours.low)} to {sum((one) => one.hours.high)} h
+          Kept: <Money minor={sum((one) => one.price?.low ?? 0)} currency={build.currency} whole />{' '}
+          to <Money minor={sum((one) => one.price?.high ?? 0)} currency={build.currency} whole />,{' '}
+          {sum((one) => one.hours.low)} to {sum((one) => one.hours.high)} h
         </p>
       )}
     </section>
@@ -119,7 +135,10 @@ export function Law({ build }: { build: string }) {
   return (
     <section aria-label="Law and papers" className="mb-5">
       <h2 className="border-b border-ink pb-1 font-bold">Law and papers</h2>
-      <p className="py-1 text-steel">Rules differ by place and date. This reminds and records; the local authority decides, and an engineer signs.</p>
+      <p className="py-1 text-steel">
+        Rules differ by place and date. This reminds and records; the local authority decides, and
+        an engineer signs.
+      </p>
       {LAW_ITEMS.map(([item, words], index) => (
         <fieldset key={item} className="border-b border-line py-1.5">
           <legend className="float-left w-full font-semibold">{words}</legend>
@@ -129,7 +148,12 @@ export function Law({ build }: { build: string }) {
                 <span className="sr-only">
                   {words}: {question.words}
                 </span>
-                <Small id={`${id}-${question.id}`} question={question} value={sheet.answers[question.id]?.value ?? ''} onSay={(value) => sheet.say(question.id, value)} />
+                <Small
+                  id={`${id}-${question.id}`}
+                  question={question}
+                  value={sheet.answers[question.id]?.value ?? ''}
+                  onSay={(value) => sheet.say(question.id, value)}
+                />
               </label>
             ))}
           </div>
@@ -139,20 +163,51 @@ export function Law({ build }: { build: string }) {
   )
 }
 
-function Small({ id, question, value, onSay }: { id: string; question: (typeof LAW_STEPS)[number]['questions'][number]; value: string; onSay: (value: string) => void }) {
+function Small({
+  id,
+  question,
+  value,
+  onSay,
+}: {
+  id: string
+  question: (typeof LAW_STEPS)[number]['questions'][number]
+  value: string
+  onSay: (value: string) => void
+}) {
   const look = 'w-full rounded border border-steel bg-ground px-1.5 py-1'
   if (question.type === 'choice')
     return (
-      <select id={id} value={value} onChange={(event) => onSay(event.target.value)} className={look}>
+      <select
+        id={id}
+        value={value}
+        onChange={(event) => onSay(event.target.value)}
+        className={look}
+      >
         <option value="">Not looked at</option>
         {question.choices?.map((one) => (
           <option key={one}>{one}</option>
         ))}
       </select>
     )
-  if (question.type === 'date') return <input id={id} type="date" value={value} onChange={(event) => onSay(event.target.value)} className={look} />
+  if (question.type === 'date')
+    return (
+      <input
+        id={id}
+        type="date"
+        value={value}
+        onChange={(event) => onSay(event.target.value)}
+        className={look}
+      />
+    )
   return (
-    <input key={value} id={id} defaultValue={value} placeholder={question.words} onBlur={(event) => event.target.value !== value && onSay(event.target.value)} className={look} />
+    <input
+      key={value}
+      id={id}
+      defaultValue={value}
+      placeholder={question.words}
+      onBlur={(event) => event.target.value !== value && onSay(event.target.value)}
+      className={look}
+    />
   )
 }
 
@@ -164,7 +219,12 @@ export function Uncut({ build }: { build: Build }) {
   return (
     <Folded words="Is it worth more uncut?">
       {UNCUT_STEPS[0]!.questions.map((question) => (
-        <SheetQuestionRow key={question.id} question={question} value={sheet.answers[question.id]?.value ?? ''} onSay={(value) => sheet.say(question.id, value)} />
+        <SheetQuestionRow
+          key={question.id}
+          question={question}
+          value={sheet.answers[question.id]?.value ?? ''}
+          onSay={(value) => sheet.say(question.id, value)}
+        />
       ))}
       {data && (
         <>
@@ -178,7 +238,9 @@ export function Uncut({ build }: { build: Build }) {
             ).map(([words, minor]) => (
               <div key={words} className="contents">
                 <dt>{words}</dt>
-                <dd className="figure text-right">{minor === null ? '?' : <Money minor={minor} currency={build.currency} whole />}</dd>
+                <dd className="figure text-right">
+                  {minor === null ? '?' : <Money minor={minor} currency={build.currency} whole />}
+                </dd>
               </div>
             ))}
           </dl>

@@ -5,8 +5,20 @@ import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { Build } from '../../api/types.ts'
 import { BriefQuestions, Findings, Law, MustWork, Uncut } from './brief-sheets.tsx'
 
-const build = { id: 'b', version: 3, name: 'Cormorant', currency: 'EUR', mustWork: ['heater'] } as unknown as Build
-const keep = (kind: string, words: string, isKept: boolean, adds: string[], low: number | null) => ({
+const build = {
+  id: 'b',
+  version: 3,
+  name: 'Cormorant',
+  currency: 'EUR',
+  mustWork: ['heater'],
+} as unknown as Build
+const keep = (
+  kind: string,
+  words: string,
+  isKept: boolean,
+  adds: string[],
+  low: number | null,
+) => ({
   kind,
   words,
   isKept,
@@ -17,14 +29,29 @@ const keep = (kind: string, words: string, isKept: boolean, adds: string[], low:
 const view = {
   keeps: [
     keep('heater', 'Heater', true, ['Heater'], 1500),
-    keep('air-conditioning', 'Air conditioning', false, ['Air conditioning', 'Compressor mount'], 31000),
+    keep(
+      'air-conditioning',
+      'Air conditioning',
+      false,
+      ['Air conditioning', 'Compressor mount'],
+      31000,
+    ),
     keep('speedometer', 'Speedometer drive', false, [], null),
   ],
   findings: [
     { id: 'hours', holds: true, words: '4.0 h of named work, within the hours.' },
-    { id: 'uncut', holds: false, words: 'Nothing cut, yet these cannot be undone: cut the tunnel.' },
+    {
+      id: 'uncut',
+      holds: false,
+      words: 'Nothing cut, yet these cannot be undone: cut the tunnel.',
+    },
   ],
-  uncut: { asItStands: 200000, repaired: null, swapped: 150000, words: 'In money alone it is worth more without the swap.' },
+  uncut: {
+    asItStands: 200000,
+    repaired: null,
+    swapped: 150000,
+    words: 'In money alone it is worth more without the swap.',
+  },
   toAsk: 2,
 }
 const sent: { method: string; path: string; body: any }[] = []
@@ -34,14 +61,18 @@ beforeEach(() => {
   localStorage.clear()
   vi.stubGlobal('fetch', async (url: string, init?: RequestInit) => {
     const path = String(url).replace('/api', '')
-    if (init?.method && init.method !== 'GET') sent.push({ method: init.method, path, body: JSON.parse(String(init.body ?? '{}')) })
+    if (init?.method && init.method !== 'GET')
+      sent.push({ method: init.method, path, body: JSON.parse(String(init.body ?? '{}')) })
     const body =
       path.endsWith('/brief') && !path.includes('sheets')
         ? view
         : path.includes('/sheets/')
           ? { answers: init?.body ? JSON.parse(String(init.body)).answers : {} }
           : { build, items: [] }
-    return new Response(JSON.stringify(body), { status: 200, headers: { 'content-type': 'application/json' } })
+    return new Response(JSON.stringify(body), {
+      status: 200,
+      headers: { 'content-type': 'application/json' },
+    })
   })
 })
 afterEach(() => {
@@ -49,10 +80,20 @@ afterEach(() => {
   vi.unstubAllGlobals()
 })
 const show = (what: React.ReactNode) =>
-  render(<SWRConfig value={{ provider: () => new Map(), fetcher: (path: string) => fetch(`/api${path}`).then((answer) => answer.json()) }}>{what}</SWRConfig>)
+  render(
+    <SWRConfig
+      value={{
+        provider: () => new Map(),
+        fetcher: (path: string) => fetch(`/api${path}`).then((answer) => answer.json()),
+      }}
+    >
+      {what}
+    </SWRConfig>,
+  )
 
 /** Waits until what was said has left the queue of this browser. */
-const arrived = (kind: string) => vi.waitFor(() => expect(localStorage.getItem(`queue:/builds/b/sheets/${kind}`)).toBeNull())
+const arrived = (kind: string) =>
+  vi.waitFor(() => expect(localStorage.getItem(`queue:/builds/b/sheets/${kind}`)).toBeNull())
 
 test('what does not hold stands first, and is said to a screen reader', async () => {
   show(<Findings build="b" />)
@@ -70,7 +111,11 @@ test('each thing that must still work says what it adds and costs; a tick counts
   expect(region.getByText('on the list anyway')).toBeTruthy()
   expect(region.getByText(/^Kept:/).textContent).toMatch(/15.*60.*1 to 3 h/)
   fireEvent.click(region.getByLabelText(/Air conditioning/))
-  await vi.waitFor(() => expect(sent.find(({ method, path }) => method === 'PATCH' && path === '/builds/b')?.body.mustWork).toEqual(['air-conditioning', 'heater']))
+  await vi.waitFor(() =>
+    expect(
+      sent.find(({ method, path }) => method === 'PATCH' && path === '/builds/b')?.body.mustWork,
+    ).toEqual(['air-conditioning', 'heater']),
+  )
 })
 
 test('a limit typed is sent to its sheet when the field is left; a choice at once', async () => {
@@ -80,7 +125,14 @@ test('a limit typed is sent to its sheet when the field is left; a choice at onc
   fireEvent.change(money, { target: { value: '3,500' } })
   expect(sent.some(({ body }) => 'most-money' in (body.answers ?? {}))).toBe(false)
   fireEvent.blur(money)
-  await vi.waitFor(() => expect(sent.some(({ path, body }) => path === '/builds/b/sheets/brief' && body.answers['most-money']?.value === '3,500')).toBe(true))
+  await vi.waitFor(() =>
+    expect(
+      sent.some(
+        ({ path, body }) =>
+          path === '/builds/b/sheets/brief' && body.answers['most-money']?.value === '3,500',
+      ),
+    ).toBe(true),
+  )
   expect(sent.some(({ body }) => body.answers?.reason?.value === 'Too thirsty')).toBe(true)
   await arrived('brief')
 })
@@ -89,9 +141,17 @@ test('law and papers: each line has a state, a date, a paper and who said so', a
   show(<Law build="b" />)
   expect(screen.getAllByRole('group')).toHaveLength(11)
   const line = within(screen.getByRole('group', { name: 'The insurer is told' }))
-  fireEvent.change(line.getByLabelText('The insurer is told: State'), { target: { value: 'Yes, in writing' } })
-  fireEvent.change(line.getByLabelText('The insurer is told: When'), { target: { value: '2026-11-20' } })
-  await vi.waitFor(() => expect(sent.flatMap(({ body }) => Object.keys(body.answers ?? {}))).toEqual(expect.arrayContaining(['insurer:state', 'insurer:date'])))
+  fireEvent.change(line.getByLabelText('The insurer is told: State'), {
+    target: { value: 'Yes, in writing' },
+  })
+  fireEvent.change(line.getByLabelText('The insurer is told: When'), {
+    target: { value: '2026-11-20' },
+  })
+  await vi.waitFor(() =>
+    expect(sent.flatMap(({ body }) => Object.keys(body.answers ?? {}))).toEqual(
+      expect.arrayContaining(['insurer:state', 'insurer:date']),
+    ),
+  )
   await arrived('law')
   expect(screen.getByText(/local authority decides/)).toBeTruthy()
 })

@@ -33,7 +33,8 @@ export function Component() {
               </ButtonLink>
             }
           >
-            The budget is added up from a solved plan. Choose a pairing, then solve its sourcing; nothing is shown before it is computed.
+            The budget is added up from a solved plan. Choose a pairing, then solve its sourcing;
+            nothing is shown before it is computed.
           </Empty>
         ) : (
           <Sheet build={build} page={page} totals={page.totals} />
@@ -43,7 +44,15 @@ export function Component() {
   )
 }
 
-function Sheet({ build, page, totals }: { build: string; page: BudgetPage; totals: NonNullable<BudgetPage['totals']> }) {
+function Sheet({
+  build,
+  page,
+  totals,
+}: {
+  build: string
+  page: BudgetPage
+  totals: NonNullable<BudgetPage['totals']>
+}) {
   const { currency } = totals
   const rows: readonly (readonly [string, number | null])[] = [
     ['Plan: goods, shipping, strip labour, less resale', totals.planMinor],
@@ -52,7 +61,10 @@ function Sheet({ build, page, totals }: { build: string; page: BudgetPage; total
   ]
   return (
     <>
-      <PageHead title="Budget" detail={`${totals.proven}${totals.planIsCurrent ? '' : ' · changed since the last plan: solve again'}`}>
+      <PageHead
+        title="Budget"
+        detail={`${totals.proven}${totals.planIsCurrent ? '' : ' · changed since the last plan: solve again'}`}
+      >
         <HistoryButton entity="build" id={build} title="this build" />
       </PageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_360px] gap-x-8 pb-10 max-[1000px]:grid-cols-1">
@@ -90,7 +102,11 @@ function Sheet({ build, page, totals }: { build: string; page: BudgetPage; total
                 </tr>
               ))}
               <Sum words="Likely" minor={totals.likelyMinor} currency={currency} />
-              <Sum words={`Safe, likely + ${Math.round(totals.contingency * 100)} %`} minor={totals.safeMinor} currency={currency} />
+              <Sum
+                words={`Safe, likely + ${Math.round(totals.contingency * 100)} %`}
+                minor={totals.safeMinor}
+                currency={currency}
+              />
               <tr className="border-b border-line">
                 <td className="py-1">Like-for-like repair</td>
                 <td className="text-right">
@@ -99,7 +115,11 @@ function Sheet({ build, page, totals }: { build: string; page: BudgetPage; total
               </tr>
               {totals.againstRepairMinor !== null && (
                 <tr>
-                  <td className="py-1">{totals.againstRepairMinor > 0 ? 'Dearer than the repair by' : 'Cheaper than the repair by'}</td>
+                  <td className="py-1">
+                    {totals.againstRepairMinor > 0
+                      ? 'Dearer than the repair by'
+                      : 'Cheaper than the repair by'}
+                  </td>
                   <td className="text-right">
                     <Money minor={Math.abs(totals.againstRepairMinor)} currency={currency} />
                   </td>
@@ -109,12 +129,17 @@ function Sheet({ build, page, totals }: { build: string; page: BudgetPage; total
           </table>
           {totals.unpriced > 0 && (
             <p className="border-l-[3px] border-unmeasured pl-2.5">
-              {totals.unpriced} open {totals.unpriced === 1 ? 'line has' : 'lines have'} no price yet and {totals.unpriced === 1 ? 'is' : 'are'} not in these totals:{' '}
+              {totals.unpriced} open {totals.unpriced === 1 ? 'line has' : 'lines have'} no price
+              yet and {totals.unpriced === 1 ? 'is' : 'are'} not in these totals:{' '}
               {page.open.map((line) => line.words).join(', ')}.
             </p>
           )}
           <Bars title="By place" rows={page.byGroup} currency={currency} />
-          <Bars title="By source" rows={page.bySource.map((row) => ({ ...row, name: SOURCES[row.name] ?? row.name }))} currency={currency} />
+          <Bars
+            title="By source"
+            rows={page.bySource.map((row) => ({ ...row, name: SOURCES[row.name] ?? row.name }))}
+            currency={currency}
+          />
         </div>
       </div>
     </>
@@ -130,7 +155,15 @@ const Sum = ({ words, minor, currency }: { words: string; minor: number; currenc
   </tr>
 )
 
-function Bars({ title, rows, currency }: { title: string; rows: BudgetPage['byGroup']; currency: string }) {
+function Bars({
+  title,
+  rows,
+  currency,
+}: {
+  title: string
+  rows: BudgetPage['byGroup']
+  currency: string
+}) {
   const most = Math.max(1, ...rows.map((row) => Math.abs(row.minor)))
   return (
     <section>
@@ -139,7 +172,10 @@ function Bars({ title, rows, currency }: { title: string; rows: BudgetPage['byGr
         <div key={row.name} className="grid grid-cols-[130px_1fr_auto] items-center gap-2 py-0.5">
           <span className="truncate">{row.name}</span>
           <span className="h-2.5 bg-bench">
-            <span className={`block h-full ${row.minor < 0 ? 'bg-fits' : 'bg-steel'}`} style={{ width: `${(Math.abs(row.minor) / most) * 100}%` }} />
+            <span
+              className={`block h-full ${row.minor < 0 ? 'bg-fits' : 'bg-steel'}`}
+              style={{ width: `${(Math.abs(row.minor) / most) * 100}%` }}
+            />
           </span>
           <Money minor={row.minor} currency={currency} whole />
         </div>

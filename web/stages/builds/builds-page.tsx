@@ -26,7 +26,8 @@ export function Component() {
                 </ButtonLink>
               }
             >
-              A build is one swap, from idea to first thousand kilometres. Name it, say which vehicle it is for, and Junket works out what fits, what is needed and what it costs.
+              A build is one swap, from idea to first thousand kilometres. Name it, say which
+              vehicle it is for, and Junket works out what fits, what is needed and what it costs.
             </Empty>
           ) : (
             <table className="w-full">
@@ -44,7 +45,10 @@ export function Component() {
                 {items.map(({ build, recipient, pairing, totals, next }) => (
                   <tr key={build.id} className="border-b border-line">
                     <td className="py-2 pl-4">
-                      <Link to={`/builds/${build.id}/pairing`} className="font-bold text-accent underline underline-offset-2">
+                      <Link
+                        to={`/builds/${build.id}/pairing`}
+                        className="font-bold text-accent underline underline-offset-2"
+                      >
                         {build.name}
                       </Link>
                       <div className="text-steel">{recipient ?? 'No recipient yet'}</div>
@@ -57,15 +61,29 @@ export function Component() {
                       <Money minor={build.likeForLikeMinor} currency={build.currency} whole />
                     </td>
                     <td className="pl-6">
-                      <Link to={`/builds/${build.id}/${next.stage}`} className="text-accent underline underline-offset-2">
+                      <Link
+                        to={`/builds/${build.id}/${next.stage}`}
+                        className="text-accent underline underline-offset-2"
+                      >
                         {next.words}
                       </Link>
                     </td>
                     <td className="pr-4 text-right">
-                      <a href={`/api/builds/${build.id}/export.json`} className="mr-3 text-accent underline underline-offset-2">
+                      <a
+                        href={`/api/builds/${build.id}/export.json`}
+                        className="mr-3 text-accent underline underline-offset-2"
+                      >
                         Export JSON
                       </a>
-                      <Button tone="quiet" onClick={() => void removeWithUndo(`/builds/${build.id}`, `${build.name} is in the trash.`)}>
+                      <Button
+                        tone="quiet"
+                        onClick={() =>
+                          void removeWithUndo(
+                            `/builds/${build.id}`,
+                            `${build.name} is in the trash.`,
+                          )
+                        }
+                      >
                         Remove
                       </Button>
                     </td>
@@ -92,7 +110,8 @@ function ReadDocument() {
         onChange={(event) => {
           const file = event.target.files?.[0]
           event.target.value = ''
-          if (file) void act(async () => api.post('/builds/import', file), `${file.name} was read in.`)
+          if (file)
+            void act(async () => api.post('/builds/import', file), `${file.name} was read in.`)
         }}
       />
     </label>

@@ -57,13 +57,19 @@ const useDonorsList = useDonors
 function Parts({ kind, onKind }: { kind: string; onKind: (kind: string) => void }) {
   const [q, setQ] = useState('')
   const [limit, setLimit] = useState(100)
-  const parts = useCatalogue(`limit=${limit}${kind ? `&kind=${kind}` : ''}${q ? `&q=${encodeURIComponent(q)}` : ''}`)
+  const parts = useCatalogue(
+    `limit=${limit}${kind ? `&kind=${kind}` : ''}${q ? `&q=${encodeURIComponent(q)}` : ''}`,
+  )
   return (
     <>
       <div className="flex flex-wrap gap-3 px-4 pb-3">
         <label className="flex items-center gap-2">
           Kind
-          <select value={kind} onChange={(event) => onKind(event.target.value)} className="rounded border border-steel bg-ground px-2 py-1">
+          <select
+            value={kind}
+            onChange={(event) => onKind(event.target.value)}
+            className="rounded border border-steel bg-ground px-2 py-1"
+          >
             <option value="">All</option>
             {Object.entries(PART_KINDS).map(([id, { words }]) => (
               <option key={id} value={id}>
@@ -74,7 +80,12 @@ function Parts({ kind, onKind }: { kind: string; onKind: (kind: string) => void 
         </label>
         <label className="flex items-center gap-2">
           Find
-          <input value={q} onChange={(event) => setQ(event.target.value)} placeholder="name or number" className="rounded border border-steel bg-ground px-2 py-1" />
+          <input
+            value={q}
+            onChange={(event) => setQ(event.target.value)}
+            placeholder="name or number"
+            className="rounded border border-steel bg-ground px-2 py-1"
+          />
         </label>
       </div>
       <Loaded of={parts} what="the parts">
@@ -106,12 +117,17 @@ function Parts({ kind, onKind }: { kind: string; onKind: (kind: string) => void 
                   {items.map((part) => (
                     <tr key={part.id} className="border-b border-line hover:bg-bench/50">
                       <td className="py-1.5 pl-4">
-                        <Link to={`/catalogue/parts/${encodeURIComponent(part.id)}`} className="font-semibold text-accent underline underline-offset-2">
+                        <Link
+                          to={`/catalogue/parts/${encodeURIComponent(part.id)}`}
+                          className="font-semibold text-accent underline underline-offset-2"
+                        >
                           {part.name}
                         </Link>
                       </td>
                       <td>{kindWords(part.kind)}</td>
-                      <td className="figure">{[part.fromYear, part.toYear].filter(Boolean).join('–')}</td>
+                      <td className="figure">
+                        {[part.fromYear, part.toYear].filter(Boolean).join('–')}
+                      </td>
                       <td className="figure">{part.numbers.join(', ')}</td>
                     </tr>
                   ))}
@@ -136,7 +152,11 @@ function Bundles({ kind, of }: { kind: 'kit' | 'donor'; of: () => ReturnType<typ
     <Loaded of={bundles} what={`the ${kind}s`}>
       {({ items }) =>
         items.length === 0 ? (
-          <Empty action={<ButtonLink to={`/catalogue/new/${kind}`} tone="main">{`Add a ${kind}`}</ButtonLink>}>
+          <Empty
+            action={
+              <ButtonLink to={`/catalogue/new/${kind}`} tone="main">{`Add a ${kind}`}</ButtonLink>
+            }
+          >
             {kind === 'kit'
               ? 'A kit is conversion parts sold together. Its contents are searched as parts and bought as one.'
               : 'A donor is a vehicle bought for its parts. What it yields is used, sold or scrapped; the plan weighs all of it.'}
@@ -167,14 +187,25 @@ const BundleRow = ({ kind, bundle }: { kind: 'kit' | 'donor'; bundle: Bundle }) 
   <tr className="border-b border-line align-top">
     <td className="py-2 pl-4">
       <b>{bundle.name}</b>
-      <div className="text-steel">{[bundle.note, bundle.omits && `Leaves out: ${bundle.omits}`].filter(Boolean).join(' · ')}</div>
+      <div className="text-steel">
+        {[bundle.note, bundle.omits && `Leaves out: ${bundle.omits}`].filter(Boolean).join(' · ')}
+      </div>
     </td>
-    <td className="max-w-[420px] py-2">{bundle.items.map((item) => `${item.quantity > 1 ? `${item.quantity} × ` : ''}${item.partName}`).join(', ')}</td>
+    <td className="max-w-[420px] py-2">
+      {bundle.items
+        .map((item) => `${item.quantity > 1 ? `${item.quantity} × ` : ''}${item.partName}`)
+        .join(', ')}
+    </td>
     <td className="py-2 text-right">
       <Money minor={bundle.priceMinor} currency={bundle.currency} />
     </td>
     <td className="py-2 pr-4 text-right">
-      <Button tone="quiet" onClick={() => void removeWithUndo(`/${kind}s/${bundle.id}`, `${bundle.name} is in the trash.`)}>
+      <Button
+        tone="quiet"
+        onClick={() =>
+          void removeWithUndo(`/${kind}s/${bundle.id}`, `${bundle.name} is in the trash.`)
+        }
+      >
         Remove
       </Button>
     </td>

@@ -20,7 +20,8 @@ const DONOR_COLUMNS = [
   { key: 'sellingHours', label: 'Selling hours' },
 ] as const
 
-const currencyTyped = (values: Record<string, unknown>): string => String(values.currency ?? 'EUR').toUpperCase()
+const currencyTyped = (values: Record<string, unknown>): string =>
+  String(values.currency ?? 'EUR').toUpperCase()
 
 const KIT_FIELDS = (suppliers: { value: string; words: string }[]): FieldSpec[] => [
   { name: 'name', label: 'Name', type: 'text', required: true },
@@ -29,25 +30,54 @@ const KIT_FIELDS = (suppliers: { value: string; words: string }[]): FieldSpec[] 
   { name: 'priceMinor', label: 'Price', type: 'money', required: true, currency: currencyTyped },
   { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
   { name: 'weightG', label: 'Weight, g', type: 'number', whole: true },
-  { name: 'omits', label: 'What it leaves out', type: 'text', hint: 'Dowels, hardware, gasket, instructions' },
+  {
+    name: 'omits',
+    label: 'What it leaves out',
+    type: 'text',
+    hint: 'Dowels, hardware, gasket, instructions',
+  },
   { name: 'note', label: 'Quality', type: 'text', hint: 'Process, material, hardware class' },
 ]
 
 const DONOR_FIELDS: FieldSpec[] = [
-  { name: 'name', label: 'Name', type: 'text', required: true, hint: 'Vehicle, year, why it is for sale' },
+  {
+    name: 'name',
+    label: 'Name',
+    type: 'text',
+    required: true,
+    hint: 'Vehicle, year, why it is for sale',
+  },
   { name: 'place', label: 'Where it stands', type: 'text' },
   { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
   { name: 'priceMinor', label: 'Price', type: 'money', currency: currencyTyped },
   { name: 'fetchMinor', label: 'Fetching it', type: 'money', currency: currencyTyped },
   { name: 'repairMinor', label: 'Repair of what is used', type: 'money', currency: currencyTyped },
-  { name: 'missingMinor', label: 'What is missing, bought singly', type: 'money', currency: currencyTyped },
+  {
+    name: 'missingMinor',
+    label: 'What is missing, bought singly',
+    type: 'money',
+    currency: currencyTyped,
+  },
   { name: 'disposalMinor', label: 'Disposal of the hulk', type: 'money', currency: currencyTyped },
-  { name: 'storageMinor', label: 'Storage and keeper fees', type: 'money', currency: currencyTyped },
+  {
+    name: 'storageMinor',
+    label: 'Storage and keeper fees',
+    type: 'money',
+    currency: currencyTyped,
+  },
   { name: 'scrapMinor', label: 'Scrap brings', type: 'money', currency: currencyTyped },
   { name: 'note', label: 'Note', type: 'text' },
 ]
 
-const AMOUNTS = ['priceMinor', 'fetchMinor', 'repairMinor', 'missingMinor', 'disposalMinor', 'storageMinor', 'scrapMinor'] as const
+const AMOUNTS = [
+  'priceMinor',
+  'fetchMinor',
+  'repairMinor',
+  'missingMinor',
+  'disposalMinor',
+  'storageMinor',
+  'scrapMinor',
+] as const
 
 /** Typing a kit with its contents, or a donor with what it yields. Blank amounts and hours are 0. */
 export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
@@ -59,13 +89,15 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
     setAll(next)
     localStorage.setItem(draft, JSON.stringify(next))
   }
-  const edit = (index: number, key: string, value: string): void => setItems(items.map((item, i) => (i === index ? { ...item, [key]: value } : item)))
+  const edit = (index: number, key: string, value: string): void =>
+    setItems(items.map((item, i) => (i === index ? { ...item, [key]: value } : item)))
   const save = async (values: Record<string, unknown>): Promise<void> => {
     const currency = String(values.currency)
     const figure = (text: string | undefined, label: string, name: string): number => {
       if (!text?.trim()) return 0
       const value = Number(text.replace(',', '.'))
-      if (!(value >= 0)) throw new RangeError(`${name}, ${label.toLowerCase()}: "${text}" is not a figure.`)
+      if (!(value >= 0))
+        throw new RangeError(`${name}, ${label.toLowerCase()}: "${text}" is not a figure.`)
       return value
     }
     const rows = items.map((item) => ({
@@ -80,7 +112,8 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
           }
         : {}),
     }))
-    const amounts = kind === 'donor' ? Object.fromEntries(AMOUNTS.map((name) => [name, values[name] ?? 0])) : {}
+    const amounts =
+      kind === 'donor' ? Object.fromEntries(AMOUNTS.map((name) => [name, values[name] ?? 0])) : {}
     await api.post(`/${kind}s`, { ...values, ...amounts, items: rows })
     localStorage.removeItem(draft)
     await refresh()
@@ -88,24 +121,43 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
   }
   return (
     <>
-      <PageHead title={`Add a ${kind}`} detail={kind === 'kit' ? 'Searched as its parts, bought as one' : 'Each item is used, sold or scrapped'} />
+      <PageHead
+        title={`Add a ${kind}`}
+        detail={
+          kind === 'kit'
+            ? 'Searched as its parts, bought as one'
+            : 'Each item is used, sold or scrapped'
+        }
+      />
       <div className="px-4 pb-12">
-        {kind === 'donor' && <Caution>Papers before money: ownership, engine number, lien. Work near airbags, fuel and refrigerant is for trained or licensed people.</Caution>}
+        {kind === 'donor' && (
+          <Caution>
+            Papers before money: ownership, engine number, lien. Work near airbags, fuel and
+            refrigerant is for trained or licensed people.
+          </Caution>
+        )}
         <Form
           id={`new-${kind}`}
-          fields={kind === 'kit' ? KIT_FIELDS(suppliers.map((one) => ({ value: one.id, words: one.name }))) : DONOR_FIELDS}
+          fields={
+            kind === 'kit'
+              ? KIT_FIELDS(suppliers.map((one) => ({ value: one.id, words: one.name })))
+              : DONOR_FIELDS
+          }
           initial={{ currency: 'EUR', taxIncluded: true }}
           action={`Add the ${kind}`}
           submit={(values) => save(values).catch(asFault)}
         >
-          <h2 className="mb-2 mt-6 font-bold">{kind === 'kit' ? 'What is in it' : 'What it yields'}</h2>
+          <h2 className="mb-2 mt-6 font-bold">
+            {kind === 'kit' ? 'What is in it' : 'What it yields'}
+          </h2>
           {items.length > 0 && (
             <table className="mb-3 w-full">
               <thead>
                 <tr className="border-b border-ink">
                   <th className="py-1">Part</th>
                   <th>Number off</th>
-                  {kind === 'donor' && DONOR_COLUMNS.map(({ key, label }) => <th key={key}>{label}</th>)}
+                  {kind === 'donor' &&
+                    DONOR_COLUMNS.map(({ key, label }) => <th key={key}>{label}</th>)}
                   <th aria-label="Actions" />
                 </tr>
               </thead>
@@ -113,7 +165,10 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
                 {items.map((item, index) => (
                   <tr key={item.partId} className="border-b border-line">
                     <td className="py-1">{item.name}</td>
-                    {[{ key: 'quantity', label: 'Number off' }, ...(kind === 'donor' ? DONOR_COLUMNS : [])].map(({ key, label }) => (
+                    {[
+                      { key: 'quantity', label: 'Number off' },
+                      ...(kind === 'donor' ? DONOR_COLUMNS : []),
+                    ].map(({ key, label }) => (
                       <td key={key} className="pr-2">
                         <input
                           aria-label={`${label}, ${item.name}`}
@@ -125,7 +180,10 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
                       </td>
                     ))}
                     <td>
-                      <Button tone="quiet" onClick={() => setItems(items.filter((_, i) => i !== index))}>
+                      <Button
+                        tone="quiet"
+                        onClick={() => setItems(items.filter((_, i) => i !== index))}
+                      >
                         Take out
                       </Button>
                     </td>
@@ -134,7 +192,13 @@ export function NewBundle({ kind }: { kind: 'kit' | 'donor' }) {
               </tbody>
             </table>
           )}
-          <PartPicker label="Put a part in" onPick={(part) => !items.some((item) => item.partId === part.id) && setItems([...items, { partId: part.id, name: part.name }])} />
+          <PartPicker
+            label="Put a part in"
+            onPick={(part) =>
+              !items.some((item) => item.partId === part.id) &&
+              setItems([...items, { partId: part.id, name: part.name }])
+            }
+          />
         </Form>
       </div>
     </>

@@ -8,6 +8,7 @@ import { NewPart } from './new-part.tsx'
 export function Component() {
   const { what = 'part' } = useParams()
   if (what === 'kit' || what === 'donor') return <NewBundle key={what} kind={what} />
-  if (what === 'part' || isPartKind(what)) return <NewPart key={what} kind={what === 'part' ? null : what} />
+  if (what === 'part' || isPartKind(what))
+    return <NewPart key={what} kind={what === 'part' ? null : what} />
   return <Failed error={new Error(`There is no "${what}" to add.`)} />
 }

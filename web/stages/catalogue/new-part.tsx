@@ -4,7 +4,13 @@ import { isCouplingKind } from '../../../core/pairing/coupling.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
-import { isPartKind, kindWords, PART_KINDS, type PartKind, typedPorts } from '../../../core/ports/part-kinds.ts'
+import {
+  isPartKind,
+  kindWords,
+  PART_KINDS,
+  type PartKind,
+  typedPorts,
+} from '../../../core/ports/part-kinds.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
 import type { Reading } from '../../../core/quantity/units.ts'
 import { ApiProblem, api } from '../../api/client.ts'
@@ -12,7 +18,8 @@ import { refresh, useCatalogue, useReading, useToday } from '../../api/hooks.ts'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, PageHead } from '../../components/ui.tsx'
 
-const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
+const input =
+  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
 const LOOKS: Record<string, string> = { forward: ', looks forward', rearward: ', looks rearward' }
 
 type Typed = Record<string, string>
@@ -27,7 +34,11 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const navigate = useNavigate()
   const reading = useReading()
   const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
-  const owners = [...(useCatalogue('kind=engine').data?.items ?? []), ...(useCatalogue('kind=transmission').data?.items ?? []), ...(useCatalogue('kind=vehicle').data?.items ?? [])]
+  const owners = [
+    ...(useCatalogue('kind=engine').data?.items ?? []),
+    ...(useCatalogue('kind=transmission').data?.items ?? []),
+    ...(useCatalogue('kind=vehicle').data?.items ?? []),
+  ]
   const ports = typedPorts(kind)
   const set = (name: string, value: string): void => {
     const next = { ...typed, [name]: value }
@@ -39,12 +50,22 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
     event.preventDefault()
     const found: Typed = {}
     if (!typed.name?.trim()) found.name = 'Give it a name.'
-    for (const year of ['fromYear', 'toYear']) if (typed[year]?.trim() && !/^\d{4}$/.test(typed[year]!.trim())) found[year] = 'Type a year such as 1979.'
-    if (Boolean(typed.issuer?.trim()) !== Boolean(typed.number?.trim())) found.number = 'A number needs its issuer, and an issuer a number.'
-    const wire = ports.map(({ kind: port, slot, looks }) => ({ kind: port, slot, ...(looks ? { looks } : {}), fields: readFields(port, slot, typed, reading, found) }))
+    for (const year of ['fromYear', 'toYear'])
+      if (typed[year]?.trim() && !/^\d{4}$/.test(typed[year]!.trim()))
+        found[year] = 'Type a year such as 1979.'
+    if (Boolean(typed.issuer?.trim()) !== Boolean(typed.number?.trim()))
+      found.number = 'A number needs its issuer, and an issuer a number.'
+    const wire = ports.map(({ kind: port, slot, looks }) => ({
+      kind: port,
+      slot,
+      ...(looks ? { looks } : {}),
+      fields: readFields(port, slot, typed, reading, found),
+    }))
     setFaults(found)
     if (Object.keys(found).length > 0) {
-      setSaid(`${Object.keys(found).length} ${Object.keys(found).length === 1 ? 'field is' : 'fields are'} not right yet: see below.`)
+      setSaid(
+        `${Object.keys(found).length} ${Object.keys(found).length === 1 ? 'field is' : 'fields are'} not right yet: see below.`,
+      )
       return
     }
     try {
@@ -83,7 +104,12 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
           {!fixed && (
             <Labelled label="Kind">
               {(id) => (
-                <select id={id} value={kind} onChange={(event) => set('kind', event.target.value)} className={input}>
+                <select
+                  id={id}
+                  value={kind}
+                  onChange={(event) => set('kind', event.target.value)}
+                  className={input}
+                >
                   {Object.entries(PART_KINDS).map(([id, { words }]) => (
                     <option key={id} value={id}>
                       {words}
@@ -95,10 +121,21 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
           )}
           <Text name="name" label="Name" typed={typed} faults={faults} set={set} />
           {(isCouplingKind(kind) || kind === 'engine' || kind === 'transmission') && (
-            <Labelled label={kind === 'engine' || kind === 'transmission' ? 'Fitted in the vehicle' : 'Came with'}>
+            <Labelled
+              label={
+                kind === 'engine' || kind === 'transmission' ? 'Fitted in the vehicle' : 'Came with'
+              }
+            >
               {(id) => (
-                <select id={id} value={typed.ownerId ?? ''} onChange={(event) => set('ownerId', event.target.value)} className={input}>
-                  <option value="">{isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'}</option>
+                <select
+                  id={id}
+                  value={typed.ownerId ?? ''}
+                  onChange={(event) => set('ownerId', event.target.value)}
+                  className={input}
+                >
+                  <option value="">
+                    {isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'}
+                  </option>
                   {owners
                     .filter((owner) => (owner.kind === 'vehicle') !== isCouplingKind(kind))
                     .map((owner) => (
@@ -112,11 +149,22 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
           )}
           <Text name="fromYear" label="From year" typed={typed} faults={faults} set={set} />
           <Text name="toYear" label="To year" typed={typed} faults={faults} set={set} />
-          <Text name="issuer" label="Issuer of its number" typed={typed} faults={faults} set={set} />
+          <Text
+            name="issuer"
+            label="Issuer of its number"
+            typed={typed}
+            faults={faults}
+            set={set}
+          />
           <Text name="number" label="Part number" typed={typed} faults={faults} set={set} />
           <Labelled label="How the values below are known">
             {(id) => (
-              <select id={id} value={typed.grade ?? 'measured'} onChange={(event) => set('grade', event.target.value)} className={input}>
+              <select
+                id={id}
+                value={typed.grade ?? 'measured'}
+                onChange={(event) => set('grade', event.target.value)}
+                className={input}
+              >
                 {GRADES.map((grade) => (
                   <option key={grade}>{grade}</option>
                 ))}
@@ -127,7 +175,18 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
           <Text name="source" label="Source" typed={typed} faults={faults} set={set} />
         </div>
         {ports.map(
-          ({ kind: port, slot, looks }) => isPortKind(port) && <PortFields key={`${port}/${slot}`} kind={port} slot={slot} looks={looks} typed={typed} faults={faults} set={set} />,
+          ({ kind: port, slot, looks }) =>
+            isPortKind(port) && (
+              <PortFields
+                key={`${port}/${slot}`}
+                kind={port}
+                slot={slot}
+                looks={looks}
+                typed={typed}
+                faults={faults}
+                set={set}
+              />
+            ),
         )}
         {said && (
           <p role="alert" className="border-l-[3px] border-clash pl-2.5">
@@ -150,7 +209,13 @@ const readDraft = (key: string): Typed => {
   }
 }
 
-function readFields(port: string, slot: string, typed: Typed, reading: Reading, faults: Typed): Record<string, { value: unknown; grade: string; typed: string }> {
+function readFields(
+  port: string,
+  slot: string,
+  typed: Typed,
+  reading: Reading,
+  faults: Typed,
+): Record<string, { value: unknown; grade: string; typed: string }> {
   if (!isPortKind(port)) return {}
   const fields: Record<string, { value: unknown; grade: string; typed: string }> = {}
   const all = PORT_KINDS[port].fields as Record<string, FieldWords<unknown>>
@@ -159,7 +224,8 @@ function readFields(port: string, slot: string, typed: Typed, reading: Reading, 
     const text = typed[key]?.trim()
     if (!text) continue
     try {
-      for (const [field, value] of Object.entries(parseFields(all, name, text, reading))) fields[field] ??= { value, grade: typed.grade || 'measured', typed: text }
+      for (const [field, value] of Object.entries(parseFields(all, name, text, reading)))
+        fields[field] ??= { value, grade: typed.grade || 'measured', typed: text }
     } catch (error) {
       faults[key] = (error as Error).message
     }
@@ -192,8 +258,9 @@ function PortFields({
       </legend>
       {looks === 'forward' && kind === 'face' && (
         <p className="mb-2 text-steel">
-          This face looks forward: type it as seen from the gearbox looking at the engine. If you measured it looking at this face, change the sign of every first figure (the one
-          across) before typing: mirrored plates are scrapped plates.
+          This face looks forward: type it as seen from the gearbox looking at the engine. If you
+          measured it looking at this face, change the sign of every first figure (the one across)
+          before typing: mirrored plates are scrapped plates.
         </p>
       )}
       <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
@@ -205,10 +272,26 @@ function PortFields({
   )
 }
 
-function PortField({ name, words, typed, faults, set }: { name: string; words: FieldWords<unknown>; typed: Typed; faults: Typed; set: (name: string, value: string) => void }) {
+function PortField({
+  name,
+  words,
+  typed,
+  faults,
+  set,
+}: {
+  name: string
+  words: FieldWords<unknown>
+  typed: Typed
+  faults: Typed
+  set: (name: string, value: string) => void
+}) {
   const options = words.choices ?? (words.type === 'flag' ? ['yes', 'no'] : null)
   const label = `${words.label}${words.unit ? `, ${words.unit}` : ''}`
-  const shared = { value: typed[name] ?? '', 'aria-invalid': faults[name] !== undefined, onChange: (event: { target: { value: string } }) => set(name, event.target.value) }
+  const shared = {
+    value: typed[name] ?? '',
+    'aria-invalid': faults[name] !== undefined,
+    onChange: (event: { target: { value: string } }) => set(name, event.target.value),
+  }
   return (
     <Labelled label={label} fault={faults[name]}>
       {(id) =>
@@ -220,14 +303,28 @@ function PortField({ name, words, typed, faults, set }: { name: string; words: F
             ))}
           </select>
         ) : (
-          <TypedInput id={id} words={words} value={typed[name] ?? ''} invalid={faults[name] !== undefined} onChange={(value) => set(name, value)} />
+          <TypedInput
+            id={id}
+            words={words}
+            value={typed[name] ?? ''}
+            invalid={faults[name] !== undefined}
+            onChange={(value) => set(name, value)}
+          />
         )
       }
     </Labelled>
   )
 }
 
-function Labelled({ label, fault, children }: { label: string; fault?: string | undefined; children: (id: string) => ReactNode }) {
+function Labelled({
+  label,
+  fault,
+  children,
+}: {
+  label: string
+  fault?: string | undefined
+  children: (id: string) => ReactNode
+}) {
   const id = useId()
   return (
     <div>
@@ -240,7 +337,19 @@ function Labelled({ label, fault, children }: { label: string; fault?: string | 
   )
 }
 
-function Text({ name, label, typed, faults, set }: { name: string; label: string; typed: Typed; faults: Typed; set: (name: string, value: string) => void }) {
+function Text({
+  name,
+  label,
+  typed,
+  faults,
+  set,
+}: {
+  name: string
+  label: string
+  typed: Typed
+  faults: Typed
+  set: (name: string, value: string) => void
+}) {
   return (
     <Labelled label={label} fault={faults[name]}>
       {(id) => (

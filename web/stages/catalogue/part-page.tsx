@@ -4,12 +4,28 @@ import useSWR from 'swr'
 import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, usePart, useSettings, useSuppliers, write } from '../../api/hooks.ts'
+import {
+  act,
+  refresh,
+  removeWithUndo,
+  usePart,
+  useSettings,
+  useSuppliers,
+  write,
+} from '../../api/hooks.ts'
 import type { FieldView, PartDetail } from '../../api/types.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
-import { Button, ButtonLink, Folded, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import {
+  Button,
+  ButtonLink,
+  Folded,
+  GradeWord,
+  Loaded,
+  Money,
+  PageHead,
+} from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/measure-dialog.tsx'
 import { SameInside } from './same-inside.tsx'
 
@@ -47,16 +63,29 @@ function Detail({ part }: { part: PartDetail }) {
           </>
         }
       >
-        {part.ports.some((port) => port.kind === 'face') && <ButtonLink to={`/catalogue/parts/${encodeURIComponent(part.id)}/pattern`}>Pattern</ButtonLink>}
+        {part.ports.some((port) => port.kind === 'face') && (
+          <ButtonLink to={`/catalogue/parts/${encodeURIComponent(part.id)}/pattern`}>
+            Pattern
+          </ButtonLink>
+        )}
         <HistoryButton entity="part" id={part.id} title={part.name} />
         <ButtonLink to="/catalogue">Catalogue</ButtonLink>
-        <Button onClick={() => void removeWithUndo(`/parts/${encodeURIComponent(part.id)}`, `${part.name} is in the trash.`).then((done) => done && navigate('/catalogue'))}>
+        <Button
+          onClick={() =>
+            void removeWithUndo(
+              `/parts/${encodeURIComponent(part.id)}`,
+              `${part.name} is in the trash.`,
+            ).then((done) => done && navigate('/catalogue'))
+          }
+        >
           Remove
         </Button>
       </PageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_340px] gap-8 px-4 pb-12 max-[1000px]:grid-cols-1">
         <div>
-          {part.ports.length === 0 && <p className="text-steel">This kind of part is not measured at any joint yet.</p>}
+          {part.ports.length === 0 && (
+            <p className="text-steel">This kind of part is not measured at any joint yet.</p>
+          )}
           {part.ports.map((port) => (
             <section key={port.id} className="mb-5">
               <h2 className="border-b border-ink pb-1 font-bold">
@@ -69,7 +98,11 @@ function Detail({ part }: { part: PartDetail }) {
               <table className="w-full table-fixed">
                 <tbody>
                   {port.fields.map((field) => (
-                    <FieldRow key={field.name} field={field} onMeasure={() => setMeasuring({ port: port.id, field })} />
+                    <FieldRow
+                      key={field.name}
+                      field={field}
+                      onMeasure={() => setMeasuring({ port: port.id, field })}
+                    />
                   ))}
                 </tbody>
               </table>
@@ -87,7 +120,15 @@ function Detail({ part }: { part: PartDetail }) {
         <Dialog open onOpenChange={() => setMeasuring(null)} title="Record a measurement">
           <ClaimForm
             build={null}
-            field={{ part: part.id, partName: part.name, port: measuring.port, field: measuring.field.name, label: measuring.field.label, methods: [], minutes: 0 }}
+            field={{
+              part: part.id,
+              partName: part.name,
+              port: measuring.port,
+              field: measuring.field.name,
+              label: measuring.field.label,
+              methods: [],
+              minutes: 0,
+            }}
             onDone={() => setMeasuring(null)}
           />
         </Dialog>
@@ -110,8 +151,14 @@ function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => voi
         ) : (
           shown
         )}
-        {field.plusMinus !== null && field.plusMinus > 0 && <span className="text-steel"> ±{Number(field.plusMinus.toFixed(3))}</span>}
-        {field.conflict && <div className="border-l-[3px] border-rule pl-2 font-sans">Claims disagree beyond their ±: look before you spend.</div>}
+        {field.plusMinus !== null && field.plusMinus > 0 && (
+          <span className="text-steel"> ±{Number(field.plusMinus.toFixed(3))}</span>
+        )}
+        {field.conflict && (
+          <div className="border-l-[3px] border-rule pl-2 font-sans">
+            Claims disagree beyond their ±: look before you spend.
+          </div>
+        )}
         {field.claims.length > 1 && (
           <ul className="font-sans text-steel">
             {field.claims
@@ -153,13 +200,19 @@ function Identity({ part }: { part: PartDetail }) {
             type: 'select',
             required: true,
             options: Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words })),
-            hint: part.kind === 'unsorted' ? 'An unsorted part is no candidate until its kind is set' : '',
+            hint:
+              part.kind === 'unsorted'
+                ? 'An unsorted part is no candidate until its kind is set'
+                : '',
           },
         ]}
         initial={{ name: part.name, kind: part.kind }}
         action="Save"
         submit={async (values) => {
-          await api.patch(`/parts/${encodeURIComponent(part.id)}`, { version: part.version, ...values })
+          await api.patch(`/parts/${encodeURIComponent(part.id)}`, {
+            version: part.version,
+            ...values,
+          })
           await refresh()
         }}
       />
@@ -195,7 +248,9 @@ function Numbers({ part }: { part: PartDetail }) {
           ]}
           initial={{}}
           action="Add number"
-          submit={(values) => write(() => api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values))}
+          submit={(values) =>
+            write(() => api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values))
+          }
         />
       </Folded>
       <Folded words="Add a supersession">
@@ -210,7 +265,9 @@ function Numbers({ part }: { part: PartDetail }) {
           ]}
           initial={{}}
           action="Add supersession"
-          submit={(values) => write(() => api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values))}
+          submit={(values) =>
+            write(() => api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values))
+          }
         />
       </Folded>
     </section>
@@ -244,7 +301,10 @@ function Offers({ part }: { part: PartDetail }) {
           <span className="ml-auto">
             <Money minor={offer.priceMinor} currency={offer.currency} />
           </span>
-          <Button tone="quiet" onClick={() => void removeWithUndo(`/offers/${offer.id}`, 'The offer is in the trash.')}>
+          <Button
+            tone="quiet"
+            onClick={() => void removeWithUndo(`/offers/${offer.id}`, 'The offer is in the trash.')}
+          >
             Remove
           </Button>
         </p>
@@ -259,20 +319,44 @@ function Offers({ part }: { part: PartDetail }) {
               label: 'Supplier',
               type: 'select',
               required: true,
-              options: suppliers.map((one) => ({ value: one.id, words: `${one.name}, ${one.currency}` })),
+              options: suppliers.map((one) => ({
+                value: one.id,
+                words: `${one.name}, ${one.currency}`,
+              })),
             },
             { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
-            { name: 'priceMinor', label: 'Price a pack', type: 'money', required: true, currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
+            {
+              name: 'priceMinor',
+              label: 'Price a pack',
+              type: 'money',
+              required: true,
+              currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+            },
             { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
             { name: 'pack', label: 'Pack', type: 'number', whole: true },
             { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
             { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
             { name: 'condition', label: 'Condition', type: 'text' },
           ]}
-          initial={{ supplierId: suppliers[0]?.id, currency: suppliers[0]?.currency ?? 'EUR', taxIncluded: true, pack: 1, condition: 'new' }}
+          initial={{
+            supplierId: suppliers[0]?.id,
+            currency: suppliers[0]?.currency ?? 'EUR',
+            taxIncluded: true,
+            pack: 1,
+            condition: 'new',
+          }}
           action="Add offer"
           submit={async ({ pack, condition, ...values }) => {
-            await act(() => api.post('/offers', { ...values, partId: part.id, pack: pack ?? 1, condition: condition ?? 'new' }), 'Offer added.')
+            await act(
+              () =>
+                api.post('/offers', {
+                  ...values,
+                  partId: part.id,
+                  pack: pack ?? 1,
+                  condition: condition ?? 'new',
+                }),
+              'Offer added.',
+            )
           }}
         />
       </Folded>

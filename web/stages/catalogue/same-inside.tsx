@@ -20,7 +20,9 @@ export function SameInside({ part }: { part: string }) {
   const [other, setOther] = useState('')
   const boxes = useCatalogue('kind=transmission&limit=200')
   const { data: settings } = useSettings()
-  const { data } = useSWR<Compared>(other ? `/parts/${encodeURIComponent(part)}/same-inside/${encodeURIComponent(other)}` : null)
+  const { data } = useSWR<Compared>(
+    other ? `/parts/${encodeURIComponent(part)}/same-inside/${encodeURIComponent(other)}` : null,
+  )
   const show = (value: unknown, unit: string): string =>
     value === null || value === undefined
       ? 'not known'
@@ -33,7 +35,11 @@ export function SameInside({ part }: { part: string }) {
     <Folded words="Is another the same inside?">
       <label className="block">
         <span className="mb-1 block font-semibold">Compare with</span>
-        <select value={other} onChange={(event) => setOther(event.target.value)} className="w-full rounded border border-steel bg-ground px-1.5 py-1">
+        <select
+          value={other}
+          onChange={(event) => setOther(event.target.value)}
+          className="w-full rounded border border-steel bg-ground px-1.5 py-1"
+        >
           <option value="">Choose a transmission</option>
           {boxes.data?.items
             .filter((one) => one.id !== part)
@@ -54,13 +60,20 @@ export function SameInside({ part }: { part: string }) {
               {data.fields
                 .toSorted((p, q) => Number(p.verdict === 'equal') - Number(q.verdict === 'equal'))
                 .map((field) => (
-                  <tr key={`${field.port}${field.field}`} className="border-b border-line align-top">
+                  <tr
+                    key={`${field.port}${field.field}`}
+                    className="border-b border-line align-top"
+                  >
                     <td className="py-1">
                       {field.label}
                       <span className="block text-steel">
                         {field.verdict}
-                        {field.apart === null || field.apart === 0 ? '' : `, ${Number(field.apart.toFixed(3))} apart`}
-                        {field.within === null ? '' : `, known within ${Number(field.within.toFixed(3))}`}
+                        {field.apart === null || field.apart === 0
+                          ? ''
+                          : `, ${Number(field.apart.toFixed(3))} apart`}
+                        {field.within === null
+                          ? ''
+                          : `, known within ${Number(field.within.toFixed(3))}`}
                       </span>
                     </td>
                     <td className="figure py-1 pl-2 text-right">{show(field.one, field.unit)}</td>

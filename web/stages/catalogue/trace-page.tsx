@@ -1,6 +1,11 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
-import { type Pixel, patternFromTrace, type Trace, type TracedPattern } from '../../../core/patterns/from-trace.ts'
+import {
+  type Pixel,
+  patternFromTrace,
+  type Trace,
+  type TracedPattern,
+} from '../../../core/patterns/from-trace.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
 import { api } from '../../api/client.ts'
 import { act, usePart, useReading } from '../../api/hooks.ts'
@@ -69,7 +74,9 @@ function draftOf<T>(storage: Storage, key: string, blank: T): T {
 function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][number] }) {
   const key = `trace:${face.id}`
   const [marks, setMarks] = useState<Marks>(() => draftOf(localStorage, key, BLANK))
-  const [picture, setPicture] = useState<Picture | null>(() => draftOf<Picture | { url: '' }>(sessionStorage, key, { url: '' }) as Picture)
+  const [picture, setPicture] = useState<Picture | null>(
+    () => draftOf<Picture | { url: '' }>(sessionStorage, key, { url: '' }) as Picture,
+  )
   const [tool, setTool] = useState<Tool>('known')
   const [first, setFirst] = useState<Pixel | null>(null)
   const reading = useReading()
@@ -110,7 +117,10 @@ function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][n
   return (
     <>
       <PageHead title={`Trace ${part.name}`} detail={`${face.slot} face, looks ${looks}`}>
-        <Link className="self-center text-accent underline" to={`/catalogue/parts/${encodeURIComponent(part.id)}/pattern?port=${encodeURIComponent(face.id)}`}>
+        <Link
+          className="self-center text-accent underline"
+          to={`/catalogue/parts/${encodeURIComponent(part.id)}/pattern?port=${encodeURIComponent(face.id)}`}
+        >
           The pattern
         </Link>
       </PageHead>
@@ -118,14 +128,25 @@ function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][n
         <div>
           <label className="mb-2 flex flex-wrap items-center gap-2">
             <span className="font-semibold">Picture of the face</span>
-            <input type="file" accept="image/*" onChange={(event) => event.target.files?.[0] && void load(event.target.files[0])} />
+            <input
+              type="file"
+              accept="image/*"
+              onChange={(event) => event.target.files?.[0] && void load(event.target.files[0])}
+            />
           </label>
           {hasPicture ? (
-            <Canvas picture={picture} marks={marks} first={first} asks={ASKS[tool][first ? 1 : 0]} onMark={mark} />
+            <Canvas
+              picture={picture}
+              marks={marks}
+              first={first}
+              asks={ASKS[tool][first ? 1 : 0]}
+              onMark={mark}
+            />
           ) : (
             <p className="border border-dashed border-steel p-6 text-steel">
-              Photograph the face square on from as far as the lens allows, or lay it on a scanner. A steel rule in the plane of the face is the scale bar; two or three more
-              distances, measured by caliper in other directions, tell how far the picture is from true.
+              Photograph the face square on from as far as the lens allows, or lay it on a scanner.
+              A steel rule in the plane of the face is the scale bar; two or three more distances,
+              measured by caliper in other directions, tell how far the picture is from true.
             </p>
           )}
         </div>
@@ -153,19 +174,33 @@ function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][n
           </fieldset>
           <label>
             <span className="mb-0.5 block font-semibold">The picture shows the face</span>
-            <select value={marks.view} onChange={(event) => set({ view: event.target.value as Trace['view'] })} className={`${input} w-full`}>
+            <select
+              value={marks.view}
+              onChange={(event) => set({ view: event.target.value as Trace['view'] })}
+              className={`${input} w-full`}
+            >
               <option value="looking at the face">as I see it, looking at it</option>
               <option value="mirrored">mirrored: a rubbing turned over, a scan from behind</option>
             </select>
           </label>
-          <KnownDistances marks={marks} traced={typeof traced === 'string' ? null : traced} onChange={(known) => set({ known })} />
+          <KnownDistances
+            marks={marks}
+            traced={typeof traced === 'string' ? null : traced}
+            onChange={(known) => set({ known })}
+          />
           <p>
-            <span className="figure">{marks.holes.length}</span> {marks.holes.length === 1 ? 'hole' : 'holes'}, <span className="figure">{marks.dowels.length}</span> dowels,{' '}
+            <span className="figure">{marks.holes.length}</span>{' '}
+            {marks.holes.length === 1 ? 'hole' : 'holes'},{' '}
+            <span className="figure">{marks.dowels.length}</span> dowels,{' '}
             {marks.axis ? 'axis marked' : 'no axis yet'}.{' '}
             <Button
               tone="quiet"
               disabled={marks.holes.length + marks.dowels.length === 0}
-              onClick={() => (marks.dowels.length > 0 && tool === 'dowel' ? set({ dowels: marks.dowels.slice(0, -1) }) : set({ holes: marks.holes.slice(0, -1) }))}
+              onClick={() =>
+                marks.dowels.length > 0 && tool === 'dowel'
+                  ? set({ dowels: marks.dowels.slice(0, -1) })
+                  : set({ holes: marks.holes.slice(0, -1) })
+              }
             >
               Take the last away
             </Button>
@@ -173,7 +208,11 @@ function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][n
               Start over
             </Button>
           </p>
-          {typeof traced === 'string' ? <p className="border-l-[3px] border-unmeasured pl-2.5">{traced}</p> : <Outcome part={part} face={face} traced={traced} />}
+          {typeof traced === 'string' ? (
+            <p className="border-l-[3px] border-unmeasured pl-2.5">{traced}</p>
+          ) : (
+            <Outcome part={part} face={face} traced={traced} />
+          )}
         </div>
       </div>
     </>
@@ -181,18 +220,38 @@ function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][n
 }
 
 /** The pattern so far, or what is still missing, in words. */
-function trace(marks: Marks, looks: Trace['looks'], read: (typed: string) => number): TracedPattern | string {
-  if (marks.known.length === 0) return 'Mark the scale bar first: two points, and how far apart they are.'
-  if (marks.known.some((one) => one.typed.trim() === '')) return 'Type how far apart the two ends of each known distance are.'
-  if (!marks.axis) return 'Mark the axis: without it nothing says where the pattern stands on the crank.'
+function trace(
+  marks: Marks,
+  looks: Trace['looks'],
+  read: (typed: string) => number,
+): TracedPattern | string {
+  if (marks.known.length === 0)
+    return 'Mark the scale bar first: two points, and how far apart they are.'
+  if (marks.known.some((one) => one.typed.trim() === ''))
+    return 'Type how far apart the two ends of each known distance are.'
+  if (!marks.axis)
+    return 'Mark the axis: without it nothing says where the pattern stands on the crank.'
   try {
-    return patternFromTrace({ ...marks, axis: marks.axis, looks, known: marks.known.map(({ from, to, typed }) => ({ from, to, mm: read(typed) })) })
+    return patternFromTrace({
+      ...marks,
+      axis: marks.axis,
+      looks,
+      known: marks.known.map(({ from, to, typed }) => ({ from, to, mm: read(typed) })),
+    })
   } catch (error) {
     return (error as Error).message
   }
 }
 
-function KnownDistances({ marks, traced, onChange }: { marks: Marks; traced: TracedPattern | null; onChange: (known: Marks['known']) => void }) {
+function KnownDistances({
+  marks,
+  traced,
+  onChange,
+}: {
+  marks: Marks
+  traced: TracedPattern | null
+  onChange: (known: Marks['known']) => void
+}) {
   if (marks.known.length === 0) return null
   return (
     <fieldset>
@@ -205,11 +264,21 @@ function KnownDistances({ marks, traced, onChange }: { marks: Marks; traced: Tra
               aria-label={`Known distance ${index + 1}`}
               value={one.typed}
               placeholder="100 mm"
-              onChange={(event) => onChange(marks.known.map((held, i) => (i === index ? { ...held, typed: event.target.value } : held)))}
+              onChange={(event) =>
+                onChange(
+                  marks.known.map((held, i) =>
+                    i === index ? { ...held, typed: event.target.value } : held,
+                  ),
+                )
+              }
               className={`${input} figure w-28 py-1`}
             />
           </label>
-          {traced?.misfits[index] !== undefined && <span className="figure text-steel">off by {Math.abs(traced.misfits[index]).toFixed(2)} mm</span>}
+          {traced?.misfits[index] !== undefined && (
+            <span className="figure text-steel">
+              off by {Math.abs(traced.misfits[index]).toFixed(2)} mm
+            </span>
+          )}
           <Button tone="quiet" onClick={() => onChange(marks.known.filter((_, i) => i !== index))}>
             Take away
           </Button>
@@ -219,21 +288,42 @@ function KnownDistances({ marks, traced, onChange }: { marks: Marks; traced: Tra
   )
 }
 
-function Outcome({ part, face, traced }: { part: PartDetail; face: PartDetail['ports'][number]; traced: TracedPattern }) {
+function Outcome({
+  part,
+  face,
+  traced,
+}: {
+  part: PartDetail
+  face: PartDetail['ports'][number]
+  traced: TracedPattern
+}) {
   const person = usePerson()
   const [isKept, setKept] = useState(false)
   const keep = async (): Promise<void> => {
-    const claim = { portId: face.id, grade: 'measured', plusMinus: traced.plusMinus, method: 'rubbing', source: 'Traced over a picture', by: person.name }
+    const claim = {
+      portId: face.id,
+      grade: 'measured',
+      plusMinus: traced.plusMinus,
+      method: 'rubbing',
+      source: 'Traced over a picture',
+      by: person.name,
+    }
     const done = await act(async () => {
       await api.post('/claims', { ...claim, field: 'holes', value: traced.holes })
-      if (traced.dowels.length > 0) await api.post('/claims', { ...claim, field: 'dowels', value: traced.dowels })
+      if (traced.dowels.length > 0)
+        await api.post('/claims', { ...claim, field: 'dowels', value: traced.dowels })
     }, 'Kept as a measurement, with its bound.')
     if (done) setKept(true)
   }
-  const template = (paper: string): string => `/api/parts/${encodeURIComponent(part.id)}/faces/${face.slot}/pattern.pdf?paper=${paper}`
+  const template = (paper: string): string =>
+    `/api/parts/${encodeURIComponent(part.id)}/faces/${face.slot}/pattern.pdf?paper=${paper}`
   return (
     <section aria-label="What was traced">
-      <PatternDrawing label={`Traced pattern, ${traced.holes.length} holes`} holes={traced.holes} dowels={traced.dowels} />
+      <PatternDrawing
+        label={`Traced pattern, ${traced.holes.length} holes`}
+        holes={traced.holes}
+        dowels={traced.dowels}
+      />
       <p>
         {traced.skew === null
           ? 'One scale both ways: nothing tells whether the picture is true. Add two known distances in other directions.'
@@ -242,18 +332,33 @@ function Outcome({ part, face, traced }: { part: PartDetail; face: PartDetail['p
             : `Held aslant: ${(traced.skew * 100).toFixed(1)} % stretched one way, straightened here.`}{' '}
         {traced.plusMinus === null ? 'Its ± is not known.' : `Known to ± ${traced.plusMinus} mm.`}
       </p>
-      {traced.isMirrored && <p className="text-steel">Turned over on the way in, as a face looking that way must be.</p>}
-      <Caution>Lay the printed template on the block before anything is cut: bar measured, every hole looked through. A mirrored plate is a scrapped plate.</Caution>
+      {traced.isMirrored && (
+        <p className="text-steel">Turned over on the way in, as a face looking that way must be.</p>
+      )}
+      <Caution>
+        Lay the printed template on the block before anything is cut: bar measured, every hole
+        looked through. A mirrored plate is a scrapped plate.
+      </Caution>
       <Button tone="main" onClick={() => void keep()} disabled={isKept}>
         {isKept ? 'Kept' : 'Keep as a measurement'}
       </Button>
       {isKept && (
         <p className="pt-2">
-          <a className="text-accent underline" href={template('A4')} target="_blank" rel="noreferrer">
+          <a
+            className="text-accent underline"
+            href={template('A4')}
+            target="_blank"
+            rel="noreferrer"
+          >
             1:1 template on A4
           </a>
           {' · '}
-          <a className="text-accent underline" href={template('whole')} target="_blank" rel="noreferrer">
+          <a
+            className="text-accent underline"
+            href={template('whole')}
+            target="_blank"
+            rel="noreferrer"
+          >
             on one sheet
           </a>
         </p>
@@ -263,22 +368,52 @@ function Outcome({ part, face, traced }: { part: PartDetail; face: PartDetail['p
 }
 
 /** The picture with its marks. A click marks a point; with the keyboard, arrows move the cross (Shift: ten at once), Enter marks. */
-function Canvas({ picture, marks, first, asks, onMark }: { picture: Picture; marks: Marks; first: Pixel | null; asks: string; onMark: (point: Pixel) => void }) {
+function Canvas({
+  picture,
+  marks,
+  first,
+  asks,
+  onMark,
+}: {
+  picture: Picture
+  marks: Marks
+  first: Pixel | null
+  asks: string
+  onMark: (point: Pixel) => void
+}) {
   const svg = useRef<SVGSVGElement>(null)
   const [cross, setCross] = useState<Pixel | null>(null)
   const unit = Math.max(picture.width, picture.height) / 400
-  useEffect(() => setCross((held) => held && { x: Math.min(held.x, picture.width), y: Math.min(held.y, picture.height) }), [picture])
+  useEffect(
+    () =>
+      setCross(
+        (held) =>
+          held && { x: Math.min(held.x, picture.width), y: Math.min(held.y, picture.height) },
+      ),
+    [picture],
+  )
   const click = (event: PointerEvent): void => {
     const box = svg.current!.getBoundingClientRect()
-    onMark({ x: ((event.clientX - box.left) / box.width) * picture.width, y: ((event.clientY - box.top) / box.height) * picture.height })
+    onMark({
+      x: ((event.clientX - box.left) / box.width) * picture.width,
+      y: ((event.clientY - box.top) / box.height) * picture.height,
+    })
   }
   const press = (event: KeyboardEvent): void => {
     const step = event.shiftKey ? 10 : 1
-    const by = { ArrowLeft: [-step, 0], ArrowRight: [step, 0], ArrowUp: [0, -step], ArrowDown: [0, step] }[event.key]
+    const by = {
+      ArrowLeft: [-step, 0],
+      ArrowRight: [step, 0],
+      ArrowUp: [0, -step],
+      ArrowDown: [0, step],
+    }[event.key]
     const at = cross ?? { x: picture.width / 2, y: picture.height / 2 }
     if (by) {
       event.preventDefault()
-      setCross({ x: Math.min(picture.width, Math.max(0, at.x + by[0]!)), y: Math.min(picture.height, Math.max(0, at.y + by[1]!)) })
+      setCross({
+        x: Math.min(picture.width, Math.max(0, at.x + by[0]!)),
+        y: Math.min(picture.height, Math.max(0, at.y + by[1]!)),
+      })
     } else if (event.key === 'Enter') {
       event.preventDefault()
       onMark(at)
@@ -300,21 +435,45 @@ function Canvas({ picture, marks, first, asks, onMark }: { picture: Picture; mar
       <g className="fill-none stroke-accent" strokeWidth={unit}>
         {marks.known.map(({ from, to }, index) => (
           <g key={index}>
-            <path d={`M${from.x} ${from.y}L${to.x} ${to.y}`} strokeDasharray={`${unit * 4} ${unit * 2}`} />
-            <text x={(from.x + to.x) / 2} y={(from.y + to.y) / 2 - unit * 3} fontSize={unit * 9} className="figure fill-accent" strokeWidth={0}>
+            <path
+              d={`M${from.x} ${from.y}L${to.x} ${to.y}`}
+              strokeDasharray={`${unit * 4} ${unit * 2}`}
+            />
+            <text
+              x={(from.x + to.x) / 2}
+              y={(from.y + to.y) / 2 - unit * 3}
+              fontSize={unit * 9}
+              className="figure fill-accent"
+              strokeWidth={0}
+            >
               {index + 1}
             </text>
           </g>
         ))}
         {[...marks.holes, ...marks.dowels].map(({ centre, edge }, index) => (
           <g key={index}>
-            <circle cx={centre.x} cy={centre.y} r={Math.hypot(edge.x - centre.x, edge.y - centre.y)} />
-            <path d={`M${centre.x - unit * 3} ${centre.y}h${unit * 6}M${centre.x} ${centre.y - unit * 3}v${unit * 6}`} />
+            <circle
+              cx={centre.x}
+              cy={centre.y}
+              r={Math.hypot(edge.x - centre.x, edge.y - centre.y)}
+            />
+            <path
+              d={`M${centre.x - unit * 3} ${centre.y}h${unit * 6}M${centre.x} ${centre.y - unit * 3}v${unit * 6}`}
+            />
           </g>
         ))}
-        {marks.axis && <path d={`M${marks.axis.x - unit * 9} ${marks.axis.y}h${unit * 18}M${marks.axis.x} ${marks.axis.y - unit * 9}v${unit * 18}`} />}
+        {marks.axis && (
+          <path
+            d={`M${marks.axis.x - unit * 9} ${marks.axis.y}h${unit * 18}M${marks.axis.x} ${marks.axis.y - unit * 9}v${unit * 18}`}
+          />
+        )}
         {first && <circle cx={first.x} cy={first.y} r={unit * 2} className="fill-accent" />}
-        {cross && <path className="stroke-clash" d={`M${cross.x - unit * 8} ${cross.y}h${unit * 16}M${cross.x} ${cross.y - unit * 8}v${unit * 16}`} />}
+        {cross && (
+          <path
+            className="stroke-clash"
+            d={`M${cross.x - unit * 8} ${cross.y}h${unit * 16}M${cross.x} ${cross.y - unit * 8}v${unit * 16}`}
+          />
+        )}
       </g>
     </svg>
   )

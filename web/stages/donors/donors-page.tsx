@@ -17,7 +17,11 @@ interface DonorRow extends Versioned {
   readonly note: string | null
   readonly net: NetCost | null
   readonly answered: number
-  readonly risks: readonly { readonly question: string; readonly words: string; readonly risk: string }[]
+  readonly risks: readonly {
+    readonly question: string
+    readonly words: string
+    readonly risk: string
+  }[]
   readonly absent: readonly string[]
 }
 interface DonorsView {
@@ -35,12 +39,18 @@ export function Component() {
     <Loaded of={view} what="the donors">
       {({ donors, currency, labourRateMinor }) => {
         const ordered = [...donors].sort(
-          (p, q) => Number(q.net !== null && q.net.uses.length > 0) - Number(p.net !== null && p.net.uses.length > 0) || (p.net?.netMinor ?? 0) - (q.net?.netMinor ?? 0),
+          (p, q) =>
+            Number(q.net !== null && q.net.uses.length > 0) -
+              Number(p.net !== null && p.net.uses.length > 0) ||
+            (p.net?.netMinor ?? 0) - (q.net?.netMinor ?? 0),
         )
         const editing = donors.find((donor) => donor.id === editingId)
         return (
           <>
-            <PageHead title="Donors" detail="Before money is spent: the sheet beside the vehicle, and what each really costs">
+            <PageHead
+              title="Donors"
+              detail="Before money is spent: the sheet beside the vehicle, and what each really costs"
+            >
               <HistoryButton entity="donor" title="donors" />
               <ButtonLink to="/catalogue/new/donor" tone="main">
                 Add a donor
@@ -48,13 +58,15 @@ export function Component() {
             </PageHead>
             {donors.length === 0 ? (
               <Empty action={<ButtonLink to="/catalogue/new/donor">Add a donor</ButtonLink>}>
-                A donor is a vehicle, or a pulled engine, bought for its parts. Its price is the least of it: fetching, stripping, what is missing and what the rest sells for
+                A donor is a vehicle, or a pulled engine, bought for its parts. Its price is the
+                least of it: fetching, stripping, what is missing and what the rest sells for
                 decide.
               </Empty>
             ) : (
               <>
                 <p className="px-4 pb-2 text-steel">
-                  Labour at <Money minor={labourRateMinor} currency={currency} /> an hour, from the brief. What the build needs is used; the rest is sold where a sale brings more
+                  Labour at <Money minor={labourRateMinor} currency={currency} /> an hour, from the
+                  brief. What the build needs is used; the rest is sold where a sale brings more
                   than its hours cost.
                 </p>
                 <div className="relative overflow-x-auto px-4 pb-12">
@@ -63,7 +75,11 @@ export function Component() {
                       <tr className="border-b border-ink align-bottom">
                         <th className="sticky left-0 min-w-32 bg-paper py-1 pr-4">Term</th>
                         {ordered.map((donor) => (
-                          <th key={donor.id} scope="col" className="w-56 min-w-48 py-1 pl-4 text-[13px] text-ink [font-stretch:100%]">
+                          <th
+                            key={donor.id}
+                            scope="col"
+                            className="w-56 min-w-48 py-1 pl-4 text-[13px] text-ink [font-stretch:100%]"
+                          >
                             <b>{donor.name}</b>
                             <span className="block font-normal text-steel">{donor.place}</span>
                           </th>
@@ -73,7 +89,10 @@ export function Component() {
                     <tbody>
                       {(ordered.find((donor) => donor.net)?.net?.terms ?? []).map((term, index) => (
                         <tr key={term.id} className="border-b border-line align-top">
-                          <th scope="row" className="sticky left-0 bg-paper py-1 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]">
+                          <th
+                            scope="row"
+                            className="sticky left-0 bg-paper py-1 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]"
+                          >
                             {term.words}
                           </th>
                           {ordered.map((donor) => {
@@ -81,16 +100,23 @@ export function Component() {
                             return (
                               <td key={donor.id} className="py-1 pl-4 text-right">
                                 <Money minor={own?.minor || null} currency={currency} />
-                                {own && own.minor !== 0 && (term.id === 'strip' || term.id === 'selling' || term.id === 'sale') && (
-                                  <div className="text-[12px] text-steel">{own.how}</div>
-                                )}
+                                {own &&
+                                  own.minor !== 0 &&
+                                  (term.id === 'strip' ||
+                                    term.id === 'selling' ||
+                                    term.id === 'sale') && (
+                                    <div className="text-[12px] text-steel">{own.how}</div>
+                                  )}
                               </td>
                             )
                           })}
                         </tr>
                       ))}
                       <tr className="border-b border-ink align-top font-bold">
-                        <th scope="row" className="sticky left-0 bg-paper py-1.5 pr-4 text-[13px] text-ink [font-stretch:100%]">
+                        <th
+                          scope="row"
+                          className="sticky left-0 bg-paper py-1.5 pr-4 text-[13px] text-ink [font-stretch:100%]"
+                        >
                           Net cost
                         </th>
                         {ordered.map((donor) => (
@@ -98,33 +124,65 @@ export function Component() {
                             {donor.net ? (
                               <Money minor={donor.net.netMinor} currency={currency} />
                             ) : (
-                              <span className="font-normal">no exchange rate from {donor.currency}: add one in Settings</span>
+                              <span className="font-normal">
+                                no exchange rate from {donor.currency}: add one in Settings
+                              </span>
                             )}
                           </td>
                         ))}
                       </tr>
-                      <ListRow words="Used here" lists={ordered.map((donor) => donor.net?.uses ?? [])} none="nothing this build needs" />
-                      <ListRow words="Sold on" lists={ordered.map((donor) => donor.net?.sells ?? [])} none="–" />
-                      <ListRow words="To scrap" lists={ordered.map((donor) => donor.net?.scraps ?? [])} none="–" />
+                      <ListRow
+                        words="Used here"
+                        lists={ordered.map((donor) => donor.net?.uses ?? [])}
+                        none="nothing this build needs"
+                      />
+                      <ListRow
+                        words="Sold on"
+                        lists={ordered.map((donor) => donor.net?.sells ?? [])}
+                        none="–"
+                      />
+                      <ListRow
+                        words="To scrap"
+                        lists={ordered.map((donor) => donor.net?.scraps ?? [])}
+                        none="–"
+                      />
                       <ListRow
                         words="Put at risk"
-                        lists={ordered.map((donor) => donor.risks.map((one) => `${one.words}: ${one.risk}`))}
+                        lists={ordered.map((donor) =>
+                          donor.risks.map((one) => `${one.words}: ${one.risk}`),
+                        )}
                         none="nothing found, or not looked at"
                         bad
                       />
-                      <ListRow words="Not on it" lists={ordered.map((donor) => donor.absent)} none="–" bad />
+                      <ListRow
+                        words="Not on it"
+                        lists={ordered.map((donor) => donor.absent)}
+                        none="–"
+                        bad
+                      />
                       <tr className="align-top">
-                        <th scope="row" className="sticky left-0 bg-paper py-2 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]">
+                        <th
+                          scope="row"
+                          className="sticky left-0 bg-paper py-2 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]"
+                        >
                           Sheet
                         </th>
                         {ordered.map((donor) => (
                           <td key={donor.id} className="py-2 pl-4">
-                            <Link to={`/builds/${build}/donors/${donor.id}/sheet`} className="text-accent underline underline-offset-2">
+                            <Link
+                              to={`/builds/${build}/donors/${donor.id}/sheet`}
+                              className="text-accent underline underline-offset-2"
+                            >
                               {donor.answered > 0 ? `${donor.answered} answered` : 'Fill the sheet'}
                               <span className="sr-only"> of {donor.name}</span>
                             </Link>
                             <br />
-                            <Button tone="quiet" className="-ml-1" aria-label={`Change amounts of ${donor.name}`} onClick={() => setEditingId(donor.id)}>
+                            <Button
+                              tone="quiet"
+                              className="-ml-1"
+                              aria-label={`Change amounts of ${donor.name}`}
+                              onClick={() => setEditingId(donor.id)}
+                            >
                               Change amounts
                             </Button>
                           </td>
@@ -152,15 +210,33 @@ export function Component() {
                         ['storageMinor', 'Storage and keeper fees'],
                         ['scrapMinor', 'Scrap brings'],
                       ] as const
-                    ).map(([name, label]) => ({ name, label, type: 'money' as const, currency: editing.currency })),
-                    { name: 'saleFee', label: 'Fee on each sale, %', type: 'percent', required: true },
+                    ).map(([name, label]) => ({
+                      name,
+                      label,
+                      type: 'money' as const,
+                      currency: editing.currency,
+                    })),
+                    {
+                      name: 'saleFee',
+                      label: 'Fee on each sale, %',
+                      type: 'percent',
+                      required: true,
+                    },
                     { name: 'note', label: 'Note', type: 'text', wide: true },
                   ]}
                   initial={editing as unknown as Record<string, unknown>}
                   action="Save"
                   submit={async (values) => {
-                    const amounts = Object.fromEntries(Object.entries(values).map(([key, value]) => [key, key.endsWith('Minor') ? (value ?? 0) : value]))
-                    await api.patch(`/donors/${editing.id}`, { version: editing.version, ...amounts })
+                    const amounts = Object.fromEntries(
+                      Object.entries(values).map(([key, value]) => [
+                        key,
+                        key.endsWith('Minor') ? (value ?? 0) : value,
+                      ]),
+                    )
+                    await api.patch(`/donors/${editing.id}`, {
+                      version: editing.version,
+                      ...amounts,
+                    })
                     await refresh()
                     setEditingId(null)
                   }}
@@ -174,10 +250,23 @@ export function Component() {
   )
 }
 
-function ListRow({ words, lists, none, bad = false }: { words: string; lists: readonly (readonly string[])[]; none: string; bad?: boolean }) {
+function ListRow({
+  words,
+  lists,
+  none,
+  bad = false,
+}: {
+  words: string
+  lists: readonly (readonly string[])[]
+  none: string
+  bad?: boolean
+}) {
   return (
     <tr className="border-b border-line align-top">
-      <th scope="row" className="sticky left-0 bg-paper py-1 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]">
+      <th
+        scope="row"
+        className="sticky left-0 bg-paper py-1 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]"
+      >
         {words}
       </th>
       {lists.map((list, index) => (

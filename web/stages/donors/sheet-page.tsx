@@ -22,29 +22,59 @@ export function Component() {
   const sheet = useSWR<Sheet>(`/builds/${build}/donors/${donor}/sheet`)
   return (
     <Loaded of={sheet} what="the sheet">
-      {(data) => <Fill build={build} sheet={data} onKept={(answers) => sheet.mutate({ ...data, answers }, { revalidate: false })} />}
+      {(data) => (
+        <Fill
+          build={build}
+          sheet={data}
+          onKept={(answers) => sheet.mutate({ ...data, answers }, { revalidate: false })}
+        />
+      )}
     </Loaded>
   )
 }
 
-function Fill({ build, sheet, onKept }: { build: string; sheet: Sheet; onKept: (answers: SheetAnswers) => unknown }) {
-  const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/donors/${sheet.donor.id}/sheet`, onKept)
+function Fill({
+  build,
+  sheet,
+  onKept,
+}: {
+  build: string
+  sheet: Sheet
+  onKept: (answers: SheetAnswers) => unknown
+}) {
+  const { waiting, fault, passedOver, give } = useAnswerQueue(
+    `/builds/${build}/donors/${sheet.donor.id}/sheet`,
+    onKept,
+  )
   const person = usePerson()
   const answers = mergeAnswers(sheet.answers, waiting)
-  const say = (question: string, value: string): void => give(question, { value, at: new Date().toISOString(), by: person.name })
+  const say = (question: string, value: string): void =>
+    give(question, { value, at: new Date().toISOString(), by: person.name })
   const risks = risksOf(answers)
   return (
     <>
-      <PageHead title={sheet.donor.name} detail={[sheet.donor.place, `for ${sheet.build}`].filter(Boolean).join(', ')}>
+      <PageHead
+        title={sheet.donor.name}
+        detail={[sheet.donor.place, `for ${sheet.build}`].filter(Boolean).join(', ')}
+      >
         <Button onClick={() => window.print()}>Print</Button>
         <ButtonLink to={`/builds/${build}/donors`}>Side by side</ButtonLink>
       </PageHead>
-      <QueueState waiting={waiting} fault={fault} passedOver={passedOver} kept="Every answer is kept with the donor as it is given." />
+      <QueueState
+        waiting={waiting}
+        fault={fault}
+        passedOver={passedOver}
+        kept="Every answer is kept with the donor as it is given."
+      />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
         <SheetSteps steps={SHEET_STEPS} answers={answers} onSay={say} />
         <section className="mb-5">
           <h2 className="border-b border-ink pb-1 font-bold">Complete, for this pairing</h2>
-          {sheet.pieces.length === 0 && <p className="py-1 text-steel">Choose a pairing, and what it needs from a donor stands here.</p>}
+          {sheet.pieces.length === 0 && (
+            <p className="py-1 text-steel">
+              Choose a pairing, and what it needs from a donor stands here.
+            </p>
+          )}
           {sheet.pieces.map((piece) => (
             <SheetQuestionRow
               key={piece.question}
@@ -62,7 +92,10 @@ function Fill({ build, sheet, onKept }: { build: string; sheet: Sheet; onKept: (
               <b>{risk.words}</b>: {risk.risk}
             </p>
           ))}
-          <p className="mt-3 text-steel">What must be shown to an authority, and who may open fuel, refrigerant or airbag systems, is set by local law: ask licensed people.</p>
+          <p className="mt-3 text-steel">
+            What must be shown to an authority, and who may open fuel, refrigerant or airbag
+            systems, is set by local law: ask licensed people.
+          </p>
         </section>
       </div>
     </>

@@ -13,11 +13,19 @@ export function Component() {
   const risks = risksIn(BENCH_STEPS, answers)
   return (
     <>
-      <PageHead title="Loose gearbox, on the bench" detail="before it is paid for, and again before it is mated">
+      <PageHead
+        title="Loose gearbox, on the bench"
+        detail="before it is paid for, and again before it is mated"
+      >
         <Button onClick={() => window.print()}>Print</Button>
         <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
       </PageHead>
-      <QueueState waiting={waiting} fault={fault} passedOver={passedOver} kept="Every answer is kept with the build as it is given." />
+      <QueueState
+        waiting={waiting}
+        fault={fault}
+        passedOver={passedOver}
+        kept="Every answer is kept with the build as it is given."
+      />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
         <SheetSteps steps={BENCH_STEPS} answers={answers} onSay={say} />
         {risks.length === 0 ? (

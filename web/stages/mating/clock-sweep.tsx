@@ -26,14 +26,33 @@ export function ClockSweep({
   correction: Correction | null
   onSay: (question: string, value: string) => void
 }) {
-  const at = sweep && { x: CENTRE + sweep.offset.x * ENLARGED, y: CENTRE - sweep.offset.y * ENLARGED }
+  const at = sweep && {
+    x: CENTRE + sweep.offset.x * ENLARGED,
+    y: CENTRE - sweep.offset.y * ENLARGED,
+  }
   return (
     <div className="relative my-3 h-[300px] w-[300px]">
       <svg viewBox="0 0 300 300" className="absolute inset-0" aria-hidden="true">
-        <circle cx={CENTRE} cy={CENTRE} r={78} className="fill-ground stroke-line" strokeWidth={1.5} />
-        <path d={`M${CENTRE - 8} ${CENTRE}h16M${CENTRE} ${CENTRE - 8}v16`} className="stroke-steel" strokeWidth={1} />
+        <circle
+          cx={CENTRE}
+          cy={CENTRE}
+          r={78}
+          className="fill-ground stroke-line"
+          strokeWidth={1.5}
+        />
+        <path
+          d={`M${CENTRE - 8} ${CENTRE}h16M${CENTRE} ${CENTRE - 8}v16`}
+          className="stroke-steel"
+          strokeWidth={1}
+        />
         {at && <circle cx={at.x} cy={at.y} r={4} className="fill-ink" />}
-        {at && correction && <path d={`M${at.x} ${at.y}L${CENTRE} ${CENTRE}`} className="stroke-clash" strokeWidth={2} />}
+        {at && correction && (
+          <path
+            d={`M${at.x} ${at.y}L${CENTRE} ${CENTRE}`}
+            className="stroke-clash"
+            strokeWidth={2}
+          />
+        )}
       </svg>
       {questions.map((question, index) => (
         <Reading
@@ -48,14 +67,27 @@ export function ClockSweep({
   )
 }
 
-function Reading({ question, place, value, onSay }: { question: SheetQuestion; place: { left: number; top: number }; value: string; onSay: (value: string) => void }) {
+function Reading({
+  question,
+  place,
+  value,
+  onSay,
+}: {
+  question: SheetQuestion
+  place: { left: number; top: number }
+  value: string
+  onSay: (value: string) => void
+}) {
   const [typed, setTyped] = useState<string | null>(null)
   const leave = (): void => {
     if (typed !== null && typed.trim() !== value) onSay(typed.trim())
     setTyped(null)
   }
   return (
-    <label className="absolute w-[58px] -translate-x-1/2 -translate-y-1/2 text-center" style={place}>
+    <label
+      className="absolute w-[58px] -translate-x-1/2 -translate-y-1/2 text-center"
+      style={place}
+    >
       <span className="block text-[11px] text-steel">{question.words}</span>
       <input
         value={typed ?? value}

@@ -30,20 +30,38 @@ export function Component() {
             A mating card is of one engine with one gearbox. Choose the pairing first.
           </Empty>
         ) : (
-          <Fill build={build} card={data} onKept={(answers) => card.mutate({ ...data, answers }, { revalidate: false })} />
+          <Fill
+            build={build}
+            card={data}
+            onKept={(answers) => card.mutate({ ...data, answers }, { revalidate: false })}
+          />
         )
       }
     </Loaded>
   )
 }
 
-function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (answers: SheetAnswers) => unknown }) {
+function Fill({
+  build,
+  card,
+  onKept,
+}: {
+  build: string
+  card: Card
+  onKept: (answers: SheetAnswers) => unknown
+}) {
   const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/mating`, onKept)
   const person = usePerson()
   const reading = useReading()
   const answers = mergeAnswers(card.answers, waiting)
-  const judgement = judgeMating(answers, card.isAutomatic, tolerances(useSettings().data?.tolerances), reading)
-  const say = (question: string, value: string): void => give(question, { value, at: new Date().toISOString(), by: person.name })
+  const judgement = judgeMating(
+    answers,
+    card.isAutomatic,
+    tolerances(useSettings().data?.tolerances),
+    reading,
+  )
+  const say = (question: string, value: string): void =>
+    give(question, { value, at: new Date().toISOString(), by: person.name })
   return (
     <>
       <PageHead title="Mating card" detail={card.pairing}>
@@ -51,7 +69,12 @@ function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (ans
         <ButtonLink to={`/builds/${build}/bench`}>Loose gearbox</ButtonLink>
         <ButtonLink to={`/builds/${build}/pairing`}>Pairing</ButtonLink>
       </PageHead>
-      <QueueState waiting={waiting} fault={fault} passedOver={passedOver} kept="Every answer is kept with the build as it is given." />
+      <QueueState
+        waiting={waiting}
+        fault={fault}
+        passedOver={passedOver}
+        kept="Every answer is kept with the build as it is given."
+      />
       <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-8 px-4 pb-16 text-[15px] max-[1000px]:grid-cols-1">
         <div>
           {card.steps.map((step) => (
@@ -70,15 +93,25 @@ function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (ans
                 />
               ) : (
                 step.questions.map((question) => (
-                  <SheetQuestionRow key={question.id} question={question} value={answers[question.id]?.value ?? ''} onSay={(value) => say(question.id, value)} />
+                  <SheetQuestionRow
+                    key={question.id}
+                    question={question}
+                    value={answers[question.id]?.value ?? ''}
+                    onSay={(value) => say(question.id, value)}
+                  />
                 ))
               )}
             </section>
           ))}
         </div>
-        <section aria-label="What it says so far" className="self-start max-[1000px]:order-first min-[1001px]:sticky min-[1001px]:top-2">
+        <section
+          aria-label="What it says so far"
+          className="self-start max-[1000px]:order-first min-[1001px]:sticky min-[1001px]:top-2"
+        >
           <h2 className="border-b border-ink pb-1 font-bold">What it says so far</h2>
-          {judgement.findings.length === 0 && <p className="py-1 text-steel">Nothing yet: figures are judged as they come in.</p>}
+          {judgement.findings.length === 0 && (
+            <p className="py-1 text-steel">Nothing yet: figures are judged as they come in.</p>
+          )}
           {judgement.findings.map((finding) => (
             <p
               key={finding.words}
@@ -89,7 +122,8 @@ function Fill({ build, card, onKept }: { build: string; card: Card; onKept: (ans
             </p>
           ))}
           <p className="mt-3 text-steel">
-            Readings grow where the plunger is pushed in. Directions are seen from the gearbox looking at the engine. Computed; not an engineering approval: the maker’s limits come
+            Readings grow where the plunger is pushed in. Directions are seen from the gearbox
+            looking at the engine. Computed; not an engineering approval: the maker’s limits come
             first.
           </p>
         </section>

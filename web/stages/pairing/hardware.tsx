@@ -1,6 +1,7 @@
 import type { JointHardware } from '../../../core/fasteners/bolt-set.ts'
 
-const mm = (value: number | null): string => (value === null ? '?' : String(Number(value.toFixed(1))))
+const mm = (value: number | null): string =>
+  value === null ? '?' : String(Number(value.toFixed(1)))
 
 /** Bolts and fits of a joint: what to get, how deep, how tight, and how it is located. */
 export function Hardware({ hardware }: { hardware: JointHardware }) {
@@ -19,7 +20,10 @@ export function Hardware({ hardware }: { hardware: JointHardware }) {
           <div className="text-steel">
             {set.tightness}. At least {mm(set.engagedMm)} mm screwed in
             {set.gripMm === null ? '' : `, grip ${mm(set.gripMm)} mm`}
-            {set.drillMm === null ? '' : `; where a thread is cut, drill ${mm(set.drillMm)}, ${mm(set.edgeMm)} mm to an edge, ${mm(set.wallMm)} mm between holes`}.
+            {set.drillMm === null
+              ? ''
+              : `; where a thread is cut, drill ${mm(set.drillMm)}, ${mm(set.edgeMm)} mm to an edge, ${mm(set.wallMm)} mm between holes`}
+            .
           </div>
         </div>
       ))}
@@ -30,7 +34,9 @@ export function Hardware({ hardware }: { hardware: JointHardware }) {
             {fit.nominal && <span className="block text-steel">{fit.nominal}</span>}
           </span>
           <span className="figure ml-auto shrink-0 text-right">
-            {fit.greatestMm <= 0 ? `${(-fit.greatestMm).toFixed(3)} to ${(-fit.leastMm).toFixed(3)} tight` : `${fit.leastMm.toFixed(3)} to ${fit.greatestMm.toFixed(3)} clear`}
+            {fit.greatestMm <= 0
+              ? `${(-fit.greatestMm).toFixed(3)} to ${(-fit.leastMm).toFixed(3)} tight`
+              : `${fit.leastMm.toFixed(3)} to ${fit.greatestMm.toFixed(3)} clear`}
           </span>
         </div>
       ))}

@@ -18,14 +18,19 @@ export function JointClaims({ joint, pairing }: { joint: JointDetail; pairing: P
     <section aria-label="Said of this joint">
       {joint.answer && (
         <div className="border-l-[3px] border-accent pl-2.5">
-          <b>Reads {VERDICT_WORDS[joint.answer.code].word.toLowerCase()} by what was said</b>, <GradeWord grade={joint.answer.evidence} />; computed:{' '}
-          {VERDICT_WORDS[(joint.answer.run === 'closed' ? effective(joint) : joint.bare).code].word.toLowerCase()}.
+          <b>Reads {VERDICT_WORDS[joint.answer.code].word.toLowerCase()} by what was said</b>,{' '}
+          <GradeWord grade={joint.answer.evidence} />; computed:{' '}
+          {VERDICT_WORDS[
+            (joint.answer.run === 'closed' ? effective(joint) : joint.bare).code
+          ].word.toLowerCase()}
+          .
           <Said claim={joint.answer.claim} />
         </div>
       )}
       {joint.conflicts.map((claim) => (
         <div key={claim.id} className="border-l-[3px] border-clash pl-2.5">
-          <b>A claim disagrees with what is computed.</b> The computed verdict stands; look at both: another variant, an altered part, or a measurement gone wrong.
+          <b>A claim disagrees with what is computed.</b> The computed verdict stands; look at both:
+          another variant, an altered part, or a measurement gone wrong.
           <Said claim={claim} />
         </div>
       ))}
@@ -33,7 +38,12 @@ export function JointClaims({ joint, pairing }: { joint: JointDetail; pairing: P
         Say what is known of this joint as a whole
       </Button>
       {saying && (
-        <Dialog open onOpenChange={() => setSaying(false)} title="What is known of it as a whole" wide>
+        <Dialog
+          open
+          onOpenChange={() => setSaying(false)}
+          title="What is known of it as a whole"
+          wide
+        >
           <Sentence joint={joint} pairing={pairing} onDone={() => setSaying(false)} />
         </Dialog>
       )}
@@ -57,7 +67,10 @@ function Said({ claim }: { claim: JointClaimRow }) {
           .filter(Boolean)
           .join(', ')}
       </span>{' '}
-      <Button tone="quiet" onClick={() => void removeWithUndo(`/joint-claims/${claim.id}`, 'That is taken off.')}>
+      <Button
+        tone="quiet"
+        onClick={() => void removeWithUndo(`/joint-claims/${claim.id}`, 'That is taken off.')}
+      >
         Take it off
       </Button>
     </p>
@@ -84,14 +97,36 @@ interface Typed {
   readonly changes: string
   readonly known: string
 }
-const BLANK: Typed = { subject: 'joint', kitId: '', of: 'parts', says: 'yes', grade: 'fitted', sentence: '', source: '', distance: '', changes: '', known: '' }
+const BLANK: Typed = {
+  subject: 'joint',
+  kitId: '',
+  of: 'parts',
+  says: 'yes',
+  grade: 'fitted',
+  sentence: '',
+  source: '',
+  distance: '',
+  changes: '',
+  known: '',
+}
 
 /** A claim as a sentence: who goes with whom, how it is known, where it is written. */
-function Sentence({ joint, pairing, onDone }: { joint: JointDetail; pairing: PairingDetail; onDone: () => void }) {
+function Sentence({
+  joint,
+  pairing,
+  onDone,
+}: {
+  joint: JointDetail
+  pairing: PairingDetail
+  onDone: () => void
+}) {
   const kits = useKits().data?.items ?? []
   const person = usePerson()
   const draft = `draft:joint-claim:${pairing.engine}:${pairing.transmission}:${joint.joint}`
-  const [typed, setTyped] = useState<Typed>(() => ({ ...BLANK, ...JSON.parse(localStorage.getItem(draft) ?? '{}') }))
+  const [typed, setTyped] = useState<Typed>(() => ({
+    ...BLANK,
+    ...JSON.parse(localStorage.getItem(draft) ?? '{}'),
+  }))
   const { subject, kitId, of, says, grade, sentence, source, distance, changes, known } = typed
   const set = (more: Partial<Typed>): void => {
     const next = { ...typed, ...more }
@@ -104,7 +139,8 @@ function Sentence({ joint, pairing, onDone }: { joint: JointDetail; pairing: Pai
   const figure = (typed: string, what: string): number | null => {
     if (typed.trim() === '') return null
     const value = Number(typed.replace(/\s/g, ''))
-    if (!Number.isInteger(value) || value < 0) throw new RangeError(`"${typed}" is not a whole figure of ${what}.`)
+    if (!Number.isInteger(value) || value < 0)
+      throw new RangeError(`"${typed}" is not a whole figure of ${what}.`)
     return value
   }
   const save = async (event: FormEvent): Promise<void> => {
@@ -115,7 +151,9 @@ function Sentence({ joint, pairing, onDone }: { joint: JointDetail; pairing: Pai
       const body = {
         subject,
         joint: subject === 'joint' ? joint.joint : null,
-        ...(byFamily ? { engineFamily: pairing.engineFamily, transmissionFamily: pairing.transmissionFamily } : { engineId: pairing.engine, transmissionId: pairing.transmission }),
+        ...(byFamily
+          ? { engineFamily: pairing.engineFamily, transmissionFamily: pairing.transmissionFamily }
+          : { engineId: pairing.engine, transmissionId: pairing.transmission }),
         kitId: subject === 'kit' ? kitId : null,
         says,
         grade,
@@ -136,14 +174,24 @@ function Sentence({ joint, pairing, onDone }: { joint: JointDetail; pairing: Pai
   return (
     <form onSubmit={(event) => void save(event)} className="flex flex-col gap-3">
       <p className="text-[15px] leading-[2.4]">
-        <select aria-label="What is spoken of" className={input} value={subject} onChange={(event) => set({ subject: event.target.value as 'joint' })}>
+        <select
+          aria-label="What is spoken of"
+          className={input}
+          value={subject}
+          onChange={(event) => set({ subject: event.target.value as 'joint' })}
+        >
           <option value="joint">At this joint</option>
           <option value="kit">With a kit</option>
           <option value="build">In a whole finished build</option>
         </select>{' '}
         {subject === 'kit' && (
           <>
-            <select aria-label="Kit" className={input} value={kitId} onChange={(event) => set({ kitId: event.target.value })}>
+            <select
+              aria-label="Kit"
+              className={input}
+              value={kitId}
+              onChange={(event) => set({ kitId: event.target.value })}
+            >
               <option value="">which kit?</option>
               {kits.map((kit) => (
                 <option key={kit.id} value={kit.id}>
@@ -155,19 +203,35 @@ function Sentence({ joint, pairing, onDone }: { joint: JointDetail; pairing: Pai
         )}
         {hasFamilies && (
           <>
-            <select aria-label="Which engine and gearbox" className={input} value={of} onChange={(event) => set({ of: event.target.value as Typed['of'] })}>
+            <select
+              aria-label="Which engine and gearbox"
+              className={input}
+              value={of}
+              onChange={(event) => set({ of: event.target.value as Typed['of'] })}
+            >
               <option value="parts">these two</option>
               <option value="families">any of these families</option>
             </select>{' '}
           </>
         )}
-        <b>{byFamily ? pairing.engineFamily : pairing.engineName}</b> and <b>{byFamily ? pairing.transmissionFamily : pairing.transmissionName}</b>{' '}
-        <select aria-label="Go together" className={input} value={says} onChange={(event) => set({ says: event.target.value as 'yes' })}>
+        <b>{byFamily ? pairing.engineFamily : pairing.engineName}</b> and{' '}
+        <b>{byFamily ? pairing.transmissionFamily : pairing.transmissionName}</b>{' '}
+        <select
+          aria-label="Go together"
+          className={input}
+          value={says}
+          onChange={(event) => set({ says: event.target.value as 'yes' })}
+        >
           <option value="yes">go together</option>
           <option value="no">do not go together</option>
         </select>
         ;{' '}
-        <select aria-label="How it is known" className={input} value={grade} onChange={(event) => set({ grade: event.target.value as Grade })}>
+        <select
+          aria-label="How it is known"
+          className={input}
+          value={grade}
+          onChange={(event) => set({ grade: event.target.value as Grade })}
+        >
           {GRADE_SAYS.map((one) => (
             <option key={one.grade} value={one.grade}>
               {one.words}
@@ -178,29 +242,56 @@ function Sentence({ joint, pairing, onDone }: { joint: JointDetail; pairing: Pai
       </p>
       <label>
         <span className="mb-1 block font-semibold">In a sentence</span>
-        <textarea rows={2} value={sentence} onChange={(event) => set({ sentence: event.target.value })} className={`${input} w-full`} />
+        <textarea
+          rows={2}
+          value={sentence}
+          onChange={(event) => set({ sentence: event.target.value })}
+          className={`${input} w-full`}
+        />
       </label>
       <label>
         <span className="mb-1 block font-semibold">Where it is written or shown</span>
-        <input value={source} onChange={(event) => set({ source: event.target.value })} placeholder="photo, advert, who" className={`${input} w-full`} />
+        <input
+          value={source}
+          onChange={(event) => set({ source: event.target.value })}
+          placeholder="photo, advert, who"
+          className={`${input} w-full`}
+        />
       </label>
       {subject === 'build' && (
         <div className="grid grid-cols-3 gap-3">
           <label>
             <span className="mb-1 block font-semibold">Kilometres since</span>
-            <input value={distance} inputMode="numeric" onChange={(event) => set({ distance: event.target.value })} className={`${input} figure w-full`} />
+            <input
+              value={distance}
+              inputMode="numeric"
+              onChange={(event) => set({ distance: event.target.value })}
+              className={`${input} figure w-full`}
+            />
           </label>
           <label>
             <span className="mb-1 block font-semibold">What was changed</span>
-            <input value={changes} onChange={(event) => set({ changes: event.target.value })} className={`${input} w-full`} />
+            <input
+              value={changes}
+              onChange={(event) => set({ changes: event.target.value })}
+              className={`${input} w-full`}
+            />
           </label>
           <label>
             <span className="mb-1 block font-semibold">How many such are known</span>
-            <input value={known} inputMode="numeric" onChange={(event) => set({ known: event.target.value })} className={`${input} figure w-full`} />
+            <input
+              value={known}
+              inputMode="numeric"
+              onChange={(event) => set({ known: event.target.value })}
+              className={`${input} figure w-full`}
+            />
           </label>
         </div>
       )}
-      <p className="text-steel">It answers only where nothing is measured; a limit that would break something waits for fitted. Elsewhere the computed verdict stands.</p>
+      <p className="text-steel">
+        It answers only where nothing is measured; a limit that would break something waits for
+        fitted. Elsewhere the computed verdict stands.
+      </p>
       {fault && (
         <p role="alert" className="border-l-[3px] border-clash pl-2.5">
           {fault}

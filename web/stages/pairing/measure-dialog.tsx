@@ -17,10 +17,24 @@ const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5'
 const keyOf = (field: MissingField): string => `${field.port}.${field.field}`
 
 /** Lists a joint's fields, missing ones first, and writes one claim on the part that owns the field. */
-export function MeasureDialog({ build, title, verdict, onClose }: { build: string; title: string; verdict: Verdict; onClose: () => void }) {
+export function MeasureDialog({
+  build,
+  title,
+  verdict,
+  onClose,
+}: {
+  build: string
+  title: string
+  verdict: Verdict
+  onClose: () => void
+}) {
   const missing = new Set(verdict.missing.map(keyOf))
-  const fields = [...verdict.fields].sort((p, q) => Number(missing.has(keyOf(q))) - Number(missing.has(keyOf(p))))
-  const [chosen, setChosen] = useState<MissingField | null>(fields.find((field) => missing.has(keyOf(field)) && field.part !== '?') ?? null)
+  const fields = [...verdict.fields].sort(
+    (p, q) => Number(missing.has(keyOf(q))) - Number(missing.has(keyOf(p))),
+  )
+  const [chosen, setChosen] = useState<MissingField | null>(
+    fields.find((field) => missing.has(keyOf(field)) && field.part !== '?') ?? null,
+  )
   return (
     <Dialog open onOpenChange={onClose} title={`Record a measurement: ${title.toLowerCase()}`} wide>
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.2fr)] gap-5 max-[700px]:grid-cols-1">
@@ -33,7 +47,9 @@ export function MeasureDialog({ build, title, verdict, onClose }: { build: strin
                   <Link to="/catalogue" className="text-accent underline">
                     Add it in Catalogue
                   </Link>
-                  <span className="text-steel">, then measure its {field.label.toLowerCase()}.</span>
+                  <span className="text-steel">
+                    , then measure its {field.label.toLowerCase()}.
+                  </span>
                 </p>
               ) : (
                 <button
@@ -42,7 +58,9 @@ export function MeasureDialog({ build, title, verdict, onClose }: { build: strin
                   onClick={() => setChosen(field)}
                   className="w-full rounded px-1.5 py-1.5 text-left hover:bg-bench aria-pressed:bg-chosen"
                 >
-                  <span className={missing.has(keyOf(field)) ? 'font-bold' : ''}>{field.label}</span>
+                  <span className={missing.has(keyOf(field)) ? 'font-bold' : ''}>
+                    {field.label}
+                  </span>
                   <span className="text-steel">
                     , {field.partName}
                     {missing.has(keyOf(field)) ? ` · missing · ${field.minutes} min` : ''}
@@ -52,7 +70,11 @@ export function MeasureDialog({ build, title, verdict, onClose }: { build: strin
             </li>
           ))}
         </ul>
-        {chosen ? <ClaimForm key={keyOf(chosen)} build={build} field={chosen} onDone={onClose} /> : <p className="text-steel">Choose what you measured.</p>}
+        {chosen ? (
+          <ClaimForm key={keyOf(chosen)} build={build} field={chosen} onDone={onClose} />
+        ) : (
+          <p className="text-steel">Choose what you measured.</p>
+        )}
       </div>
     </Dialog>
   )
@@ -60,11 +82,21 @@ export function MeasureDialog({ build, title, verdict, onClose }: { build: strin
 
 const fieldsOf = (field: MissingField): Record<string, FieldWords<unknown>> => {
   const kind = field.port.split('/')[1] ?? ''
-  return isPortKind(kind) ? (PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>) : {}
+  return isPortKind(kind)
+    ? (PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>)
+    : {}
 }
 
 /** Value, method with ± offered, this very part or one like it, and by whom. */
-export function ClaimForm({ build, field, onDone }: { build: string | null; field: MissingField; onDone: () => void }) {
+export function ClaimForm({
+  build,
+  field,
+  onDone,
+}: {
+  build: string | null
+  field: MissingField
+  onDone: () => void
+}) {
   const words = fieldsOf(field)[field.field] ?? null
   const reading = useReading()
   const draft = `draft:claim:${keyOf(field)}`
@@ -86,7 +118,10 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
     try {
       parseFields(fieldsOf(field), field.field, typed, reading)
       const stated = plusMinus.trim() === '' ? null : Number(plusMinus.replace(',', '.'))
-      if (stated !== null && !(stated >= 0)) throw new RangeError(`"${plusMinus}" is not a ±. Type a figure such as 0.1, or leave it out.`)
+      if (stated !== null && !(stated >= 0))
+        throw new RangeError(
+          `"${plusMinus}" is not a ±. Type a figure such as 0.1, or leave it out.`,
+        )
       localStorage.setItem('by', by)
       const written = await act(
         () =>
@@ -100,7 +135,9 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
             ...(method && grade === 'measured' ? { method } : {}),
             by: by || null,
             source: source || null,
-            ...(build && very && (grade === 'measured' || grade === 'fitted') ? { build, thisVeryPart: true } : {}),
+            ...(build && very && (grade === 'measured' || grade === 'fitted')
+              ? { build, thisVeryPart: true }
+              : {}),
           }),
         `${field.label} recorded on ${field.partName}.`,
       )
@@ -155,7 +192,11 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
         <div className="grid grid-cols-[2fr_1fr] gap-3">
           <label>
             <span className="mb-1 block font-semibold">Method</span>
-            <select value={method} onChange={(event) => setMethod(event.target.value)} className={input}>
+            <select
+              value={method}
+              onChange={(event) => setMethod(event.target.value)}
+              className={input}
+            >
               {words.methods.map((id) => (
                 <option key={id} value={id}>
                   {METHODS[id].words}
@@ -180,7 +221,13 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
           <legend className="mb-1 font-semibold">Taken on</legend>
           {[true, false].map((value) => (
             <label key={String(value)} className="flex items-center gap-1.5">
-              <input type="radio" name="specimen" checked={very === value} onChange={() => setVery(value)} className="accent-(--color-accent)" />
+              <input
+                type="radio"
+                name="specimen"
+                checked={very === value}
+                onChange={() => setVery(value)}
+                className="accent-(--color-accent)"
+              />
               {value ? 'this very part' : 'one like it'}
             </label>
           ))}
@@ -193,7 +240,12 @@ export function ClaimForm({ build, field, onDone }: { build: string | null; fiel
         </label>
         <label>
           <span className="mb-1 block font-semibold">Source</span>
-          <input value={source} onChange={(event) => setSource(event.target.value)} placeholder="photo, sheet, who said it" className={input} />
+          <input
+            value={source}
+            onChange={(event) => setSource(event.target.value)}
+            placeholder="photo, sheet, who said it"
+            className={input}
+          />
         </label>
       </div>
       {fault && (

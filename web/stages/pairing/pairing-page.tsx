@@ -7,12 +7,21 @@ import { useBuild, usePairing, usePairings } from '../../api/hooks.ts'
 import type { PairingRow } from '../../api/types.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { JointShape, Legend } from '../../components/joint-shape.tsx'
-import { Button, ButtonLink, Empty, Failed, Loaded, Loading, PageHead } from '../../components/ui.tsx'
+import {
+  Button,
+  ButtonLink,
+  Empty,
+  Failed,
+  Loaded,
+  Loading,
+  PageHead,
+} from '../../components/ui.tsx'
 import { PairingStrip } from '../build-strip.tsx'
 import { PairingPanel } from './pairing-panel.tsx'
 import { WhySheet } from './why-sheet.tsx'
 
-const keyOf = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string => `${row.engineId}|${row.transmissionId}`
+const keyOf = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string =>
+  `${row.engineId}|${row.transmissionId}`
 
 /** Pairings as rows, joints as columns of shapes; the why sheet beside. */
 export function Component() {
@@ -23,7 +32,12 @@ export function Component() {
   const [engine, transmission] = [params.get('engine'), params.get('transmission')]
   // A link may name a pairing that is not among the most promising: then all are read.
   const isShort = pairings.data !== undefined && pairings.data.items.length < pairings.data.of
-  const isMissing = engine !== null && isShort && !pairings.data!.items.some((row) => row.engineId === engine && row.transmissionId === transmission)
+  const isMissing =
+    engine !== null &&
+    isShort &&
+    !pairings.data!.items.some(
+      (row) => row.engineId === engine && row.transmissionId === transmission,
+    )
   useEffect(() => {
     if (isMissing) setMost(pairings.data!.of)
   }, [isMissing, pairings.data])
@@ -41,7 +55,8 @@ export function Component() {
               </span>
             }
           >
-            A pairing is an engine with a transmission. Type at least one of each, with what you know of them; what you leave out is asked for later, where it decides something.
+            A pairing is an engine with a transmission. Type at least one of each, with what you
+            know of them; what you leave out is asked for later, where it decides something.
           </Empty>
         ) : (
           <Pairings build={build} items={items} of={of} onMore={() => setMost(items.length + 48)} />
@@ -51,21 +66,43 @@ export function Component() {
   )
 }
 
-function Pairings({ build, items, of, onMore }: { build: string; items: readonly PairingRow[]; of: number; onMore: () => void }) {
+function Pairings({
+  build,
+  items,
+  of,
+  onMore,
+}: {
+  build: string
+  items: readonly PairingRow[]
+  of: number
+  onMore: () => void
+}) {
   const [params, setParams] = useSearchParams()
   const header = useBuild(build)
-  const chosen = items.find((row) => row.engineId === params.get('engine') && row.transmissionId === params.get('transmission')) ?? items.find((row) => row.chosen) ?? items[0]!
+  const chosen =
+    items.find(
+      (row) =>
+        row.engineId === params.get('engine') && row.transmissionId === params.get('transmission'),
+    ) ??
+    items.find((row) => row.chosen) ??
+    items[0]!
   const joint = params.get('joint')
   const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
-  const columns = JOINTS.filter(({ id }) => items.some((row) => row.joints.some((one) => one.joint === id)))
+  const columns = JOINTS.filter(({ id }) =>
+    items.some((row) => row.joints.some((one) => one.joint === id)),
+  )
   // Keys may come faster than the page is drawn: each starts from where the last one left.
   const now = useRef({ row: chosen, joint })
   now.current = { row: chosen, joint }
   const select = (row: PairingRow, next: string | null = now.current.joint): void => {
     now.current = { row, joint: next }
-    setParams({ engine: row.engineId, transmission: row.transmissionId, ...(next ? { joint: next } : {}) }, { replace: true })
+    setParams(
+      { engine: row.engineId, transmission: row.transmissionId, ...(next ? { joint: next } : {}) },
+      { replace: true },
+    )
   }
-  const step = (by: number): void => select(items[Math.max(0, Math.min(items.length - 1, items.indexOf(now.current.row) + by))]!)
+  const step = (by: number): void =>
+    select(items[Math.max(0, Math.min(items.length - 1, items.indexOf(now.current.row) + by))]!)
   const across = (by: number): void => {
     const at = columns.findIndex(({ id }) => id === now.current.joint)
     select(now.current.row, columns[Math.max(0, Math.min(columns.length - 1, at + by))]!.id)
@@ -75,25 +112,46 @@ function Pairings({ build, items, of, onMore }: { build: string; items: readonly
   useHotkeys('right', () => across(1), { preventDefault: true }, [items])
   useHotkeys('left', () => across(-1), { preventDefault: true }, [items])
   useHotkeys('w', () => select(now.current.row, now.current.joint ?? columns[0]!.id), [items])
-  const data = detail.data && detail.data.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId ? detail.data : undefined
+  const data =
+    detail.data &&
+    detail.data.engine === chosen.engineId &&
+    detail.data.transmission === chosen.transmissionId
+      ? detail.data
+      : undefined
   const table = useRef<HTMLTableElement>(null)
   const hasStrip = data !== undefined
   // biome-ignore lint/correctness/useExhaustiveDependencies: the strip pushes the list down when it comes.
   useEffect(() => {
-    table.current?.querySelector(`[data-key="${CSS.escape(keyOf(chosen))}"]`)?.scrollIntoView({ block: 'nearest' })
+    table.current
+      ?.querySelector(`[data-key="${CSS.escape(keyOf(chosen))}"]`)
+      ?.scrollIntoView({ block: 'nearest' })
   }, [chosen, hasStrip])
 
   const open = data?.joints.find((one) => one.joint === joint)
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
       <div className={clsx('flex min-h-0 min-w-0 flex-col', open && 'print:hidden')}>
-        {data && <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />}
+        {data && (
+          <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />
+        )}
         <PageHead
-          title={items.length < of ? `${items.length} of ${of} pairings` : `${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`}
-          detail={header.data?.build.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
+          title={
+            items.length < of
+              ? `${items.length} of ${of} pairings`
+              : `${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`
+          }
+          detail={
+            header.data?.build.school === 'set-back'
+              ? 'engine set back'
+              : 'gearbox stays where it was'
+          }
         >
           <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
-          <HistoryButton entity="build" id={build} title={header.data?.build.name ?? 'this build'} />
+          <HistoryButton
+            entity="build"
+            id={build}
+            title={header.data?.build.name ?? 'this build'}
+          />
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         </PageHead>
         <div className="min-h-0 overflow-auto">
@@ -107,7 +165,9 @@ function Pairings({ build, items, of, onMore }: { build: string; items: readonly
                 </th>
                 {columns.map(({ id, short }) => (
                   <th key={id} className="px-0 align-bottom">
-                    <span className="mx-auto block rotate-180 whitespace-nowrap pt-1 [writing-mode:vertical-rl]">{short}</span>
+                    <span className="mx-auto block rotate-180 whitespace-nowrap pt-1 [writing-mode:vertical-rl]">
+                      {short}
+                    </span>
                   </th>
                 ))}
                 <th className="pl-2 text-right">Open</th>
@@ -122,7 +182,14 @@ function Pairings({ build, items, of, onMore }: { build: string; items: readonly
             </thead>
             <tbody>
               {items.map((row) => (
-                <Row key={keyOf(row)} row={row} columns={columns} isSelected={row === chosen} joint={joint} onSelect={(id) => select(row, id)} />
+                <Row
+                  key={keyOf(row)}
+                  row={row}
+                  columns={columns}
+                  isSelected={row === chosen}
+                  joint={joint}
+                  onSelect={(id) => select(row, id)}
+                />
               ))}
             </tbody>
           </table>
@@ -150,7 +217,12 @@ function Pairings({ build, items, of, onMore }: { build: string; items: readonly
             joint={open}
             build={build}
             pairing={data}
-            onClose={() => setParams({ engine: chosen.engineId, transmission: chosen.transmissionId }, { replace: true })}
+            onClose={() =>
+              setParams(
+                { engine: chosen.engineId, transmission: chosen.transmissionId },
+                { replace: true },
+              )
+            }
           />
         ) : (
           <PairingPanel build={build} detail={data} />
@@ -174,8 +246,17 @@ function Row({
   onSelect: (joint: string | null) => void
 }) {
   return (
-    <tr data-key={keyOf(row)} aria-selected={isSelected} className={clsx('border-b border-line', isSelected ? 'bg-chosen' : 'hover:bg-bench/50')}>
-      <td className={clsx('sticky left-0 min-w-[166px] border-l-[3px] py-1.5 pl-3.5', isSelected ? 'border-accent bg-chosen' : 'border-transparent bg-paper')}>
+    <tr
+      data-key={keyOf(row)}
+      aria-selected={isSelected}
+      className={clsx('border-b border-line', isSelected ? 'bg-chosen' : 'hover:bg-bench/50')}
+    >
+      <td
+        className={clsx(
+          'sticky left-0 min-w-[166px] border-l-[3px] py-1.5 pl-3.5',
+          isSelected ? 'border-accent bg-chosen' : 'border-transparent bg-paper',
+        )}
+      >
         <button type="button" className="text-left" onClick={() => onSelect(null)}>
           <span className="font-bold">{row.engine}</span>
           {row.chosen && <span className="ml-2 text-steel">chosen</span>}
@@ -192,14 +273,20 @@ function Row({
                 type="button"
                 aria-label={`${title}, ${row.engine} with ${row.transmission}`}
                 aria-describedby={`${keyOf(row)}-${id}`}
-                className={clsx('rounded p-1 hover:bg-ground', isSelected && joint === id && 'bg-ground outline outline-accent')}
+                className={clsx(
+                  'rounded p-1 hover:bg-ground',
+                  isSelected && joint === id && 'bg-ground outline outline-accent',
+                )}
                 onClick={() => onSelect(id)}
               >
                 <span id={`${keyOf(row)}-${id}`}>
                   <JointShape code={cell.code} closed={cell.closed} evidence={cell.evidence} />
                 </span>
                 {cell.conflicts > 0 && (
-                  <span className="ml-0.5 font-bold" title="A claim disagrees with what is computed">
+                  <span
+                    className="ml-0.5 font-bold"
+                    title="A claim disagrees with what is computed"
+                  >
                     ≠<span className="sr-only"> a claim disagrees</span>
                   </span>
                 )}
@@ -210,7 +297,11 @@ function Row({
       })}
       <td className="figure text-right">{row.open || '–'}</td>
       <td className="figure text-right">{row.hours || '–'}</td>
-      <td className="figure text-right">{row.marginNm === null ? '?' : `${row.marginNm >= 0 ? '+' : '−'}${Math.abs(Math.round(row.marginNm))}`}</td>
+      <td className="figure text-right">
+        {row.marginNm === null
+          ? '?'
+          : `${row.marginNm >= 0 ? '+' : '−'}${Math.abs(Math.round(row.marginNm))}`}
+      </td>
       <td className="max-w-[190px] truncate pl-4 pr-3 text-steel" title={row.closedBy.join(' + ')}>
         {row.closedBy.join(' + ')}
       </td>

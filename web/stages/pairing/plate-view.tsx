@@ -9,7 +9,12 @@ const link = 'text-accent underline'
 export function PlateView({ pairing }: { pairing: PairingDetail }) {
   const { build = '' } = useParams()
   const { plate } = pairing
-  if (!plate) return <p className="text-steel">Both patterns are drawn here once the holes of both faces are known.</p>
+  if (!plate)
+    return (
+      <p className="text-steel">
+        Both patterns are drawn here once the holes of both faces are known.
+      </p>
+    )
   const { design, match, engine, gearbox } = plate
   const query = `engine=${encodeURIComponent(pairing.engine)}&transmission=${encodeURIComponent(pairing.transmission)}`
   return (
@@ -17,15 +22,24 @@ export function PlateView({ pairing }: { pairing: PairingDetail }) {
       <h3 className="font-bold">Both patterns, on one axis</h3>
       <PlateDrawing plate={plate} />
       <p>
-        {match.met.length} of {Math.max(engine.holes.length, gearbox.holes.length)} bolts meet as they are
-        {match.met.length > 0 ? `, turned ${match.turnDeg.toFixed(1)}°, axes ${match.offsetMm.toFixed(2)} mm apart` : ''}.
+        {match.met.length} of {Math.max(engine.holes.length, gearbox.holes.length)} bolts meet as
+        they are
+        {match.met.length > 0
+          ? `, turned ${match.turnDeg.toFixed(1)}°, axes ${match.offsetMm.toFixed(2)} mm apart`
+          : ''}
+        .
       </p>
       <p>
         A plate: <b>{design.kind}</b>
         {design.thicknessMm === null ? '' : `, ${design.thicknessMm.toFixed(1)} mm by the depth`}
-        {design.turnDeg === 0 ? '' : `, gearbox pattern turned ${design.turnDeg}°`}. {design.because}.
+        {design.turnDeg === 0 ? '' : `, gearbox pattern turned ${design.turnDeg}°`}.{' '}
+        {design.because}.
       </p>
-      {design.turnDeg !== 0 && <p className="text-steel">What the turn moves: lever, starter, mount, oil level and breather.</p>}
+      {design.turnDeg !== 0 && (
+        <p className="text-steel">
+          What the turn moves: lever, starter, mount, oil level and breather.
+        </p>
+      )}
       {design.outside.length > 0 && (
         <p className="text-steel">
           Past the other outline, or near its edge: {design.outside.slice(0, 3).join(', ')}
@@ -64,11 +78,21 @@ export function PlateView({ pairing }: { pairing: PairingDetail }) {
         </Folded>
       )}
       <p className="print:hidden">
-        <a className={link} href={`/api/builds/${build}/plate.pdf?${query}&paper=A4`} target="_blank" rel="noreferrer">
+        <a
+          className={link}
+          href={`/api/builds/${build}/plate.pdf?${query}&paper=A4`}
+          target="_blank"
+          rel="noreferrer"
+        >
           1:1 template, A4 sheets
         </a>
         {' · '}
-        <a className={link} href={`/api/builds/${build}/plate.pdf?${query}&paper=whole`} target="_blank" rel="noreferrer">
+        <a
+          className={link}
+          href={`/api/builds/${build}/plate.pdf?${query}&paper=whole`}
+          target="_blank"
+          rel="noreferrer"
+        >
           on one sheet
         </a>
         {' · '}

@@ -14,14 +14,31 @@ import { PlateView } from './plate-view.tsx'
 import { Shafts } from './shafts.tsx'
 
 const ring = (radius: number, startDeg: number) =>
-  Array.from({ length: 6 }, (_, i) => ({ x: radius * Math.cos(((startDeg + 60 * i) * Math.PI) / 180), y: radius * Math.sin(((startDeg + 60 * i) * Math.PI) / 180), d: 10.5 }))
-const face = (name: string, radius: number, startDeg: number) => ({ name, holes: ring(radius, startDeg), dowels: [], outline: [] })
+  Array.from({ length: 6 }, (_, i) => ({
+    x: radius * Math.cos(((startDeg + 60 * i) * Math.PI) / 180),
+    y: radius * Math.sin(((startDeg + 60 * i) * Math.PI) / 180),
+    d: 10.5,
+  }))
+const face = (name: string, radius: number, startDeg: number) => ({
+  name,
+  holes: ring(radius, startDeg),
+  dowels: [],
+  outline: [],
+})
 const plate = (gearbox: ReturnType<typeof face>, depthMm: number) => {
   const engine = face('Engine', 180, 0)
   return {
     engine,
     gearbox,
-    match: { met: [], missingA: [], missingB: [], offsetMm: 0, turnDeg: 0, placement: { turn: 0, x: 0, y: 0 }, worstMm: 0 },
+    match: {
+      met: [],
+      missingA: [],
+      missingB: [],
+      offsetMm: 0,
+      turnDeg: 0,
+      placement: { turn: 0, x: 0, y: 0 },
+      worstMm: 0,
+    },
     design: designPlate(engine, gearbox, depthMm, false),
   }
 }
@@ -37,7 +54,10 @@ beforeEach(() => {
       answers = { ...answers, ...sent.at(-1).answers }
     }
     const body = String(url).includes('/shafts') ? shafts : { answers }
-    return new Response(JSON.stringify(body), { status: 200, headers: { 'content-type': 'application/json' } })
+    return new Response(JSON.stringify(body), {
+      status: 200,
+      headers: { 'content-type': 'application/json' },
+    })
   })
 })
 afterEach(() => {
@@ -46,7 +66,12 @@ afterEach(() => {
 })
 const show = (what: React.ReactNode) =>
   render(
-    <SWRConfig value={{ provider: () => new Map(), fetcher: (path: string) => fetch(`/api${path}`).then((answer) => answer.json()) }}>
+    <SWRConfig
+      value={{
+        provider: () => new Map(),
+        fetcher: (path: string) => fetch(`/api${path}`).then((answer) => answer.json()),
+      }}
+    >
       <MemoryRouter>{what}</MemoryRouter>
     </SWRConfig>,
   )
@@ -62,17 +87,45 @@ const shafts = {
         tried: 12,
         refused: { 'inner end': 6, 'outer end': 2, bar: 0, length: 3 },
         options: [
-          { kind: 'off the shelf', halves: ['i', 'o'], lengthMm: 1199, overlapMm: 61, priceMinor: 21380, words: 'Two halves, 61 mm into each other' },
-          { kind: 'custom', halves: [], lengthMm: 1199, overlapMm: null, priceMinor: null, words: 'Made to order' },
+          {
+            kind: 'off the shelf',
+            halves: ['i', 'o'],
+            lengthMm: 1199,
+            overlapMm: 61,
+            priceMinor: 21380,
+            words: 'Two halves, 61 mm into each other',
+          },
+          {
+            kind: 'custom',
+            halves: [],
+            lengthMm: 1199,
+            overlapMm: null,
+            priceMinor: null,
+            words: 'Made to order',
+          },
         ],
       },
     },
-    { name: 'Left drive shaft', unknown: 'Measure the joint centres first.', wanted: null, search: null },
+    {
+      name: 'Left drive shaft',
+      unknown: 'Measure the joint centres first.',
+      wanted: null,
+      search: null,
+    },
   ],
 }
 
 test('a stack is drawn term by term to its sum, with the window in figures', () => {
-  const term = (sign: 1 | -1, label: string, value: number) => ({ sign, label, part: 'p', port: 'p/x/main', field: 'f', value, plusMinus: 0.1, grade: 'measured' as const })
+  const term = (sign: 1 | -1, label: string, value: number) => ({
+    sign,
+    label,
+    part: 'p',
+    port: 'p/x/main',
+    field: 'f',
+    value,
+    plusMinus: 0.1,
+    grade: 'measured' as const,
+  })
   const limit = {
     id: 'tip',
     label: 'Tip clear',
@@ -95,7 +148,9 @@ test('a stack is drawn term by term to its sum, with the window in figures', () 
   expect(drawn.getByText('+ 16 Plate')).toBeTruthy()
   expect(drawn.getByText('− 12 Bottom')).toBeTruthy()
   expect(drawn.getByText('from 3')).toBeTruthy()
-  const [first, second] = [...container.querySelectorAll('rect')].map((one) => Number(one.getAttribute('width')))
+  const [first, second] = [...container.querySelectorAll('rect')].map((one) =>
+    Number(one.getAttribute('width')),
+  )
   expect(first! / second!).toBeCloseTo(16 / 12)
   cleanup()
   expect(render(<StackDrawing limit={{ ...limit, value: null }} />).container.innerHTML).toBe('')
@@ -132,7 +187,14 @@ test('bolts say how deep and how tight, fits whether clear or tight; none of eit
     edgeMm: 20,
     wallMm: 8,
   }
-  render(<Hardware hardware={{ bolts: [set], fits: [{ words: 'Pilot in its bore', leastMm: -0.03, greatestMm: -0.01, nominal: 'H7/p6' }] }} />)
+  render(
+    <Hardware
+      hardware={{
+        bolts: [set],
+        fits: [{ words: 'Pilot in its bore', leastMm: -0.03, greatestMm: -0.01, nominal: 'H7/p6' }],
+      }}
+    />,
+  )
   expect(screen.getByText('7 × M10x1.5 × 30, 8.8')).toBeTruthy()
   expect(screen.getByText(/At least 15 mm screwed in, grip 12 mm.*drill 8.5/)).toBeTruthy()
   expect(screen.getByText('0.010 to 0.030 tight')).toBeTruthy()
@@ -141,10 +203,13 @@ test('bolts say how deep and how tight, fits whether clear or tight; none of eit
 })
 
 test('the plate says what it is and why, with its ways out; without both patterns it says what is missing', () => {
-  const detail = (of: unknown) => ({ engine: 'e', transmission: 'g', plate: of }) as unknown as PairingDetail
+  const detail = (of: unknown) =>
+    ({ engine: 'e', transmission: 'g', plate: of }) as unknown as PairingDetail
   show(<PlateView pairing={detail(plate(face('Gearbox', 140, 10), 16))} />)
   expect(screen.getByText('plain')).toBeTruthy()
-  expect(screen.getByRole('link', { name: 'DXF for the cutter' }).getAttribute('href')).toContain('plate.dxf?engine=e&transmission=g')
+  expect(screen.getByRole('link', { name: 'DXF for the cutter' }).getAttribute('href')).toContain(
+    'plate.dxf?engine=e&transmission=g',
+  )
   cleanup()
   show(<PlateView pairing={detail(plate(face('Gearbox', 180, 3), 16))} />)
   expect(screen.getByText('stepped')).toBeTruthy()
@@ -158,7 +223,11 @@ test('shafts: off the shelf with its price, to order without one, and why the re
   show(<Shafts build="b" pairing={{ engine: 'e', transmission: 'g' } as PairingDetail} />)
   await screen.findByText('Slip yoke + Rear half')
   expect(screen.getByText('no price yet')).toBeTruthy()
-  expect(screen.getByText(/12 pairs of halves tried; 6 refused by inner end; 2 refused by outer end; 3 refused by length\./)).toBeTruthy()
+  expect(
+    screen.getByText(
+      /12 pairs of halves tried; 6 refused by inner end; 2 refused by outer end; 3 refused by length\./,
+    ),
+  ).toBeTruthy()
   expect(screen.getByText('Measure the joint centres first.')).toBeTruthy()
 })
 
@@ -167,7 +236,9 @@ test('a caution is shown until somebody ticks it as seen, and can be shown again
   fireEvent.click((await screen.findAllByLabelText('Seen'))[0]!)
   await screen.findByText(/1 caution seen/)
   expect(screen.getAllByLabelText('Seen')).toHaveLength(1)
-  await vi.waitFor(() => expect(Object.keys(sent[0].answers)).toEqual(['propshaft:Chock the wheels.']))
+  await vi.waitFor(() =>
+    expect(Object.keys(sent[0].answers)).toEqual(['propshaft:Chock the wheels.']),
+  )
   fireEvent.click(screen.getByRole('button', { name: 'Show again' }))
   await vi.waitFor(() => expect(screen.getAllByLabelText('Seen')).toHaveLength(2))
   await vi.waitFor(() => expect(localStorage.getItem('queue:/builds/b/sheets/cautions')).toBeNull())

@@ -17,7 +17,17 @@ import { PlateView } from './plate-view.tsx'
 import { Shafts } from './shafts.tsx'
 
 /** Why a joint reads as it does: each limit with its numbers, evidence, what is missing, what would change it. */
-export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetail; build: string; pairing: PairingDetail; onClose: () => void }) {
+export function WhySheet({
+  joint,
+  build,
+  pairing,
+  onClose,
+}: {
+  joint: JointDetail
+  build: string
+  pairing: PairingDetail
+  onClose: () => void
+}) {
   const closedBy = pairing.chosenNames
   const [bare, setBare] = useState(joint.closed === undefined)
   const [measuring, setMeasuring] = useState(false)
@@ -32,8 +42,10 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
         title={`${joint.title}: ${VERDICT_WORDS[verdict.code].word.toLowerCase()}`}
         detail={
           <>
-            {verdict.agreed} of {verdict.stated} limits agree{verdict.known < verdict.stated ? `, ${verdict.known} known` : ''}
-            {verdict.code === 'unmeasured' ? ` · leans ${verdict.lean}` : ''} · <GradeWord grade={verdict.evidence} />
+            {verdict.agreed} of {verdict.stated} limits agree
+            {verdict.known < verdict.stated ? `, ${verdict.known} known` : ''}
+            {verdict.code === 'unmeasured' ? ` · leans ${verdict.lean}` : ''} ·{' '}
+            <GradeWord grade={verdict.evidence} />
           </>
         }
         onClose={onClose}
@@ -43,7 +55,13 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
           <legend className="sr-only">Which run</legend>
           {[true, false].map((value) => (
             <label key={String(value)} className="flex items-center gap-1.5">
-              <input type="radio" name={`run-${joint.id}`} checked={bare === value} onChange={() => setBare(value)} className="accent-(--color-accent)" />
+              <input
+                type="radio"
+                name={`run-${joint.id}`}
+                checked={bare === value}
+                onChange={() => setBare(value)}
+                className="accent-(--color-accent)"
+              />
               {value ? 'Bare, as they meet' : `With ${closedBy.join(' and ')}`}
             </label>
           ))}
@@ -58,7 +76,13 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       </div>
       {verdict.missing.length > 0 && (
         <p className="border-l-[3px] border-unmeasured pl-2.5">
-          Missing: {[...new Set(verdict.missing.map((field) => `${field.partName}, ${field.label.toLowerCase()}`))].join('; ')}. About {verdict.minutes} min in all.
+          Missing:{' '}
+          {[
+            ...new Set(
+              verdict.missing.map((field) => `${field.partName}, ${field.label.toLowerCase()}`),
+            ),
+          ].join('; ')}
+          . About {verdict.minutes} min in all.
         </p>
       )}
       <JointClaims joint={joint} pairing={pairing} />
@@ -69,13 +93,18 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
           <h3 className="font-bold">Work</h3>
           {verdict.tasks.map((task) => (
             <p key={task.id}>
-              {task.words} · <span className="figure">{task.hours} h</span> · {task.skills.join(', ')}
+              {task.words} · <span className="figure">{task.hours} h</span> ·{' '}
+              {task.skills.join(', ')}
               {task.reversible ? '' : ' · cannot be undone'}
             </p>
           ))}
         </div>
       )}
-      {verdict.pieces.length > 0 && !asClosed && closedBy.length === 0 && <p>Nothing in the catalogue closes it: to be made, or add what you found under Catalogue.</p>}
+      {verdict.pieces.length > 0 && !asClosed && closedBy.length === 0 && (
+        <p>
+          Nothing in the catalogue closes it: to be made, or add what you found under Catalogue.
+        </p>
+      )}
       <Shown verdict={verdict} />
       {joint.drawing === 'shafts' && <Shafts build={build} pairing={pairing} />}
       {joint.drawing === 'torque line' && <TorqueLine steps={pairing.torqueLine} />}
@@ -83,7 +112,14 @@ export function WhySheet({ joint, build, pairing, onClose }: { joint: JointDetai
       {joint.drawing === 'holes' && <PlateView pairing={pairing} />}
       <Cautions build={build} joint={joint.joint} cautions={verdict.cautions} />
       <p className="text-steel">Computed from what is known; not an engineering approval.</p>
-      {measuring && <MeasureDialog build={build} title={joint.title} verdict={verdict} onClose={() => setMeasuring(false)} />}
+      {measuring && (
+        <MeasureDialog
+          build={build}
+          title={joint.title}
+          verdict={verdict}
+          onClose={() => setMeasuring(false)}
+        />
+      )}
     </aside>
   )
 }
@@ -108,7 +144,9 @@ function Stacks({ verdict }: { verdict: Verdict }) {
 
 function Limits({ verdict }: { verdict: Verdict }) {
   const [shown, setShown] = useState<number | null>(() => {
-    const worst = verdict.limits.findIndex((limit) => limit.code === verdict.code && limit.code !== 'fits')
+    const worst = verdict.limits.findIndex(
+      (limit) => limit.code === verdict.code && limit.code !== 'fits',
+    )
     return worst >= 0 ? worst : null
   })
   return (
@@ -138,7 +176,9 @@ function Limits({ verdict }: { verdict: Verdict }) {
               </button>
               <div className="text-steel">{[limit.at, limit.words].filter(Boolean).join(': ')}</div>
             </td>
-            <td className="figure py-1.5 text-right">{limit.value === null ? '' : limit.value.toFixed(digits(limit))}</td>
+            <td className="figure py-1.5 text-right">
+              {limit.value === null ? '' : limit.value.toFixed(digits(limit))}
+            </td>
             <td className="figure whitespace-nowrap py-1.5 pl-3 text-right">{wanted(limit)}</td>
           </tr>
           {shown === index && limit.terms.length + (limit.value === null ? 0 : 1) > 0 && (
@@ -156,7 +196,12 @@ function Limits({ verdict }: { verdict: Verdict }) {
   )
 }
 
-const digits = (limit: LimitRecord): number => (limit.unit === 'N·m' || limit.unit === 'rpm' ? 0 : Math.abs(limit.high ?? limit.low ?? 1) < 0.2 ? 3 : 2)
+const digits = (limit: LimitRecord): number =>
+  limit.unit === 'N·m' || limit.unit === 'rpm'
+    ? 0
+    : Math.abs(limit.high ?? limit.low ?? 1) < 0.2
+      ? 3
+      : 2
 
 function wanted({ low, high }: LimitRecord): string {
   const show = (value: number): string => String(Number(value.toFixed(3)))
@@ -166,7 +211,8 @@ function wanted({ low, high }: LimitRecord): string {
 
 function Terms({ limit }: { limit: LimitRecord }) {
   const { data } = useSettings()
-  const show = (value: number): string => printQuantity(value, limit.unit === 'mm' ? 'mm' : '', data?.units)
+  const show = (value: number): string =>
+    printQuantity(value, limit.unit === 'mm' ? 'mm' : '', data?.units)
   return (
     <table className="w-full bg-paper">
       <tbody>
@@ -178,7 +224,9 @@ function Terms({ limit }: { limit: LimitRecord }) {
               <span className="text-steel">, {term.part}</span>
             </td>
             <td className="figure text-right">{term.value === null ? '?' : show(term.value)}</td>
-            <td className="figure px-2 text-right text-steel">{term.plusMinus === null ? '' : `±${Number(term.plusMinus.toFixed(3))}`}</td>
+            <td className="figure px-2 text-right text-steel">
+              {term.plusMinus === null ? '' : `±${Number(term.plusMinus.toFixed(3))}`}
+            </td>
             <td className="pr-1.5 text-right">
               <GradeWord grade={term.grade} />
             </td>
@@ -188,9 +236,13 @@ function Terms({ limit }: { limit: LimitRecord }) {
           <tr>
             <td />
             <td colSpan={4} className="py-0.5 text-steel">
-              {limit.plusMinus === null ? '± not known' : `worst case ± ${Number(limit.plusMinus.toFixed(3))}, root sum square ± ${Number((limit.rootSumSquare ?? 0).toFixed(3))}`}
+              {limit.plusMinus === null
+                ? '± not known'
+                : `worst case ± ${Number(limit.plusMinus.toFixed(3))}, root sum square ± ${Number((limit.rootSumSquare ?? 0).toFixed(3))}`}
               {limit.margin === null ? '' : ` · margin ${Number(limit.margin.toFixed(3))}`}
-              {limit.damage && limit.worstMargin !== null ? `, at worst ${Number(limit.worstMargin.toFixed(3))}` : ''}
+              {limit.damage && limit.worstMargin !== null
+                ? `, at worst ${Number(limit.worstMargin.toFixed(3))}`
+                : ''}
             </td>
           </tr>
         )}

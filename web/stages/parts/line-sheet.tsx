@@ -8,10 +8,27 @@ import { Form } from '../../components/form.tsx'
 import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { numberWords } from './words.ts'
 
-const LEVELS: Record<string, string> = { required: 'Required', wanted: 'Wanted', optional: 'Optional', confirm: 'Confirm or drop' }
+const LEVELS: Record<string, string> = {
+  required: 'Required',
+  wanted: 'Wanted',
+  optional: 'Optional',
+  confirm: 'Confirm or drop',
+}
 
 /** One line: why it is here, what dropping it does, where it can come from, and a price of one's own. */
-export function LineSheet({ build, line, currency, onDrop, onClose }: { build: string; line: PartLine; currency: string; onDrop: () => void; onClose: () => void }) {
+export function LineSheet({
+  build,
+  line,
+  currency,
+  onDrop,
+  onClose,
+}: {
+  build: string
+  line: PartLine
+  currency: string
+  onDrop: () => void
+  onClose: () => void
+}) {
   useHotkeys('w', () => document.getElementById('why')?.scrollIntoView())
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (
@@ -19,7 +36,11 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
       aria-label={`Line: ${line.words}`}
       className="flex flex-col gap-4 overflow-y-auto border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0 max-[1000px]:border-t"
     >
-      <SheetHead title={line.words} detail={`${LEVELS[line.level]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`} onClose={onClose} />
+      <SheetHead
+        title={line.words}
+        detail={`${LEVELS[line.level]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`}
+        onClose={onClose}
+      />
       <section id="why">
         <h3 className="font-bold">Why is this here?</h3>
         {line.why.map((reason) => (
@@ -28,15 +49,25 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
             {reason.joint && (
               <>
                 {' '}
-                <Link to={`/builds/${build}/pairing?joint=${reason.joint}`} className="text-accent underline">
+                <Link
+                  to={`/builds/${build}/pairing?joint=${reason.joint}`}
+                  className="text-accent underline"
+                >
                   {JOINTS.find(({ id }) => id === reason.joint)?.title ?? reason.joint}
                 </Link>
               </>
             )}
-            {reason.parent && <span className="text-steel"> · follows from {reason.parent.split('/')[0]?.replaceAll('-', ' ')}</span>}
+            {reason.parent && (
+              <span className="text-steel">
+                {' '}
+                · follows from {reason.parent.split('/')[0]?.replaceAll('-', ' ')}
+              </span>
+            )}
           </p>
         ))}
-        {line.wantsName && line.wantsName !== line.words && <p className="pt-1">Wanted: {line.wantsName}, or one with equal ports.</p>}
+        {line.wantsName && line.wantsName !== line.words && (
+          <p className="pt-1">Wanted: {line.wantsName}, or one with equal ports.</p>
+        )}
         {line.conflict && <p className="border-l-[3px] border-clash pl-2.5">{line.conflict}</p>}
       </section>
       {line.cautions.map((caution) => (
@@ -45,15 +76,39 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
       <div className="flex flex-wrap gap-2">
         <Button onClick={onDrop}>Drop this line</Button>
         {!line.keep && !line.task && !keep && (
-          <Button onClick={() => void act(() => api.post(`/builds/${build}/decisions`, { needId: line.id, act: 'keep' }), 'Kept from the recipient.')}>Keep the recipient's</Button>
+          <Button
+            onClick={() =>
+              void act(
+                () => api.post(`/builds/${build}/decisions`, { needId: line.id, act: 'keep' }),
+                'Kept from the recipient.',
+              )
+            }
+          >
+            Keep the recipient's
+          </Button>
         )}
-        {keep && <Button onClick={() => void removeWithUndo(`/builds/${build}/decisions/${keep.id}`, 'No longer kept.')}>No longer keep</Button>}
+        {keep && (
+          <Button
+            onClick={() =>
+              void removeWithUndo(`/builds/${build}/decisions/${keep.id}`, 'No longer kept.')
+            }
+          >
+            No longer keep
+          </Button>
+        )}
       </div>
-      <p className="text-steel">Dropping leaves a decision that stays when the list is made anew. What it was for is then yours to see to.</p>
+      <p className="text-steel">
+        Dropping leaves a decision that stays when the list is made anew. What it was for is then
+        yours to see to.
+      </p>
       {!line.task && (
         <section>
           <h3 className="mb-1 font-bold">Where it can come from</h3>
-          {line.candidates.length === 0 && <p className="text-steel">Nothing in the catalogue meets it. Type a price and where from, below.</p>}
+          {line.candidates.length === 0 && (
+            <p className="text-steel">
+              Nothing in the catalogue meets it. Type a price and where from, below.
+            </p>
+          )}
           <ul className="max-h-64 overflow-y-auto">
             {line.candidates.slice(0, 40).map((candidate) => (
               <li key={candidate.id} className="border-b border-line py-1">
@@ -61,7 +116,9 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
                 {candidate.id === line.source?.id && <b> · in the plan</b>}
                 <div className="text-steel">
                   {numberWords(candidate.number)} · <GradeWord grade={candidate.evidence} />
-                  {candidate.confirm.length > 0 ? ` · confirm ${candidate.confirm.slice(0, 2).join(', ').toLowerCase()}` : ''}
+                  {candidate.confirm.length > 0
+                    ? ` · confirm ${candidate.confirm.slice(0, 2).join(', ').toLowerCase()}`
+                    : ''}
                   {candidate.leadDays ? ` · ${candidate.leadDays} days` : ''}
                 </div>
               </li>
@@ -76,8 +133,14 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
             .filter((decision) => decision.act === 'price' || decision.act === 'estimate')
             .map((decision) => (
               <p key={decision.id} className="mb-2 flex items-center gap-2">
-                {decision.act === 'price' ? 'Source typed' : 'Estimate'}: <Money minor={decision.priceMinor} currency={currency} /> {decision.source}
-                <Button tone="quiet" onClick={() => void removeWithUndo(`/builds/${build}/decisions/${decision.id}`, 'Taken off.')}>
+                {decision.act === 'price' ? 'Source typed' : 'Estimate'}:{' '}
+                <Money minor={decision.priceMinor} currency={currency} /> {decision.source}
+                <Button
+                  tone="quiet"
+                  onClick={() =>
+                    void removeWithUndo(`/builds/${build}/decisions/${decision.id}`, 'Taken off.')
+                  }
+                >
                   Take off
                 </Button>
               </p>
@@ -86,13 +149,29 @@ export function LineSheet({ build, line, currency, onDrop, onClose }: { build: s
             id={`price-${build}-${line.id}`}
             columns={1}
             fields={[
-              { name: 'priceMinor', label: `Price for all ${line.quantity}`, type: 'money', currency, required: true },
-              { name: 'source', label: 'From', type: 'text', hint: 'Who sells or makes it. Left blank, it counts as an estimate only' },
+              {
+                name: 'priceMinor',
+                label: `Price for all ${line.quantity}`,
+                type: 'money',
+                currency,
+                required: true,
+              },
+              {
+                name: 'source',
+                label: 'From',
+                type: 'text',
+                hint: 'Who sells or makes it. Left blank, it counts as an estimate only',
+              },
             ]}
             initial={{}}
             action="Put the price on"
             submit={async ({ priceMinor, source }) => {
-              await api.post(`/builds/${build}/decisions`, { needId: line.id, act: source ? 'price' : 'estimate', priceMinor, source })
+              await api.post(`/builds/${build}/decisions`, {
+                needId: line.id,
+                act: source ? 'price' : 'estimate',
+                priceMinor,
+                source,
+              })
               await refresh()
             }}
           />

@@ -9,7 +9,15 @@ import { act, removeWithUndo, useBuild, usePairing, useParts } from '../../api/h
 import type { PartLine, PartsList } from '../../api/types.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { JointShape } from '../../components/joint-shape.tsx'
-import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import {
+  Button,
+  ButtonLink,
+  Empty,
+  GradeWord,
+  Loaded,
+  Money,
+  PageHead,
+} from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { LineSheet } from './line-sheet.tsx'
 import { NumberSays } from './number-says.tsx'
@@ -17,14 +25,24 @@ import { STATE_WORDS } from './words.ts'
 
 const FILTERS = [
   { id: 'all', words: 'All', holds: () => true },
-  { id: 'open', words: 'Open', holds: (line: PartLine) => line.state === 'open' || line.state === 'to solve' },
+  {
+    id: 'open',
+    words: 'Open',
+    holds: (line: PartLine) => line.state === 'open' || line.state === 'to solve',
+  },
   {
     id: 'weak',
     words: 'Weak evidence',
-    holds: (line: PartLine) => (line.source?.evidence != null && isWeak(line.source.evidence)) || (line.source?.confirm.length ?? 0) > 0,
+    holds: (line: PartLine) =>
+      (line.source?.evidence != null && isWeak(line.source.evidence)) ||
+      (line.source?.confirm.length ?? 0) > 0,
   },
   { id: 'waits', words: 'Waits', holds: (line: PartLine) => line.waits !== 'nothing' },
-  { id: 'dear', words: 'Dear', holds: (line: PartLine) => (line.costMinor ?? line.estimateMinor ?? 0) >= 10_000 },
+  {
+    id: 'dear',
+    words: 'Dear',
+    holds: (line: PartLine) => (line.costMinor ?? line.estimateMinor ?? 0) >= 10_000,
+  },
 ] as const
 
 /** The list grouped by place along the train; each line's source, number, evidence and why. */
@@ -42,7 +60,8 @@ export function Component() {
               </ButtonLink>
             }
           >
-            The parts list follows from a pairing: its joints say which pieces are needed and why. Choose one first.
+            The parts list follows from a pairing: its joints say which pieces are needed and why.
+            Choose one first.
           </Empty>
         ) : (
           <Lines build={build} list={list} />
@@ -62,15 +81,30 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   for (const line of shown) groups.set(line.group, [...(groups.get(line.group) ?? []), line])
   const order = [...groups.values()].flat()
   const selected = list.lines.find((line) => line.id === selectedId) ?? null
-  const step = (by: number): void => setSelected((current) => order[Math.max(0, Math.min(order.length - 1, order.findIndex((line) => line.id === current) + by))]?.id ?? null)
+  const step = (by: number): void =>
+    setSelected(
+      (current) =>
+        order[
+          Math.max(
+            0,
+            Math.min(order.length - 1, order.findIndex((line) => line.id === current) + by),
+          )
+        ]?.id ?? null,
+    )
   const drop = (line: PartLine): void => void dropLine(build, line)
   useHotkeys('j', () => step(1), [order])
   useHotkeys('k', () => step(-1), [order])
   useHotkeys('x', () => selected && drop(selected), [selected, build])
   useHotkeys('esc', () => setSelected(null))
-  const count = (id: (typeof FILTERS)[number]['id']): number => list.lines.filter(FILTERS.find((one) => one.id === id)!.holds).length
+  const count = (id: (typeof FILTERS)[number]['id']): number =>
+    list.lines.filter(FILTERS.find((one) => one.id === id)!.holds).length
   return (
-    <div className={clsx('grid h-full max-[1000px]:h-auto max-[1000px]:grid-cols-1', selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1')}>
+    <div
+      className={clsx(
+        'grid h-full max-[1000px]:h-auto max-[1000px]:grid-cols-1',
+        selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1',
+      )}
+    >
       <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} selected={selected?.joint ?? null} />
         <PageHead
@@ -78,7 +112,10 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           detail={`${count('open')} open · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solve again' : ''}`}
         >
           <HistoryButton entity="build" id={build} title={header?.build.name ?? 'this build'} />
-          <a className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench print:hidden" href={`/api/builds/${build}/parts.csv`}>
+          <a
+            className="inline-flex items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench print:hidden"
+            href={`/api/builds/${build}/parts.csv`}
+          >
             Export CSV
           </a>
           <ButtonLink to={`/builds/${build}/sourcing`} tone={list.planIsCurrent ? 'plain' : 'main'}>
@@ -114,7 +151,11 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           {[...groups].map(([group, lines]) => (
             <tbody key={group}>
               <tr className="border-b border-line bg-bench">
-                <th colSpan={7} scope="rowgroup" className="py-1 pl-4 text-[13px] text-ink [font-stretch:100%]">
+                <th
+                  colSpan={7}
+                  scope="rowgroup"
+                  className="py-1 pl-4 text-[13px] text-ink [font-stretch:100%]"
+                >
                   <b>{group}</b>
                   <span className="ml-2 font-normal text-steel">
                     {lines.length} {lines.length === 1 ? 'line' : 'lines'}
@@ -141,7 +182,16 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           </p>
         ))}
       </div>
-      {selected && <LineSheet key={selected.id} build={build} line={selected} currency={list.currency} onDrop={() => drop(selected)} onClose={() => setSelected(null)} />}
+      {selected && (
+        <LineSheet
+          key={selected.id}
+          build={build}
+          line={selected}
+          currency={list.currency}
+          onDrop={() => drop(selected)}
+          onClose={() => setSelected(null)}
+        />
+      )}
     </div>
   )
 }
@@ -150,7 +200,12 @@ async function dropLine(build: string, line: PartLine): Promise<void> {
   let decision = ''
   await act(
     async () => {
-      decision = (await api.post<{ id: string }>(`/builds/${build}/decisions`, { needId: line.id, act: 'drop' })).id
+      decision = (
+        await api.post<{ id: string }>(`/builds/${build}/decisions`, {
+          needId: line.id,
+          act: 'drop',
+        })
+      ).id
     },
     `${line.words} is dropped. It stays so when the list is made anew.`,
     () => api.remove(`/builds/${build}/decisions/${decision}`),
@@ -167,23 +222,47 @@ function LineRow({
   line: PartLine
   currency: string
   isSelected: boolean
-  joint: { bare: { code: 'fits' } } | undefined | { bare: { code: Parameters<typeof JointShape>[0]['code'] } }
+  joint:
+    | { bare: { code: 'fits' } }
+    | undefined
+    | { bare: { code: Parameters<typeof JointShape>[0]['code'] } }
   onSelect: () => void
 }) {
   return (
-    <tr aria-selected={isSelected} className={clsx('border-b border-line align-top', isSelected ? 'bg-chosen' : 'hover:bg-bench/50')}>
-      <td className={clsx('border-l-[3px] py-1.5 pl-3.5', isSelected ? 'border-accent' : 'border-transparent')}>
+    <tr
+      aria-selected={isSelected}
+      className={clsx(
+        'border-b border-line align-top',
+        isSelected ? 'bg-chosen' : 'hover:bg-bench/50',
+      )}
+    >
+      <td
+        className={clsx(
+          'border-l-[3px] py-1.5 pl-3.5',
+          isSelected ? 'border-accent' : 'border-transparent',
+        )}
+      >
         <button type="button" className="flex gap-2.5 text-left" onClick={onSelect}>
-          <span className="w-[22px] shrink-0 pt-0.5">{joint && <JointShape code={joint.bare.code} />}</span>
+          <span className="w-[22px] shrink-0 pt-0.5">
+            {joint && <JointShape code={joint.bare.code} />}
+          </span>
           <span>
             <b>{line.words}</b>
             <span className="block text-steel">{line.why[0]?.words}</span>
           </span>
         </button>
       </td>
-      <td className="figure py-1.5 text-right">{line.task ? `${line.task.hours} h` : line.quantity}</td>
+      <td className="figure py-1.5 text-right">
+        {line.task ? `${line.task.hours} h` : line.quantity}
+      </td>
       <td className="max-w-[220px] py-1.5 pl-4">
-        {line.source ? line.source.words : <span className="text-steel">{line.candidateCount > 0 ? `${line.candidateCount} to choose from` : ''}</span>}
+        {line.source ? (
+          line.source.words
+        ) : (
+          <span className="text-steel">
+            {line.candidateCount > 0 ? `${line.candidateCount} to choose from` : ''}
+          </span>
+        )}
       </td>
       <td className="py-1.5">{line.source ? <NumberSays verdict={line.source.number} /> : ''}</td>
       <td className="py-1.5">{line.source ? <GradeWord grade={line.source.evidence} /> : ''}</td>
@@ -194,8 +273,12 @@ function LineRow({
           <span className="text-steel">
             {line.task ? '' : 'no price yet'}
             {line.range && (
-              <span className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4" title="Assumed: the range of its kind, to plan with">
-                {printMoney(line.range.low, currency, true)}–{printMoney(line.range.high, currency, true)}
+              <span
+                className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4"
+                title="Assumed: the range of its kind, to plan with"
+              >
+                {printMoney(line.range.low, currency, true)}–
+                {printMoney(line.range.high, currency, true)}
               </span>
             )}
           </span>
@@ -219,7 +302,15 @@ function Dropped({ list }: { list: PartsList }) {
           {line.words}
           <span className="text-steel">{line.why[0]?.words}</span>
           <span className="ml-auto">
-            <Button tone="quiet" onClick={() => void removeWithUndo(`/builds/any/decisions/${line.decisionId}`, `${line.words} is back on the list.`)}>
+            <Button
+              tone="quiet"
+              onClick={() =>
+                void removeWithUndo(
+                  `/builds/any/decisions/${line.decisionId}`,
+                  `${line.words} is back on the list.`,
+                )
+              }
+            >
               Put back
             </Button>
           </span>

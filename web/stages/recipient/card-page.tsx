@@ -1,15 +1,31 @@
 import { useParams } from 'react-router'
-import { type Dimension, dimensionId, dimensionWords, PLACES, type Place } from '../../../core/recipient/dimensions.ts'
+import {
+  type Dimension,
+  dimensionId,
+  dimensionWords,
+  PLACES,
+  type Place,
+} from '../../../core/recipient/dimensions.ts'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
 import { DimensionInput } from './dimension-input.tsx'
-import { dimensionsOf, type Measuring, methodWords, type RecipientView, useMeasuring, useRecipient } from './measure.ts'
+import {
+  dimensionsOf,
+  type Measuring,
+  methodWords,
+  type RecipientView,
+  useMeasuring,
+  useRecipient,
+} from './measure.ts'
 
 const CAUTIONS: Partial<Record<Place, string>> = {
-  'Bay, from above': 'Engine off and cold, battery off; nothing near a fan that may start by itself.',
-  'Under the front': 'On stands on hard floor or on its wheels on a pit: never under a vehicle held by a jack alone.',
-  'At the axle': 'Wheels chocked. Bump and droop are measured with the frame on stands, nobody under it while it is moved.',
+  'Bay, from above':
+    'Engine off and cold, battery off; nothing near a fan that may start by itself.',
+  'Under the front':
+    'On stands on hard floor or on its wheels on a pit: never under a vehicle held by a jack alone.',
+  'At the axle':
+    'Wheels chocked. Bump and droop are measured with the frame on stands, nobody under it while it is moved.',
 }
 
 /** The measuring card: in the order one goes round and crawls under; to print with boxes, or to fill on a phone. */
@@ -20,7 +36,11 @@ export function Component() {
     <Loaded of={recipient} what="the card">
       {(view) =>
         view.recipient === null ? (
-          <Empty action={<ButtonLink to={`/builds/${build}/brief`}>Say it in the brief</ButtonLink>}>Nothing can be measured before it is said which vehicle is converted.</Empty>
+          <Empty
+            action={<ButtonLink to={`/builds/${build}/brief`}>Say it in the brief</ButtonLink>}
+          >
+            Nothing can be measured before it is said which vehicle is converted.
+          </Empty>
         ) : (
           <Card build={build} view={view} onKept={() => recipient.mutate()} />
         )
@@ -29,11 +49,22 @@ export function Component() {
   )
 }
 
-function Card({ build, view, onKept }: { build: string; view: RecipientView; onKept: () => unknown }) {
+function Card({
+  build,
+  view,
+  onKept,
+}: {
+  build: string
+  view: RecipientView
+  onKept: () => unknown
+}) {
   const measuring = useMeasuring(build, view, onKept)
   return (
     <>
-      <PageHead title={`Measuring card, ${view.recipient!.name}`} detail="in the order one crawls under it">
+      <PageHead
+        title={`Measuring card, ${view.recipient!.name}`}
+        detail="in the order one crawls under it"
+      >
         <Button onClick={() => window.print()}>Print</Button>
         <ButtonLink to={`/builds/${build}/recipient`}>Drawings</ButtonLink>
       </PageHead>
@@ -53,7 +84,9 @@ function Card({ build, view, onKept }: { build: string; view: RecipientView; onK
             ))}
           </section>
         ))}
-        <p className="hidden pt-6 print:block">Measured by ______________________ on ______________ odometer ______________</p>
+        <p className="hidden pt-6 print:block">
+          Measured by ______________________ on ______________ odometer ______________
+        </p>
       </div>
     </>
   )
@@ -67,11 +100,20 @@ function Line({ dimension, measuring }: { dimension: Dimension; measuring: Measu
   const words = dimensionWords(dimension)
   return (
     <div className="grid grid-cols-[112px_minmax(0,1fr)_190px] items-start gap-3 border-b border-line py-2 max-[560px]:grid-cols-[84px_minmax(0,1fr)]">
-      <svg role="img" aria-label={`Sketch: ${words.label}`} viewBox="4 0 92 46" className="w-full bg-ground">
+      <svg
+        role="img"
+        aria-label={`Sketch: ${words.label}`}
+        viewBox="4 0 92 46"
+        className="w-full bg-ground"
+      >
         <g className="opacity-50">
           <VehicleSketch view={view} />
         </g>
-        <path d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`} className="stroke-accent" strokeWidth={1.6} />
+        <path
+          d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`}
+          className="stroke-accent"
+          strokeWidth={1.6}
+        />
       </svg>
       <div>
         <span className="font-semibold">{words.label}</span>
@@ -83,7 +125,11 @@ function Line({ dimension, measuring }: { dimension: Dimension; measuring: Measu
         )}
       </div>
       <div className="max-[560px]:col-span-2">
-        <DimensionInput dimension={dimension} measuring={measuring} className="h-11 w-full text-[17px] print:text-transparent!" />
+        <DimensionInput
+          dimension={dimension}
+          measuring={measuring}
+          className="h-11 w-full text-[17px] print:text-transparent!"
+        />
         {methods.length > 1 ? (
           <select
             aria-label={`${words.label}: taken with`}

@@ -3,7 +3,17 @@ import { type Dimension, dimensionId, dimensionWords } from '../../../core/recip
 import type { Measuring } from './measure.ts'
 
 /** One dimension's field. What is typed is kept when the field is left or Enter is pressed; Escape takes it back. */
-export function DimensionInput({ dimension, measuring, onFocus, className = '' }: { dimension: Dimension; measuring: Measuring; onFocus?: () => void; className?: string }) {
+export function DimensionInput({
+  dimension,
+  measuring,
+  onFocus,
+  className = '',
+}: {
+  dimension: Dimension
+  measuring: Measuring
+  onFocus?: () => void
+  className?: string
+}) {
   const [typed, setTyped] = useState<string | null>(null)
   const id = useId()
   const words = dimensionWords(dimension)

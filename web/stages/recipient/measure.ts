@@ -3,7 +3,12 @@ import useSWR from 'swr'
 import { parseTyped } from '../../../core/ports/parse.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { printQuantity } from '../../../core/quantity/units.ts'
-import { DIMENSIONS, type Dimension, dimensionId, dimensionWords } from '../../../core/recipient/dimensions.ts'
+import {
+  DIMENSIONS,
+  type Dimension,
+  dimensionId,
+  dimensionWords,
+} from '../../../core/recipient/dimensions.ts'
 import type { Room } from '../../../core/recipient/room.ts'
 import type { SheetAnswer, SheetAnswers } from '../../../core/sheets/sheet.ts'
 import { useAnswerQueue } from '../../api/answer-queue.ts'
@@ -46,13 +51,20 @@ export function useMeasuring(build: string, view: RecipientView, onKept: () => u
     fault,
     passedOver,
     faults,
-    methodOf: (dimension: Dimension): string => methods[dimensionId(dimension)] ?? dimensionWords(dimension).methods[0] ?? '',
-    setMethod: (dimension: Dimension, method: string): void => setMethods((held) => ({ ...held, [dimensionId(dimension)]: method })),
+    methodOf: (dimension: Dimension): string =>
+      methods[dimensionId(dimension)] ?? dimensionWords(dimension).methods[0] ?? '',
+    setMethod: (dimension: Dimension, method: string): void =>
+      setMethods((held) => ({ ...held, [dimensionId(dimension)]: method })),
     shown(dimension: Dimension): Shown {
       const id = dimensionId(dimension)
       const { unit } = dimensionWords(dimension)
       const late = newest(id)
-      if (late) return { text: printQuantity(Number.parseFloat(late.value), unit, reading.units), detail: 'waits to be sent', isWaiting: true }
+      if (late)
+        return {
+          text: printQuantity(Number.parseFloat(late.value), unit, reading.units),
+          detail: 'waits to be sent',
+          isWaiting: true,
+        }
       const field = view.known[id]
       if (!field) return { text: '', detail: 'not measured', isWaiting: false }
       return {
@@ -69,7 +81,12 @@ export function useMeasuring(build: string, view: RecipientView, onKept: () => u
         const value = parseTyped(words, typed, reading) as number
         const at = new Date().toISOString()
         const method = methods[id] ?? words.methods[0]
-        give(`${id}@${at}`, { value: `${value} ${words.unit}`.trim(), at, by: person.name, ...(method ? { method } : {}) })
+        give(`${id}@${at}`, {
+          value: `${value} ${words.unit}`.trim(),
+          at,
+          by: person.name,
+          ...(method ? { method } : {}),
+        })
         setFaults(({ [id]: _, ...rest }) => rest)
         return true
       } catch (error) {
@@ -82,8 +99,20 @@ export function useMeasuring(build: string, view: RecipientView, onKept: () => u
 
 export type Measuring = ReturnType<typeof useMeasuring>
 
-export const methodWords = (dimension: Dimension): readonly { id: string; words: string; plusMinus: number }[] =>
-  dimensionWords(dimension).methods.map((id) => ({ id, words: METHODS[id].words, plusMinus: METHODS[id].plusMinus }))
+export const methodWords = (
+  dimension: Dimension,
+): readonly { id: string; words: string; plusMinus: number }[] =>
+  dimensionWords(dimension).methods.map((id) => ({
+    id,
+    words: METHODS[id].words,
+    plusMinus: METHODS[id].plusMinus,
+  }))
 
-export const dimensionsOf = (of: Partial<Pick<Dimension, 'view' | 'place'>>): readonly Dimension[] =>
-  DIMENSIONS.filter((one) => (of.view === undefined || one.view === of.view) && (of.place === undefined || one.place === of.place))
+export const dimensionsOf = (
+  of: Partial<Pick<Dimension, 'view' | 'place'>>,
+): readonly Dimension[] =>
+  DIMENSIONS.filter(
+    (one) =>
+      (of.view === undefined || one.view === of.view) &&
+      (of.place === undefined || one.place === of.place),
+  )

@@ -1,11 +1,24 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
-import { type Dimension, dimensionId, dimensionWords, VIEW_WORDS, VIEWS, type View } from '../../../core/recipient/dimensions.ts'
+import {
+  type Dimension,
+  dimensionId,
+  dimensionWords,
+  VIEW_WORDS,
+  VIEWS,
+  type View,
+} from '../../../core/recipient/dimensions.ts'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
 import { DimensionInput } from './dimension-input.tsx'
-import { dimensionsOf, methodWords, type RecipientView, useMeasuring, useRecipient } from './measure.ts'
+import {
+  dimensionsOf,
+  methodWords,
+  type RecipientView,
+  useMeasuring,
+  useRecipient,
+} from './measure.ts'
 
 /** The recipient on its drawings: each field sits on the dimension it names. */
 export function Component() {
@@ -15,7 +28,11 @@ export function Component() {
     <Loaded of={recipient} what="the recipient">
       {(view) =>
         view.recipient === null ? (
-          <Empty action={<ButtonLink to={`/builds/${build}/brief`}>Say it in the brief</ButtonLink>}>Nothing can be measured before it is said which vehicle is converted.</Empty>
+          <Empty
+            action={<ButtonLink to={`/builds/${build}/brief`}>Say it in the brief</ButtonLink>}
+          >
+            Nothing can be measured before it is said which vehicle is converted.
+          </Empty>
         ) : (
           <Drawings build={build} view={view} onKept={() => recipient.mutate()} />
         )
@@ -24,26 +41,56 @@ export function Component() {
   )
 }
 
-function Drawings({ build, view, onKept }: { build: string; view: RecipientView; onKept: () => unknown }) {
+function Drawings({
+  build,
+  view,
+  onKept,
+}: {
+  build: string
+  view: RecipientView
+  onKept: () => unknown
+}) {
   const measuring = useMeasuring(build, view, onKept)
   const [drawn, setDrawn] = useState<View>('side')
   const [chosen, setChosen] = useState<Dimension | null>(null)
   const dimensions = dimensionsOf({ view: drawn })
   const open = dimensions.find((one) => chosen && dimensionId(one) === dimensionId(chosen)) ?? null
-  const unknown = VIEWS.reduce((sum, one) => sum + dimensionsOf({ view: one }).filter((dimension) => measuring.shown(dimension).text === '').length, 0)
+  const unknown = VIEWS.reduce(
+    (sum, one) =>
+      sum +
+      dimensionsOf({ view: one }).filter((dimension) => measuring.shown(dimension).text === '')
+        .length,
+    0,
+  )
   const keep = view.keep.split(/[\n,;]+/).filter((one) => one.trim() !== '')
   return (
     <>
-      <PageHead title={`Recipient: ${view.recipient!.name}`} detail={unknown === 0 ? 'every dimension is known' : `${unknown} dimensions not measured`}>
+      <PageHead
+        title={`Recipient: ${view.recipient!.name}`}
+        detail={unknown === 0 ? 'every dimension is known' : `${unknown} dimensions not measured`}
+      >
         <ButtonLink to={`/builds/${build}/recipient/card`} tone="main">
           Measuring card
         </ButtonLink>
-        <ButtonLink to={`/catalogue/parts/${encodeURIComponent(view.recipient!.id)}`}>All its measurements</ButtonLink>
+        <ButtonLink to={`/catalogue/parts/${encodeURIComponent(view.recipient!.id)}`}>
+          All its measurements
+        </ButtonLink>
       </PageHead>
-      <QueueState waiting={measuring.waiting} fault={measuring.fault} passedOver={measuring.passedOver} kept="Each measurement is kept on the vehicle, with who took it and how." />
+      <QueueState
+        waiting={measuring.waiting}
+        fault={measuring.fault}
+        passedOver={measuring.passedOver}
+        kept="Each measurement is kept on the vehicle, with who took it and how."
+      />
       <div role="tablist" aria-label="Drawings" className="flex flex-wrap gap-2 px-4 pb-2">
         {VIEWS.map((one) => (
-          <Button key={one} role="tab" aria-selected={one === drawn} className={one === drawn ? 'border-accent! bg-chosen' : ''} onClick={() => setDrawn(one)}>
+          <Button
+            key={one}
+            role="tab"
+            aria-selected={one === drawn}
+            className={one === drawn ? 'border-accent! bg-chosen' : ''}
+            onClick={() => setDrawn(one)}
+          >
             {VIEW_WORDS[one]}
           </Button>
         ))}
@@ -51,10 +98,19 @@ function Drawings({ build, view, onKept }: { build: string; view: RecipientView;
       <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-6 px-4 pb-12 max-[1000px]:grid-cols-1">
         <div className="overflow-x-auto">
           <div className="relative min-w-[720px] bg-ground" style={{ aspectRatio: '100 / 46' }}>
-            <svg role="img" aria-label={`${VIEW_WORDS[drawn]}, a sketch with its dimensions`} viewBox="0 0 100 46" className="absolute inset-0 size-full">
+            <svg
+              role="img"
+              aria-label={`${VIEW_WORDS[drawn]}, a sketch with its dimensions`}
+              viewBox="0 0 100 46"
+              className="absolute inset-0 size-full"
+            >
               <VehicleSketch view={drawn} />
               {dimensions.map((dimension) => (
-                <DimensionLine key={dimensionId(dimension)} dimension={dimension} isOpen={dimension === open} />
+                <DimensionLine
+                  key={dimensionId(dimension)}
+                  dimension={dimension}
+                  isOpen={dimension === open}
+                />
               ))}
             </svg>
             {dimensions.map((dimension) => (
@@ -64,22 +120,34 @@ function Drawings({ build, view, onKept }: { build: string; view: RecipientView;
                 style={{ left: `${dimension.at[0]}%`, top: `${(dimension.at[1] / 46) * 100}%` }}
                 title={dimensionWords(dimension).label}
               >
-                <DimensionInput dimension={dimension} measuring={measuring} onFocus={() => setChosen(dimension)} className="w-[74px] text-center text-[11.5px]" />
+                <DimensionInput
+                  dimension={dimension}
+                  measuring={measuring}
+                  onFocus={() => setChosen(dimension)}
+                  className="w-[74px] text-center text-[11.5px]"
+                />
               </span>
             ))}
           </div>
           <p className="pt-1 text-steel">
-            A sketch, not to scale: each field sits on the dimension it names. Dashed: not measured. On its tyres, at ride height, for every length under the vehicle.
+            A sketch, not to scale: each field sits on the dimension it names. Dashed: not measured.
+            On its tyres, at ride height, for every length under the vehicle.
           </p>
         </div>
         <aside className="flex flex-col gap-4">
-          <section aria-label="The dimension" className="min-h-[150px] border-l-[3px] border-accent pl-3">
+          <section
+            aria-label="The dimension"
+            className="min-h-[150px] border-l-[3px] border-accent pl-3"
+          >
             {open ? (
               <>
                 <h2 className="font-bold">{dimensionWords(open).label}</h2>
                 <p>{open.how}.</p>
                 <p className="figure">
-                  {measuring.shown(open).text || 'not measured'} <span className="text-steel">{measuring.shown(open).text && measuring.shown(open).detail}</span>
+                  {measuring.shown(open).text || 'not measured'}{' '}
+                  <span className="text-steel">
+                    {measuring.shown(open).text && measuring.shown(open).detail}
+                  </span>
                 </p>
                 <label className="mt-1 block">
                   <span className="mb-0.5 block font-semibold">Taken with</span>
@@ -102,14 +170,18 @@ function Drawings({ build, view, onKept }: { build: string; view: RecipientView;
                 )}
               </>
             ) : (
-              <p className="text-steel">Go to a field, and here stands how it is measured, with what, and how closely.</p>
+              <p className="text-steel">
+                Go to a field, and here stands how it is measured, with what, and how closely.
+              </p>
             )}
           </section>
           <RoomList view={view} />
           <section aria-label="To be kept">
             <h2 className="font-bold">Only this chassis has</h2>
             {keep.length === 0 ? (
-              <p className="text-steel">Nothing named yet. Name in the brief what must be kept, and it stands here.</p>
+              <p className="text-steel">
+                Nothing named yet. Name in the brief what must be kept, and it stands here.
+              </p>
             ) : (
               <ul className="list-disc pl-5">
                 {keep.map((one) => (
@@ -124,10 +196,17 @@ function Drawings({ build, view, onKept }: { build: string; view: RecipientView;
   )
 }
 
-function DimensionLine({ dimension: { from, to }, isOpen }: { dimension: Dimension; isOpen: boolean }) {
+function DimensionLine({
+  dimension: { from, to },
+  isOpen,
+}: {
+  dimension: Dimension
+  isOpen: boolean
+}) {
   const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1
   const [ux, uy] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
-  const tick = ([x, y]: readonly [number, number]): string => `M${x - uy * 0.8} ${y + ux * 0.8}L${x + uy * 0.8} ${y - ux * 0.8}`
+  const tick = ([x, y]: readonly [number, number]): string =>
+    `M${x - uy * 0.8} ${y + ux * 0.8}L${x + uy * 0.8} ${y - ux * 0.8}`
   return (
     <g className={isOpen ? 'stroke-accent' : 'stroke-ink'} strokeWidth={isOpen ? 0.4 : 0.18}>
       <path d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`} />
@@ -142,18 +221,27 @@ export function RoomList({ view }: { view: RecipientView }) {
   return (
     <section aria-label="Room for the train">
       <h2 className="font-bold">Room for the chosen train</h2>
-      {known.length === 0 && <p className="text-steel">Measure bay and tunnel, choose a pairing, and the room left stands here.</p>}
+      {known.length === 0 && (
+        <p className="text-steel">
+          Measure bay and tunnel, choose a pairing, and the room left stands here.
+        </p>
+      )}
       {known.map((room) => (
-        <p key={room.id} className={`my-1 flex gap-3 border-l-[3px] pl-2.5 ${room.spareMm! < room.wantedMm ? 'border-clash' : 'border-fits'}`}>
+        <p
+          key={room.id}
+          className={`my-1 flex gap-3 border-l-[3px] pl-2.5 ${room.spareMm! < room.wantedMm ? 'border-clash' : 'border-fits'}`}
+        >
           {room.words}
           <span className="figure ml-auto shrink-0">
-            {Math.round(room.spareMm!)} mm<span className="text-steel">, {room.wantedMm} wanted</span>
+            {Math.round(room.spareMm!)} mm
+            <span className="text-steel">, {room.wantedMm} wanted</span>
           </span>
         </p>
       ))}
       {view.dropMm !== null && view.dropMm > 0 && (
         <p>
-          The train goes down, or the body up, by <b className="figure">{Math.round(view.dropMm)} mm</b>.
+          The train goes down, or the body up, by{' '}
+          <b className="figure">{Math.round(view.dropMm)} mm</b>.
         </p>
       )}
     </section>

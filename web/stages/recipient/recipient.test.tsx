@@ -22,7 +22,12 @@ const view = {
   recipient: { id: 'van', name: 'Grey van' },
   known: { 'pinion/main.alongMm': field(2150), 'bay/main.widthMm': field(640, null) },
   rooms: [
-    { id: 'tunnel-bell', words: 'Tunnel over the gearbox, at the bell', spareMm: -25, wantedMm: 20 },
+    {
+      id: 'tunnel-bell',
+      words: 'Tunnel over the gearbox, at the bell',
+      spareMm: -25,
+      wantedMm: 20,
+    },
     { id: 'bay-length', words: 'Bay, along', spareMm: null, wantedMm: 60 },
   ],
   dropMm: 45,
@@ -40,9 +45,15 @@ beforeEach(() => {
     const path = String(url).replace('/api', '')
     if (init?.method === 'PATCH') {
       sent.push({ path, body: JSON.parse(String(init.body)) })
-      return new Response(JSON.stringify({ answers: {} }), { status: 200, headers: { 'content-type': 'application/json' } })
+      return new Response(JSON.stringify({ answers: {} }), {
+        status: 200,
+        headers: { 'content-type': 'application/json' },
+      })
     }
-    return new Response(JSON.stringify(path.endsWith('/recipient') ? answers(path) : {}), { status: 200, headers: { 'content-type': 'application/json' } })
+    return new Response(JSON.stringify(path.endsWith('/recipient') ? answers(path) : {}), {
+      status: 200,
+      headers: { 'content-type': 'application/json' },
+    })
   })
 })
 afterEach(() => {
@@ -52,10 +63,18 @@ afterEach(() => {
 
 const show = (page: 'recipient' | 'card') =>
   render(
-    <SWRConfig value={{ provider: () => new Map(), fetcher: (path: string) => fetch(`/api${path}`).then((answer) => answer.json()) }}>
+    <SWRConfig
+      value={{
+        provider: () => new Map(),
+        fetcher: (path: string) => fetch(`/api${path}`).then((answer) => answer.json()),
+      }}
+    >
       <MemoryRouter initialEntries={['/builds/b/page']}>
         <Routes>
-          <Route path="/builds/:build/page" Component={page === 'card' ? CardPage : RecipientPage} />
+          <Route
+            path="/builds/:build/page"
+            Component={page === 'card' ? CardPage : RecipientPage}
+          />
         </Routes>
       </MemoryRouter>
     </SWRConfig>,
@@ -68,7 +87,9 @@ test('each field sits on the drawing with what is known; going to it says how it
   expect(screen.getByText(`${DIMENSIONS.length - 2} dimensions not measured`)).toBeTruthy()
   fireEvent.focus(along)
   const says = within(screen.getByRole('region', { name: 'The dimension' }))
-  expect(says.getByText(/Plumb from between the engine mounts to the middle of the axle joint/)).toBeTruthy()
+  expect(
+    says.getByText(/Plumb from between the engine mounts to the middle of the axle joint/),
+  ).toBeTruthy()
   expect(says.getByText('± 2, measured')).toBeTruthy()
 })
 
@@ -87,12 +108,16 @@ test('room: what is short stands out, what is not measured is not said, and how 
 
 test('a measurement is sent once with its method, under its field and time', async () => {
   show('card')
-  fireEvent.change(await screen.findByLabelText('Between the mounts, across: taken with'), { target: { value: 'rule' } })
+  fireEvent.change(await screen.findByLabelText('Between the mounts, across: taken with'), {
+    target: { value: 'rule' },
+  })
   const spread = screen.getByLabelText('Between the mounts, across')
   fireEvent.change(spread, { target: { value: '18 7/8 in' } })
   fireEvent.keyDown(spread, { key: 'Enter' })
   await vi.waitFor(() => expect(sent.length).toBeGreaterThan(0))
-  const [[key, answer]] = Object.entries(sent[0]!.body.answers) as [[string, { value: string; method: string; at: string }]]
+  const [[key, answer]] = Object.entries(sent[0]!.body.answers) as [
+    [string, { value: string; method: string; at: string }],
+  ]
   expect(key).toBe(`chassis-pads/main.spreadMm@${answer.at}`)
   expect(answer).toMatchObject({ value: '479.425 mm', method: 'rule' })
 })

@@ -10,11 +10,17 @@ interface Restored {
   readonly changesMeanwhile: number
 }
 
-const WHY = { day: 'first start of the day', asked: 'asked for', 'before-restore': 'before a restore' }
+const WHY = {
+  day: 'first start of the day',
+  asked: 'asked for',
+  'before-restore': 'before a restore',
+}
 
 /** Copies of the data, and putting one back. */
 export function Backups() {
-  const backups = useSWR<{ items: { name: string; at: string; bytes: number; why: keyof typeof WHY }[] }>('/backups')
+  const backups = useSWR<{
+    items: { name: string; at: string; bytes: number; why: keyof typeof WHY }[]
+  }>('/backups')
   const [asking, setAsking] = useState<string | null>(null)
   const restore = (name: string): Promise<unknown> =>
     act(async () => {
@@ -30,25 +36,36 @@ export function Backups() {
   return (
     <section>
       <h2 className="font-bold">Backups</h2>
-      <p className="mb-2 text-steel">One is made on the first start of each day, beside the data. Copy one to another disk now and then.</p>
-      <Button onClick={() => void act(() => api.post('/backups'), 'Backed up.')}>Back up now</Button>
+      <p className="mb-2 text-steel">
+        One is made on the first start of each day, beside the data. Copy one to another disk now
+        and then.
+      </p>
+      <Button onClick={() => void act(() => api.post('/backups'), 'Backed up.')}>
+        Back up now
+      </Button>
       <ul className="mt-2">
         {backups.data?.items.map((backup) => (
           <li key={backup.name} className="border-b border-line py-1.5">
             <div className="flex items-center gap-3">
               <span className="figure">{new Date(backup.at).toLocaleString('sv-SE')}</span>
               <span className="text-steel">
-                {WHY[backup.why]} · <span className="figure">{Math.max(1, Math.round(backup.bytes / 1024))} kB</span>
+                {WHY[backup.why]} ·{' '}
+                <span className="figure">{Math.max(1, Math.round(backup.bytes / 1024))} kB</span>
               </span>
               <span className="ml-auto">
-                <Button tone="quiet" aria-label={`Restore the backup of ${new Date(backup.at).toLocaleString('sv-SE')}`} onClick={() => setAsking(backup.name)}>
+                <Button
+                  tone="quiet"
+                  aria-label={`Restore the backup of ${new Date(backup.at).toLocaleString('sv-SE')}`}
+                  onClick={() => setAsking(backup.name)}
+                >
                   Restore
                 </Button>
               </span>
             </div>
             {asking === backup.name && (
               <div className="my-2 border-l-[3px] border-rule pl-2.5">
-                Everything goes back to what it was then, for everybody. What is here now is backed up first, so this can be taken back too.{' '}
+                Everything goes back to what it was then, for everybody. What is here now is backed
+                up first, so this can be taken back too.{' '}
                 <Button tone="main" className="ml-2" onClick={() => void restore(backup.name)}>
                   Restore this backup
                 </Button>{' '}

@@ -21,7 +21,16 @@ export function Passcode() {
         keepsDraft={false}
         columns={1}
         fields={[
-          ...(session.asks && session.hasPasscode ? [{ name: 'old', label: 'Passcode until now', type: 'secret' as const, required: true }] : []),
+          ...(session.asks && session.hasPasscode
+            ? [
+                {
+                  name: 'old',
+                  label: 'Passcode until now',
+                  type: 'secret' as const,
+                  required: true,
+                },
+              ]
+            : []),
           {
             name: 'passcode',
             label: session.hasPasscode ? 'New passcode' : 'Passcode',
@@ -36,13 +45,18 @@ export function Passcode() {
       />
       {session.asks && (
         <p className="mt-3 text-steel">
-          Forgotten? Start Junket at its own machine with JUNKET_PASSCODE set to a new one, or without JUNKET_HOST, and set it here. The network sees what is sent as it is, unless
-          a proxy before Junket speaks TLS.
+          Forgotten? Start Junket at its own machine with JUNKET_PASSCODE set to a new one, or
+          without JUNKET_HOST, and set it here. The network sees what is sent as it is, unless a
+          proxy before Junket speaks TLS.
         </p>
       )}
       {session.asks && (
         <p className="mt-3">
-          <Button onClick={() => void act(() => api.remove('/session')).then(() => mutate('/session'))}>Sign out</Button>
+          <Button
+            onClick={() => void act(() => api.remove('/session')).then(() => mutate('/session'))}
+          >
+            Sign out
+          </Button>
         </p>
       )}
     </section>

@@ -17,10 +17,15 @@ export function People() {
   return (
     <section>
       <h2 className="font-bold">People</h2>
-      <p className="mb-1 text-steel">A name, no login: measurements and changes carry it. What a comma means goes by person.</p>
+      <p className="mb-1 text-steel">
+        A name, no login: measurements and changes carry it. What a comma means goes by person.
+      </p>
       {people.data?.items.length === 0 && <p>Nobody is named yet. Changes are signed "bench".</p>}
       {people.data?.items.map((person) => (
-        <div key={person.id} className="flex flex-wrap items-center gap-3 border-b border-line py-1.5">
+        <div
+          key={person.id}
+          className="flex flex-wrap items-center gap-3 border-b border-line py-1.5"
+        >
           <b>{person.name}</b>
           <select
             aria-label={`What a comma means to ${person.name}`}
@@ -28,7 +33,10 @@ export function People() {
             value={person.decimal}
             onChange={(event) =>
               void act(async () => {
-                const changed = await api.patch<typeof person>(`/people/${person.id}`, { version: person.version, decimal: event.target.value })
+                const changed = await api.patch<typeof person>(`/people/${person.id}`, {
+                  version: person.version,
+                  decimal: event.target.value,
+                })
                 if (here.id === person.id) setPerson(changed)
               })
             }
@@ -50,7 +58,12 @@ export function People() {
             <Button
               tone="quiet"
               aria-label={`Remove ${person.name}`}
-              onClick={() => void removeWithUndo(`/people/${person.id}`, `${person.name} is in the trash; what they did keeps their name.`)}
+              onClick={() =>
+                void removeWithUndo(
+                  `/people/${person.id}`,
+                  `${person.name} is in the trash; what they did keeps their name.`,
+                )
+              }
             >
               Remove
             </Button>
@@ -62,7 +75,13 @@ export function People() {
           id="new-person"
           fields={[
             { name: 'name', label: 'Name', type: 'text', required: true },
-            { name: 'decimal', label: 'A comma in a figure', type: 'select', required: true, options: DECIMALS },
+            {
+              name: 'decimal',
+              label: 'A comma in a figure',
+              type: 'select',
+              required: true,
+              options: DECIMALS,
+            },
           ]}
           initial={{ decimal: 'ask' }}
           action="Add person"

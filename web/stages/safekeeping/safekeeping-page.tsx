@@ -10,7 +10,10 @@ import { Trash } from './trash.tsx'
 export function Component() {
   return (
     <>
-      <PageHead title="People and safekeeping" detail="Who works here, backups, the trash and the passcode">
+      <PageHead
+        title="People and safekeeping"
+        detail="Who works here, backups, the trash and the passcode"
+      >
         <HistoryButton title="everything" />
         <ButtonLink to="/settings">Settings</ButtonLink>
       </PageHead>

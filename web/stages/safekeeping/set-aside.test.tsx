@@ -30,8 +30,15 @@ function open(items: readonly object[]): void {
   vi.stubGlobal(
     'fetch',
     vi.fn(async (path: string, init: RequestInit = {}) => {
-      if (init.method !== 'GET') sent.push({ method: init.method!, path, body: init.body ? JSON.parse(String(init.body)) : null })
-      return new Response(JSON.stringify(init.method === 'GET' ? { items } : { done: true, trash: 't' }))
+      if (init.method !== 'GET')
+        sent.push({
+          method: init.method!,
+          path,
+          body: init.body ? JSON.parse(String(init.body)) : null,
+        })
+      return new Response(
+        JSON.stringify(init.method === 'GET' ? { items } : { done: true, trash: 't' }),
+      )
     }),
   )
   render(
@@ -47,11 +54,21 @@ function open(items: readonly object[]): void {
 test('what cannot be read is named, with what waits for it; mending sends what was typed on the version seen', async () => {
   open([row('Harbour Parts'), row('Offer', { table: 'offer', because: 'supplier:Harbour Parts' })])
   await screen.findByText(/1 more wait for it/)
-  expect(screen.getByRole('status').textContent).toMatch(/^One thing could not be read.*Harbour Parts/)
+  expect(screen.getByRole('status').textContent).toMatch(
+    /^One thing could not be read.*Harbour Parts/,
+  )
   expect(screen.getByRole('button', { name: 'Mend' })).toHaveProperty('disabled', true)
   fireEvent.change(screen.getByLabelText('currency'), { target: { value: 'EUR' } })
   fireEvent.click(screen.getByRole('button', { name: 'Mend' }))
-  await waitFor(() => expect(sent).toEqual([{ method: 'PATCH', path: '/api/set-aside/supplier/Harbour%20Parts', body: { version: 3, fields: { currency: 'EUR' } } }]))
+  await waitFor(() =>
+    expect(sent).toEqual([
+      {
+        method: 'PATCH',
+        path: '/api/set-aside/supplier/Harbour%20Parts',
+        body: { version: 3, fields: { currency: 'EUR' } },
+      },
+    ]),
+  )
 })
 
 test('it can be put back as it was, or taken away; where the history knows no better, only the latter', async () => {

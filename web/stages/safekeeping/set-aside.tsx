@@ -11,20 +11,32 @@ export function SetAside() {
   return (
     <section aria-label="Set aside">
       <h2 className="font-bold">Set aside</h2>
-      <p className="mb-1 text-steel">These cannot be read as what they should be. They stand as they are and are used by nothing until they are mended.</p>
+      <p className="mb-1 text-steel">
+        These cannot be read as what they should be. They stand as they are and are used by nothing
+        until they are mended.
+      </p>
       {own.map((row) => (
-        <AsideCard key={`${row.table}/${row.id}`} row={row} waiting={rows.filter((one) => one.because === `${row.table}:${row.id}`).length} />
+        <AsideCard
+          key={`${row.table}/${row.id}`}
+          row={row}
+          waiting={rows.filter((one) => one.because === `${row.table}:${row.id}`).length}
+        />
       ))}
     </section>
   )
 }
 
-const tableWords = (table: string): string => table.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
+const tableWords = (table: string): string =>
+  table.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 
 function AsideCard({ row, waiting }: { row: AsideRow; waiting: number }) {
   const [typed, setTyped] = useState<Record<string, string>>({})
   const path = `/set-aside/${row.table}/${encodeURIComponent(row.id)}`
-  const mend = (): void => void act(() => api.patch(path, { version: row.version, fields: typed }), `${row.name} is mended.`)
+  const mend = (): void =>
+    void act(
+      () => api.patch(path, { version: row.version, fields: typed }),
+      `${row.name} is mended.`,
+    )
   return (
     <article className="border-b border-line py-2">
       <p>
@@ -61,9 +73,22 @@ function AsideCard({ row, waiting }: { row: AsideRow; waiting: number }) {
           Mend
         </Button>
         {row.hasEarlier && (
-          <Button onClick={() => void act(() => api.post(`${path}/put-back`, { version: row.version }), `${row.name} is as it was before.`)}>As it was before</Button>
+          <Button
+            onClick={() =>
+              void act(
+                () => api.post(`${path}/put-back`, { version: row.version }),
+                `${row.name} is as it was before.`,
+              )
+            }
+          >
+            As it was before
+          </Button>
         )}
-        <Button tone="quiet" aria-label={`Move ${row.name} to the trash`} onClick={() => void removeWithUndo(path, `${row.name} is in the trash.`)}>
+        <Button
+          tone="quiet"
+          aria-label={`Move ${row.name} to the trash`}
+          onClick={() => void removeWithUndo(path, `${row.name} is in the trash.`)}
+        >
           To the trash
         </Button>
       </form>

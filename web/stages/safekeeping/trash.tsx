@@ -5,20 +5,33 @@ import { Button } from '../../components/ui.tsx'
 
 /** What was removed and can be put back. */
 export function Trash() {
-  const trash = useSWR<{ items: { id: string; entity: string; at: string; name: string; rows: number }[] }>('/trash')
+  const trash = useSWR<{
+    items: { id: string; entity: string; at: string; name: string; rows: number }[]
+  }>('/trash')
   return (
     <section>
       <h2 className="font-bold">Trash</h2>
-      {trash.data?.items.length === 0 && <p className="text-steel">Nothing was removed. What is removed waits here and can be put back.</p>}
+      {trash.data?.items.length === 0 && (
+        <p className="text-steel">
+          Nothing was removed. What is removed waits here and can be put back.
+        </p>
+      )}
       {trash.data?.items.map((one) => (
         <p key={one.id} className="flex items-center gap-3 border-b border-line py-1.5">
           <b className="truncate">{one.name}</b>
           <span className="text-steel">
             {one.entity.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)}
-            {one.rows > 1 ? ` and ${one.rows - 1} that came with it` : ''} · {new Date(one.at).toLocaleString('sv-SE', { dateStyle: 'short', timeStyle: 'short' })}
+            {one.rows > 1 ? ` and ${one.rows - 1} that came with it` : ''} ·{' '}
+            {new Date(one.at).toLocaleString('sv-SE', { dateStyle: 'short', timeStyle: 'short' })}
           </span>
           <span className="ml-auto">
-            <Button tone="quiet" aria-label={`Put back ${one.name}`} onClick={() => void act(() => api.post(`/trash/${one.id}/restore`), `${one.name} is back.`)}>
+            <Button
+              tone="quiet"
+              aria-label={`Put back ${one.name}`}
+              onClick={() =>
+                void act(() => api.post(`/trash/${one.id}/restore`), `${one.name} is back.`)
+              }
+            >
               Put back
             </Button>
           </span>

@@ -16,7 +16,10 @@ export function Component() {
   const settings = useSettings()
   return (
     <>
-      <PageHead title="Settings" detail="Units, day, tolerances, issuers and exchange rates of this shop">
+      <PageHead
+        title="Settings"
+        detail="Units, day, tolerances, issuers and exchange rates of this shop"
+      >
         <HistoryButton entity="setting" title="settings" />
         <ButtonLink to="/safekeeping">People and safekeeping</ButtonLink>
       </PageHead>
@@ -46,7 +49,10 @@ function ShopZone({ zone }: { zone: string }) {
   return (
     <section>
       <h2 className="font-bold">Day</h2>
-      <p className="mb-1 text-steel">Today is {dayIn(zone, new Date())} here. What is said, planned and priced without a date gets this one.</p>
+      <p className="mb-1 text-steel">
+        Today is {dayIn(zone, new Date())} here. What is said, planned and priced without a date
+        gets this one.
+      </p>
       <Form
         id="zone"
         columns={1}
@@ -56,7 +62,9 @@ function ShopZone({ zone }: { zone: string }) {
             label: 'Time zone',
             type: 'select',
             required: true,
-            options: [...new Set([zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map((one) => ({ value: one, words: one.replaceAll('_', ' ') })),
+            options: [...new Set([zone, 'UTC', ...Intl.supportedValuesOf('timeZone')])].map(
+              (one) => ({ value: one, words: one.replaceAll('_', ' ') }),
+            ),
           },
         ]}
         initial={{ timeZone: zone }}
@@ -83,28 +91,37 @@ function UnitChoices({ units }: { units: Units }) {
   return (
     <section>
       <h2 className="font-bold">Units</h2>
-      <p className="mb-1 text-steel">What figures are shown in, and read in when no unit is written. Any unit can be typed anywhere.</p>
+      <p className="mb-1 text-steel">
+        What figures are shown in, and read in when no unit is written. Any unit can be typed
+        anywhere.
+      </p>
       <div className="grid grid-cols-[120px_minmax(0,1fr)] gap-y-1">
-        {(Object.entries(UNIT_CHOICES) as [ChosenUnit, readonly string[]][]).map(([stored, choices]) => (
-          <fieldset key={stored} className="contents">
-            <legend className="sr-only">{UNIT_WORDS[stored]}</legend>
-            <span aria-hidden>{UNIT_WORDS[stored]}</span>
-            <span>
-              {choices.map((choice) => (
-                <label key={choice} className="mr-4 inline-flex items-center gap-1.5">
-                  <input
-                    type="radio"
-                    name={`unit-${stored}`}
-                    checked={chosen.shown(stored, units[stored] ?? stored) === choice}
-                    onChange={() => void chosen.say(stored, choice, () => act(() => api.patch('/settings', { units: { [stored]: choice } })))}
-                    className="accent-(--color-accent)"
-                  />
-                  {choice}
-                </label>
-              ))}
-            </span>
-          </fieldset>
-        ))}
+        {(Object.entries(UNIT_CHOICES) as [ChosenUnit, readonly string[]][]).map(
+          ([stored, choices]) => (
+            <fieldset key={stored} className="contents">
+              <legend className="sr-only">{UNIT_WORDS[stored]}</legend>
+              <span aria-hidden>{UNIT_WORDS[stored]}</span>
+              <span>
+                {choices.map((choice) => (
+                  <label key={choice} className="mr-4 inline-flex items-center gap-1.5">
+                    <input
+                      type="radio"
+                      name={`unit-${stored}`}
+                      checked={chosen.shown(stored, units[stored] ?? stored) === choice}
+                      onChange={() =>
+                        void chosen.say(stored, choice, () =>
+                          act(() => api.patch('/settings', { units: { [stored]: choice } })),
+                        )
+                      }
+                      className="accent-(--color-accent)"
+                    />
+                    {choice}
+                  </label>
+                ))}
+              </span>
+            </fieldset>
+          ),
+        )}
       </div>
     </section>
   )
@@ -114,11 +131,20 @@ function Tolerances({ edits }: { edits: Record<string, number> }) {
   return (
     <section>
       <h2 className="font-bold">Tolerances</h2>
-      <p className="mb-1 text-steel">Common practice, no published source. A change moves every verdict that leans on it.</p>
+      <p className="mb-1 text-steel">
+        Common practice, no published source. A change moves every verdict that leans on it.
+      </p>
       <table className="w-full">
         <tbody>
           {Object.entries(TOLERANCES).map(([name, { value, words, unit }]) => (
-            <ToleranceRow key={name} name={name} words={words} unit={unit} standard={value} edited={edits[name]} />
+            <ToleranceRow
+              key={name}
+              name={name}
+              words={words}
+              unit={unit}
+              standard={value}
+              edited={edits[name]}
+            />
           ))}
         </tbody>
       </table>
@@ -126,7 +152,19 @@ function Tolerances({ edits }: { edits: Record<string, number> }) {
   )
 }
 
-function ToleranceRow({ name, words, unit, standard, edited }: { name: string; words: string; unit: string; standard: number; edited: number | undefined }) {
+function ToleranceRow({
+  name,
+  words,
+  unit,
+  standard,
+  edited,
+}: {
+  name: string
+  words: string
+  unit: string
+  standard: number
+  edited: number | undefined
+}) {
   const current = String(Number((edited ?? standard).toFixed(4)))
   const [text, setText] = useState(current)
   const [fault, setFault] = useState('')
@@ -138,7 +176,11 @@ function ToleranceRow({ name, words, unit, standard, edited }: { name: string; w
       return
     }
     setFault('')
-    if (String(value) !== current) void act(() => api.patch('/settings', { tolerances: { [name]: value } }), `${words}: ${value} ${unit}`)
+    if (String(value) !== current)
+      void act(
+        () => api.patch('/settings', { tolerances: { [name]: value } }),
+        `${words}: ${value} ${unit}`,
+      )
   }
   return (
     <tr className="border-b border-line">
@@ -163,7 +205,10 @@ function ToleranceRow({ name, words, unit, standard, edited }: { name: string; w
             tone="quiet"
             onClick={() => {
               setText(String(Number(standard.toFixed(4))))
-              void act(() => api.patch('/settings', { tolerances: { [name]: null } }), `${words}: back to ${Number(standard.toFixed(4))}`)
+              void act(
+                () => api.patch('/settings', { tolerances: { [name]: null } }),
+                `${words}: back to ${Number(standard.toFixed(4))}`,
+              )
             }}
           >
             Reset
@@ -176,11 +221,22 @@ function ToleranceRow({ name, words, unit, standard, edited }: { name: string; w
 
 function Rates() {
   const today = useToday()
-  const rates = useSWR<{ items: { id: string; fromCurrency: string; toCurrency: string; rate: number; day: string; source: string | null }[] }>('/rates')
+  const rates = useSWR<{
+    items: {
+      id: string
+      fromCurrency: string
+      toCurrency: string
+      rate: number
+      day: string
+      source: string | null
+    }[]
+  }>('/rates')
   return (
     <section>
       <h2 className="font-bold">Exchange rates</h2>
-      <p className="mb-1 text-steel">The newest is used. An offer in a currency without one is no candidate, and says so.</p>
+      <p className="mb-1 text-steel">
+        The newest is used. An offer in a currency without one is no candidate, and says so.
+      </p>
       {rates.data?.items.map((rate) => (
         <p key={rate.id} className="flex gap-3 border-b border-line py-1">
           <span className="figure">
@@ -191,7 +247,10 @@ function Rates() {
             {rate.source ? `, ${rate.source}` : ''}
           </span>
           <span className="ml-auto">
-            <Button tone="quiet" onClick={() => void removeWithUndo(`/rates/${rate.id}`, 'The rate is in the trash.')}>
+            <Button
+              tone="quiet"
+              onClick={() => void removeWithUndo(`/rates/${rate.id}`, 'The rate is in the trash.')}
+            >
               Remove
             </Button>
           </span>
@@ -231,7 +290,9 @@ function Issuers() {
   return (
     <section>
       <h2 className="font-bold">Issuers of part numbers</h2>
-      <p className="mb-1 text-steel">How each writes its numbers: which marks are noise. O and 0 are never taken for one another.</p>
+      <p className="mb-1 text-steel">
+        How each writes its numbers: which marks are noise. O and 0 are never taken for one another.
+      </p>
       <table className="w-full">
         <thead>
           <tr className="border-b border-ink">
@@ -246,9 +307,15 @@ function Issuers() {
             <tr key={issuer.id} className="border-b border-line">
               <td className="figure py-1">{issuer.name}</td>
               <td>{issuer.upper ? 'no' : 'yes'}</td>
-              <td className="figure">{[...issuer.noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  ')}</td>
+              <td className="figure">
+                {[...issuer.noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  ')}
+              </td>
               <td className="text-right">
-                <Button tone="quiet" aria-label={`Change ${issuer.name}`} onClick={() => setEditingId(issuer.id)}>
+                <Button
+                  tone="quiet"
+                  aria-label={`Change ${issuer.name}`}
+                  onClick={() => setEditingId(issuer.id)}
+                >
                   Change
                 </Button>
               </td>
@@ -261,28 +328,50 @@ function Issuers() {
           id="new-issuer"
           fields={[
             { name: 'name', label: 'Name', type: 'text', required: true },
-            { name: 'noise', label: 'Marks that are noise', type: 'text', hint: 'Blank: space, dot, dash' },
+            {
+              name: 'noise',
+              label: 'Marks that are noise',
+              type: 'text',
+              hint: 'Blank: space, dot, dash',
+            },
             { name: 'upper', label: 'Case does not count', type: 'check' },
           ]}
           initial={{ upper: true }}
           action="Add issuer"
-          submit={({ noise, ...values }) => write(() => api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }))}
+          submit={({ noise, ...values }) =>
+            write(() =>
+              api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }),
+            )
+          }
         />
       </Folded>
       {editing && (
-        <Dialog open onOpenChange={() => setEditingId(null)} title={`How ${editing.name} writes its numbers`}>
+        <Dialog
+          open
+          onOpenChange={() => setEditingId(null)}
+          title={`How ${editing.name} writes its numbers`}
+        >
           <Form
             id={`issuer-${editing.id}`}
             columns={1}
             fields={[
               { name: 'name', label: 'Name', type: 'text', required: true },
-              { name: 'marks', label: 'Marks that are noise, beside the space', type: 'text', hint: 'Every number of this issuer is spelled anew' },
+              {
+                name: 'marks',
+                label: 'Marks that are noise, beside the space',
+                type: 'text',
+                hint: 'Every number of this issuer is spelled anew',
+              },
               { name: 'upper', label: 'Case does not count', type: 'check' },
             ]}
             initial={{ ...editing, marks: editing.noise.trim() }}
             action="Save"
             submit={async ({ marks, ...values }) => {
-              await api.patch(`/issuers/${editing.id}`, { version: editing.version, ...values, noise: ` ${marks ?? ''}` })
+              await api.patch(`/issuers/${editing.id}`, {
+                version: editing.version,
+                ...values,
+                noise: ` ${marks ?? ''}`,
+              })
               await refresh()
               setEditingId(null)
             }}

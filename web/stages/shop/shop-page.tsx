@@ -28,7 +28,13 @@ export function Component() {
   return (
     <main className="flex min-h-screen flex-col text-[22px] leading-snug">
       <Loaded of={parts} what="the lines">
-        {(list) => <Cards build={build} name={header?.build.name ?? ''} cards={[...(pairing ? measures(pairing) : []), ...list.lines.map(lineCard)]} />}
+        {(list) => (
+          <Cards
+            build={build}
+            name={header?.build.name ?? ''}
+            cards={[...(pairing ? measures(pairing) : []), ...list.lines.map(lineCard)]}
+          />
+        )}
       </Loaded>
     </main>
   )
@@ -47,7 +53,13 @@ function measures(pairing: PairingDetail): Card[] {
           key,
           head: `Measure · about ${field.minutes} min`,
           words: field.label,
-          detail: [field.partName, `For ${joint.title.toLowerCase()}`, ...(method && method in METHODS ? [`By ${METHODS[method as keyof typeof METHODS].words}`] : [])],
+          detail: [
+            field.partName,
+            `For ${joint.title.toLowerCase()}`,
+            ...(method && method in METHODS
+              ? [`By ${METHODS[method as keyof typeof METHODS].words}`]
+              : []),
+          ],
           cautions: [],
           field,
         },
@@ -81,7 +93,9 @@ function Cards({ build, name, cards }: { build: string; name: string; cards: rea
     <>
       <header className="flex items-center gap-6 border-b border-ink px-6 py-4">
         <b className="truncate">{name}</b>
-        <span className="figure ml-auto text-steel">{cards.length > 0 ? `${index + 1} of ${cards.length}` : ''}</span>
+        <span className="figure ml-auto text-steel">
+          {cards.length > 0 ? `${index + 1} of ${cards.length}` : ''}
+        </span>
         <Link to={`/builds/${build}/parts`} className="text-accent underline underline-offset-4">
           Leave shop mode
         </Link>
@@ -99,15 +113,25 @@ function Cards({ build, name, cards }: { build: string; name: string; cards: rea
             <Caution key={caution}>{caution}</Caution>
           ))}
           {card.field && (
-            <Button tone="main" className="mt-6 px-8 py-4" onClick={() => setMeasuring(card.field!)}>
+            <Button
+              tone="main"
+              className="mt-6 px-8 py-4"
+              onClick={() => setMeasuring(card.field!)}
+            >
               Record measurement
             </Button>
           )}
         </article>
       ) : (
-        <p className="flex-1 px-6 py-8">Nothing to do here yet: choose a pairing first, and its measurements, parts and work stand here one by one.</p>
+        <p className="flex-1 px-6 py-8">
+          Nothing to do here yet: choose a pairing first, and its measurements, parts and work stand
+          here one by one.
+        </p>
       )}
-      <nav aria-label="Lines" className="sticky bottom-0 grid grid-cols-2 gap-4 border-t border-ink bg-paper px-6 py-4">
+      <nav
+        aria-label="Lines"
+        className="sticky bottom-0 grid grid-cols-2 gap-4 border-t border-ink bg-paper px-6 py-4"
+      >
         <Button className="py-5" disabled={index <= 0} onClick={() => step(-1)}>
           Back
         </Button>

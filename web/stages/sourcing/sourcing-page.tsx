@@ -6,7 +6,15 @@ import { api } from '../../api/client.ts'
 import { act, refresh, removeWithUndo, useSourcing } from '../../api/hooks.ts'
 import type { JobView, SourcingView } from '../../api/types.ts'
 import { HistoryButton } from '../../components/history.tsx'
-import { Button, ButtonLink, Empty, Loaded, Money, PageHead, SheetHead } from '../../components/ui.tsx'
+import {
+  Button,
+  ButtonLink,
+  Empty,
+  Loaded,
+  Money,
+  PageHead,
+  SheetHead,
+} from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { NumberSays } from '../parts/number-says.tsx'
 import { numberWords } from '../parts/words.ts'
@@ -29,7 +37,8 @@ export function Component() {
               </ButtonLink>
             }
           >
-            Sourcing finds the cheapest exact choice of kits, donors and offers for a parts list. The list follows from a pairing: choose one first.
+            Sourcing finds the cheapest exact choice of kits, donors and offers for a parts list.
+            The list follows from a pairing: choose one first.
           </Empty>
         ) : (
           <Plan build={build} view={view} job={job} start={start} cancel={cancel} />
@@ -68,18 +77,46 @@ function useSolve(build: string) {
       setJob({ ...made, elapsedMs: 0 })
       setId(made.id)
     })
-  const cancel = (): Promise<boolean> => act(() => (id ? api.remove(`/jobs/${id}`) : Promise.resolve()))
+  const cancel = (): Promise<boolean> =>
+    act(() => (id ? api.remove(`/jobs/${id}`) : Promise.resolve()))
   return { job, start, cancel }
 }
 
-function Plan({ build, view, job, start, cancel }: { build: string; view: SourcingView; job: JobView | null; start: () => Promise<boolean>; cancel: () => Promise<boolean> }) {
+function Plan({
+  build,
+  view,
+  job,
+  start,
+  cancel,
+}: {
+  build: string
+  view: SourcingView
+  job: JobView | null
+  start: () => Promise<boolean>
+  cancel: () => Promise<boolean>
+}) {
   const [selected, setSelected] = useState<string | null>(null)
   const line = view.lines.find((one) => one.need === selected) ?? null
   const step = (by: number): void =>
-    setSelected((current) => view.lines[Math.max(0, Math.min(view.lines.length - 1, view.lines.findIndex((one) => one.need === current) + by))]?.need ?? null)
+    setSelected(
+      (current) =>
+        view.lines[
+          Math.max(
+            0,
+            Math.min(
+              view.lines.length - 1,
+              view.lines.findIndex((one) => one.need === current) + by,
+            ),
+          )
+        ]?.need ?? null,
+    )
   const lockIn = (one: Line): Promise<boolean> =>
     act(
-      () => api.post(`/builds/${build}/locks`, one.bundle ? { way: 'in', bundle: one.bundle } : { way: 'in', candidate: one.candidate }),
+      () =>
+        api.post(
+          `/builds/${build}/locks`,
+          one.bundle ? { way: 'in', bundle: one.bundle } : { way: 'in', candidate: one.candidate },
+        ),
       'Locked. Solve again to see what it costs.',
     )
   useHotkeys('j', () => step(1), [view])
@@ -91,7 +128,14 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
     <div className="grid h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
       <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} />
-        <PageHead title={headline(view)} detail={view.isCurrent ? view.day && `made ${view.day}` : view.status && 'changed since: solve again'}>
+        <PageHead
+          title={headline(view)}
+          detail={
+            view.isCurrent
+              ? view.day && `made ${view.day}`
+              : view.status && 'changed since: solve again'
+          }
+        >
           <HistoryButton entity="build" id={build} title="this build" />
           {running ? (
             <Button onClick={() => void cancel()}>Stop, keep the best</Button>
@@ -119,13 +163,21 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
           </div>
         )}
         {!view.status && !running && (
-          <Empty>Solve weighs every kept part, kit, donor and offer with shipping, free-over and minimum orders, and proves that nothing cheaper exists.</Empty>
+          <Empty>
+            Solve weighs every kept part, kit, donor and offer with shipping, free-over and minimum
+            orders, and proves that nothing cheaper exists.
+          </Empty>
         )}
-        {view.lines.length > 0 && <PlanTable view={view} selected={selected} onSelect={setSelected} />}
+        {view.lines.length > 0 && (
+          <PlanTable view={view} selected={selected} onSelect={setSelected} />
+        )}
         {view.open.length > 0 && (
           <section className="px-4 py-3">
             <h2 className="font-bold">Open: no source yet</h2>
-            <p className="text-steel">{view.open.map((need) => need.words).join(' · ')}. Type a price on their lines in Parts.</p>
+            <p className="text-steel">
+              {view.open.map((need) => need.words).join(' · ')}. Type a price on their lines in
+              Parts.
+            </p>
           </section>
         )}
         {[...new Set(view.excluded.map((one) => one.why))].slice(0, 6).map((why) => (
@@ -135,7 +187,17 @@ function Plan({ build, view, job, start, cancel }: { build: string; view: Sourci
         ))}
       </div>
       <div className="overflow-y-auto border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0">
-        {line ? <WhyThis build={build} view={view} line={line} onLock={() => void lockIn(line)} onClose={() => setSelected(null)} /> : <Baskets build={build} view={view} />}
+        {line ? (
+          <WhyThis
+            build={build}
+            view={view}
+            line={line}
+            onLock={() => void lockIn(line)}
+            onClose={() => setSelected(null)}
+          />
+        ) : (
+          <Baskets build={build} view={view} />
+        )}
       </div>
     </div>
   )
@@ -146,7 +208,9 @@ function headline(view: SourcingView): string {
   if (view.status === 'proven') return `Proven for ${sourced} of ${view.needs} lines`
   if (view.status === 'gap') return `Best found for ${sourced} of ${view.needs} lines, not proven`
   if (view.status === 'infeasible') return 'No plan is possible'
-  return view.status === 'none' ? 'Stopped before a plan was found' : `${view.needs} lines to source`
+  return view.status === 'none'
+    ? 'Stopped before a plan was found'
+    : `${view.needs} lines to source`
 }
 
 function Progress({ job, currency }: { job: JobView; currency: string }) {
@@ -168,7 +232,15 @@ function Progress({ job, currency }: { job: JobView; currency: string }) {
   )
 }
 
-function PlanTable({ view, selected, onSelect }: { view: SourcingView; selected: string | null; onSelect: (need: string) => void }) {
+function PlanTable({
+  view,
+  selected,
+  onSelect,
+}: {
+  view: SourcingView
+  selected: string | null
+  onSelect: (need: string) => void
+}) {
   return (
     <table className="w-full">
       <thead>
@@ -182,9 +254,20 @@ function PlanTable({ view, selected, onSelect }: { view: SourcingView; selected:
       </thead>
       <tbody>
         {view.lines.map((line) => (
-          <tr key={line.need} aria-selected={line.need === selected} className={clsx('border-b border-line', line.need === selected ? 'bg-chosen' : 'hover:bg-bench/50')}>
+          <tr
+            key={line.need}
+            aria-selected={line.need === selected}
+            className={clsx(
+              'border-b border-line',
+              line.need === selected ? 'bg-chosen' : 'hover:bg-bench/50',
+            )}
+          >
             <td className="py-1.5 pl-4">
-              <button type="button" className="text-left font-bold" onClick={() => onSelect(line.need)}>
+              <button
+                type="button"
+                className="text-left font-bold"
+                onClick={() => onSelect(line.need)}
+              >
                 {line.words}
               </button>
             </td>
@@ -203,12 +286,16 @@ function PlanTable({ view, selected, onSelect }: { view: SourcingView; selected:
               price <Money minor={bundle.priceMinor} currency={view.currency} />
               {bundle.resaleMinor + bundle.scrapMinor > 0 && (
                 <>
-                  , less resale and scrap <Money minor={bundle.resaleMinor + bundle.scrapMinor} currency={view.currency} />
+                  , less resale and scrap{' '}
+                  <Money minor={bundle.resaleMinor + bundle.scrapMinor} currency={view.currency} />
                 </>
               )}
             </td>
             <td className="pr-4 text-right">
-              <Money minor={bundle.priceMinor - bundle.resaleMinor - bundle.scrapMinor} currency={view.currency} />
+              <Money
+                minor={bundle.priceMinor - bundle.resaleMinor - bundle.scrapMinor}
+                currency={view.currency}
+              />
             </td>
           </tr>
         ))}
@@ -223,8 +310,11 @@ function PlanTable({ view, selected, onSelect }: { view: SourcingView; selected:
         ))}
         <tr className="border-b border-ink">
           <td className="py-2 pl-4 font-bold" colSpan={4}>
-            Total, tax included{view.boundMinor !== null && view.status === 'gap' ? ', nothing is below ' : ''}
-            {view.boundMinor !== null && view.status === 'gap' && <Money minor={view.boundMinor} currency={view.currency} />}
+            Total, tax included
+            {view.boundMinor !== null && view.status === 'gap' ? ', nothing is below ' : ''}
+            {view.boundMinor !== null && view.status === 'gap' && (
+              <Money minor={view.boundMinor} currency={view.currency} />
+            )}
           </td>
           <td className="pr-4 text-right font-bold">
             <Money minor={view.totalMinor} currency={view.currency} />
@@ -236,10 +326,29 @@ function PlanTable({ view, selected, onSelect }: { view: SourcingView; selected:
 }
 
 /** What was chosen for a line, and what else there was. */
-function WhyThis({ build, view, line, onLock, onClose }: { build: string; view: SourcingView; line: Line; onLock: () => void; onClose: () => void }) {
+function WhyThis({
+  build,
+  view,
+  line,
+  onLock,
+  onClose,
+}: {
+  build: string
+  view: SourcingView
+  line: Line
+  onLock: () => void
+  onClose: () => void
+}) {
   const unit = line.bundle ? null : line.costMinor
   const lock = (way: 'in' | 'out', rival: Line['rivals'][number]): Promise<boolean> =>
-    act(() => api.post(`/builds/${build}/locks`, { way, ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }) }), 'Locked. Solve again to see what it costs.')
+    act(
+      () =>
+        api.post(`/builds/${build}/locks`, {
+          way,
+          ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }),
+        }),
+      'Locked. Solve again to see what it costs.',
+    )
   return (
     <aside aria-label={`Why this: ${line.words}`} className="flex flex-col gap-3">
       <SheetHead title={line.words} onClose={onClose} />
@@ -254,7 +363,13 @@ function WhyThis({ build, view, line, onLock, onClose }: { build: string; view: 
         <Button
           onClick={() =>
             void act(
-              () => api.post(`/builds/${build}/locks`, line.bundle ? { way: 'out', bundle: line.bundle } : { way: 'out', candidate: line.candidate }),
+              () =>
+                api.post(
+                  `/builds/${build}/locks`,
+                  line.bundle
+                    ? { way: 'out', bundle: line.bundle }
+                    : { way: 'out', candidate: line.candidate },
+                ),
               'Left out. Solve again.',
             )
           }
@@ -269,11 +384,19 @@ function WhyThis({ build, view, line, onLock, onClose }: { build: string; view: 
           <li key={rival.id} className="border-b border-line py-1.5">
             <div className="flex gap-2">
               {rival.words}
-              <span className="ml-auto">{rival.minor === null ? <span className="text-steel">in the bundle</span> : <Money minor={rival.minor} currency={view.currency} />}</span>
+              <span className="ml-auto">
+                {rival.minor === null ? (
+                  <span className="text-steel">in the bundle</span>
+                ) : (
+                  <Money minor={rival.minor} currency={view.currency} />
+                )}
+              </span>
             </div>
             <div className="flex items-center text-steel">
               {numberWords(rival.number)}
-              {rival.minor !== null && unit !== null ? ` · ${rival.minor - unit >= 0 ? '+' : '−'}${(Math.abs(rival.minor - unit) / 100).toFixed(2)} by itself` : ''}
+              {rival.minor !== null && unit !== null
+                ? ` · ${rival.minor - unit >= 0 ? '+' : '−'}${(Math.abs(rival.minor - unit) / 100).toFixed(2)} by itself`
+                : ''}
               <span className="ml-auto">
                 <Button tone="quiet" onClick={() => void lock('in', rival)}>
                   Take this
@@ -283,7 +406,11 @@ function WhyThis({ build, view, line, onLock, onClose }: { build: string; view: 
           </li>
         ))}
       </ul>
-      {line.rivalCount > line.rivals.length && <p className="text-steel">{line.rivalCount - line.rivals.length} more, none cheaper than the last shown.</p>}
+      {line.rivalCount > line.rivals.length && (
+        <p className="text-steel">
+          {line.rivalCount - line.rivals.length} more, none cheaper than the last shown.
+        </p>
+      )}
     </aside>
   )
 }
@@ -293,7 +420,9 @@ function Baskets({ build, view }: { build: string; view: SourcingView }) {
     <aside aria-label="Baskets and locks" className="flex flex-col gap-4">
       <section>
         <h2 className="text-[15px] font-bold">Baskets</h2>
-        {view.baskets.length === 0 && <p className="text-steel">One basket a supplier, once there is a plan.</p>}
+        {view.baskets.length === 0 && (
+          <p className="text-steel">One basket a supplier, once there is a plan.</p>
+        )}
         {view.baskets.map((basket) => (
           <div key={basket.supplier} className="border-b border-line py-2">
             <div className="flex">
@@ -304,11 +433,21 @@ function Baskets({ build, view }: { build: string; view: SourcingView }) {
             </div>
             <div className="text-steel">
               {basket.items.length} {basket.items.length === 1 ? 'item' : 'items'}, shipping{' '}
-              {basket.shippingMinor === 0 ? 'free' : <Money minor={basket.shippingMinor} currency={view.currency} />}
+              {basket.shippingMinor === 0 ? (
+                'free'
+              ) : (
+                <Money minor={basket.shippingMinor} currency={view.currency} />
+              )}
             </div>
             <Button
               tone="quiet"
-              onClick={() => void act(() => api.post(`/builds/${build}/locks`, { way: 'out', supplierId: basket.supplier }), `${basket.name} is left out. Solve again.`)}
+              onClick={() =>
+                void act(
+                  () =>
+                    api.post(`/builds/${build}/locks`, { way: 'out', supplierId: basket.supplier }),
+                  `${basket.name} is left out. Solve again.`,
+                )
+              }
             >
               Buy nothing there
             </Button>
@@ -317,12 +456,19 @@ function Baskets({ build, view }: { build: string; view: SourcingView }) {
       </section>
       <section>
         <h2 className="text-[15px] font-bold">Locks</h2>
-        {view.locks.length === 0 && <p className="text-steel">Select a line and press l to keep its source.</p>}
+        {view.locks.length === 0 && (
+          <p className="text-steel">Select a line and press l to keep its source.</p>
+        )}
         {view.locks.map((lock) => (
           <p key={lock.id} className="flex items-start gap-2 border-b border-line py-1">
             {lock.words}
             <span className="ml-auto">
-              <Button tone="quiet" onClick={() => void removeWithUndo(`/builds/${build}/locks/${lock.id}`, 'The lock is off.')}>
+              <Button
+                tone="quiet"
+                onClick={() =>
+                  void removeWithUndo(`/builds/${build}/locks/${lock.id}`, 'The lock is off.')
+                }
+              >
                 Unlock
               </Button>
             </span>

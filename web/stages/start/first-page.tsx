@@ -9,7 +9,15 @@ import { act } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import { usePerson } from '../../api/person.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
-import { Button, ButtonLink, Empty, GradeWord, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import {
+  Button,
+  ButtonLink,
+  Empty,
+  GradeWord,
+  Loaded,
+  Money,
+  PageHead,
+} from '../../components/ui.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
 
 interface First {
@@ -70,8 +78,11 @@ export function Component() {
             </ButtonLink>
           </PageHead>
           {answer.pairing === null ? (
-            <Empty action={<ButtonLink to={`/builds/${build}/pairing`}>Choose a pairing</ButtonLink>}>
-              Without an engine and a gearbox there is nothing to work out yet. A type of each is enough for a first answer.
+            <Empty
+              action={<ButtonLink to={`/builds/${build}/pairing`}>Choose a pairing</ButtonLink>}
+            >
+              Without an engine and a gearbox there is nothing to work out yet. A type of each is
+              enough for a first answer.
             </Empty>
           ) : (
             <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-8 px-4 pb-12 max-[1000px]:grid-cols-1">
@@ -94,7 +105,8 @@ export function Component() {
 
 const Span = ({ range, currency }: { range: Range; currency: string }) => (
   <>
-    <Money minor={range.low} currency={currency} whole /> to <Money minor={range.high} currency={currency} whole />
+    <Money minor={range.low} currency={currency} whole /> to{' '}
+    <Money minor={range.high} currency={currency} whole />
   </>
 )
 
@@ -105,8 +117,14 @@ function Sums({ answer }: { answer: First }) {
       <dl className="grid grid-cols-3 border-y border-ink">
         {[
           { words: 'Parts', value: <Span range={answer.parts} currency={answer.currency} /> },
-          { words: 'Hours', value: `${Math.round(answer.hours.low)} to ${Math.round(answer.hours.high)} h` },
-          { words: 'Parts and labour', value: <Span range={answer.total} currency={answer.currency} /> },
+          {
+            words: 'Hours',
+            value: `${Math.round(answer.hours.low)} to ${Math.round(answer.hours.high)} h`,
+          },
+          {
+            words: 'Parts and labour',
+            value: <Span range={answer.total} currency={answer.currency} />,
+          },
         ].map(({ words, value }) => (
           <div key={words} className="border-l border-line px-3 py-2 first:border-l-0 first:pl-0">
             <dt className="text-steel">{words}</dt>
@@ -115,9 +133,12 @@ function Sums({ answer }: { answer: First }) {
         ))}
       </dl>
       <p className="mt-1 text-steel">
-        {answer.lines.length} lines, {assumed} of them by the range of their kind (<GradeWord grade="assumed" />
+        {answer.lines.length} lines, {assumed} of them by the range of their kind (
+        <GradeWord grade="assumed" />
         ): every line at its least, every line at its most. To plan with, not to buy on.
-        {answer.unpriced > 0 ? ` ${answer.unpriced} have no range in ${answer.currency}: add an exchange rate to EUR in Settings.` : ''}
+        {answer.unpriced > 0
+          ? ` ${answer.unpriced} have no range in ${answer.currency}: add an exchange rate to EUR in Settings.`
+          : ''}
       </p>
     </section>
   )
@@ -174,7 +195,10 @@ function MeasureFirst({ build, answer }: { build: string; answer: First }) {
       <h2 className="mb-1 font-bold">Measure first</h2>
       <ol>
         {answer.measure.map((field) => (
-          <li key={`${field.port}.${field.field}`} className="flex items-baseline gap-3 border-b border-line py-1">
+          <li
+            key={`${field.port}.${field.field}`}
+            className="flex items-baseline gap-3 border-b border-line py-1"
+          >
             <Link
               className="text-accent underline underline-offset-2"
               to={`/builds/${build}/pairing?engine=${answer.engineId}&transmission=${answer.transmissionId}&joint=${field.joints[0]}`}
@@ -196,12 +220,18 @@ function ToSettle({ build, answer }: { build: string; answer: First }) {
   const decide = (need: string, words: string, how: 'confirm' | 'drop'): Promise<boolean> =>
     act(
       () => api.post(`/builds/${build}/decisions`, { needId: need, act: how }),
-      how === 'confirm' ? `${words}: confirmed, it is on the list.` : `${words}: dropped. Ctrl+Z takes that back.`,
+      how === 'confirm'
+        ? `${words}: confirmed, it is on the list.`
+        : `${words}: dropped. Ctrl+Z takes that back.`,
     )
   return (
     <section>
       <h2 className="font-bold">Confirm or drop</h2>
-      <p className="mb-1 text-steel">{lines.length > 0 ? `${lines.length} small things that stop a build on the day.` : 'All settled.'}</p>
+      <p className="mb-1 text-steel">
+        {lines.length > 0
+          ? `${lines.length} small things that stop a build on the day.`
+          : 'All settled.'}
+      </p>
       {lines.map((line) => (
         <div key={line.need} className="flex items-start gap-3 border-b border-line py-1">
           <span className="min-w-0">
@@ -209,10 +239,18 @@ function ToSettle({ build, answer }: { build: string; answer: First }) {
             <span className="block text-steel">{line.why}</span>
           </span>
           <span className="ml-auto whitespace-nowrap">
-            <Button tone="quiet" aria-label={`Confirm ${line.words}`} onClick={() => void decide(line.need, line.words, 'confirm')}>
+            <Button
+              tone="quiet"
+              aria-label={`Confirm ${line.words}`}
+              onClick={() => void decide(line.need, line.words, 'confirm')}
+            >
               Confirm
             </Button>{' '}
-            <Button tone="quiet" aria-label={`Drop ${line.words}`} onClick={() => void decide(line.need, line.words, 'drop')}>
+            <Button
+              tone="quiet"
+              aria-label={`Drop ${line.words}`}
+              onClick={() => void decide(line.need, line.words, 'drop')}
+            >
               Drop
             </Button>
           </span>
@@ -229,7 +267,11 @@ function Stoppers({ build, answer }: { build: string; answer: First }) {
   return (
     <StopperQuestions
       stoppers={stoppers}
-      onAnswer={(question, says) => void said.say(question, says, () => act(() => api.post(`/builds/${build}/stoppers`, { question, says, saidBy: person.name })))}
+      onAnswer={(question, says) =>
+        void said.say(question, says, () =>
+          act(() => api.post(`/builds/${build}/stoppers`, { question, says, saidBy: person.name })),
+        )
+      }
     />
   )
 }

@@ -73,7 +73,8 @@ const readDraft = (): Typed => {
 }
 
 const MASS = exact('Kerb mass', 'kg')
-const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
+const input =
+  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
 
 /** A new build in two minutes: what is known, however little, and the twelve questions that stop builds. */
 export function Component() {
@@ -112,9 +113,14 @@ function Start({ offered }: { offered: Offered }) {
     }
     if (typed.name.trim() === '') wrong.name = 'Give it a name: what the shop calls it.'
     const currency = typed.currency.trim().toUpperCase()
-    if (!isCurrency(currency)) wrong.currency = `"${typed.currency}" is not a currency. Use an ISO 4217 code, such as EUR.`
-    const massKg = typed.mass.trim() === '' ? null : read('mass', () => parseQuantity(typed.mass, 'kg', reading))
-    const labourRateMinor = typed.labour.trim() === '' || wrong.currency ? 0 : read('labour', () => parseMoney(typed.labour, currency))
+    if (!isCurrency(currency))
+      wrong.currency = `"${typed.currency}" is not a currency. Use an ISO 4217 code, such as EUR.`
+    const massKg =
+      typed.mass.trim() === '' ? null : read('mass', () => parseQuantity(typed.mass, 'kg', reading))
+    const labourRateMinor =
+      typed.labour.trim() === '' || wrong.currency
+        ? 0
+        : read('labour', () => parseMoney(typed.labour, currency))
     setFaults(wrong)
     if (Object.keys(wrong).length > 0) return
     setStarting(true)
@@ -139,7 +145,10 @@ function Start({ offered }: { offered: Offered }) {
       navigate(`/builds/${build.id}/first`)
     } catch (error) {
       if (!(error instanceof ApiProblem)) throw error
-      setFaults({ '': error.message, ...Object.fromEntries(error.errors.map(({ path, message }) => [path, message])) })
+      setFaults({
+        '': error.message,
+        ...Object.fromEntries(error.errors.map(({ path, message }) => [path, message])),
+      })
     } finally {
       setStarting(false)
     }
@@ -147,39 +156,96 @@ function Start({ offered }: { offered: Offered }) {
 
   return (
     <form onSubmit={(event) => void start(event)} noValidate>
-      <PageHead title="Start a build" detail="Two minutes. Leave out what you do not know: it is asked for later, where it decides something" />
+      <PageHead
+        title="Start a build"
+        detail="Two minutes. Leave out what you do not know: it is asked for later, where it decides something"
+      />
       <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1.15fr)] gap-x-8 px-4 pb-28 max-[1000px]:grid-cols-1">
         <div className="flex flex-col gap-3">
           <div className="grid grid-cols-[1fr_88px_112px] gap-x-4">
             <Field label="Name" fault={faults.name}>
-              {(shared) => <input {...shared} value={typed.name} onChange={(event) => set({ name: event.target.value })} className={input} />}
+              {(shared) => (
+                <input
+                  {...shared}
+                  value={typed.name}
+                  onChange={(event) => set({ name: event.target.value })}
+                  className={input}
+                />
+              )}
             </Field>
             <Field label="Currency" fault={faults.currency}>
-              {(shared) => <input {...shared} value={typed.currency} onChange={(event) => set({ currency: event.target.value })} className={`${input} figure`} />}
+              {(shared) => (
+                <input
+                  {...shared}
+                  value={typed.currency}
+                  onChange={(event) => set({ currency: event.target.value })}
+                  className={`${input} figure`}
+                />
+              )}
             </Field>
             <Field label="Labour an hour" fault={faults.labour}>
               {(shared) => (
-                <input {...shared} value={typed.labour} inputMode="decimal" onChange={(event) => set({ labour: event.target.value })} className={`${input} figure text-right`} />
+                <input
+                  {...shared}
+                  value={typed.labour}
+                  inputMode="decimal"
+                  onChange={(event) => set({ labour: event.target.value })}
+                  className={`${input} figure text-right`}
+                />
               )}
             </Field>
           </div>
           <fieldset className="border-t border-ink pt-2">
             <legend className="pr-2 font-bold">The vehicle</legend>
-            <PartChoice label="Recipient" kind="vehicle" offered={offered} value={typed.recipient} fault={faults.recipient} onChange={(recipient) => set({ recipient })} />
+            <PartChoice
+              label="Recipient"
+              kind="vehicle"
+              offered={offered}
+              value={typed.recipient}
+              fault={faults.recipient}
+              onChange={(recipient) => set({ recipient })}
+            />
             <div className="mt-2 grid grid-cols-2 gap-x-4">
               <Field label="Driven tyre" fault={faults.tyre} hint="As on its side: 185/80R14">
-                {(shared) => <input {...shared} value={typed.tyre} onChange={(event) => set({ tyre: event.target.value })} className={`${input} figure`} />}
+                {(shared) => (
+                  <input
+                    {...shared}
+                    value={typed.tyre}
+                    onChange={(event) => set({ tyre: event.target.value })}
+                    className={`${input} figure`}
+                  />
+                )}
               </Field>
               <Field label="Mass" fault={faults.mass} hint="To 100 kg is good enough">
-                {(shared) => <TypedInput id={shared.id} words={MASS} value={typed.mass} invalid={faults.mass !== undefined} onChange={(mass) => set({ mass })} />}
+                {(shared) => (
+                  <TypedInput
+                    id={shared.id}
+                    words={MASS}
+                    value={typed.mass}
+                    invalid={faults.mass !== undefined}
+                    onChange={(mass) => set({ mass })}
+                  />
+                )}
               </Field>
             </div>
           </fieldset>
           <fieldset className="border-t border-ink pt-2">
             <legend className="pr-2 font-bold">What goes in</legend>
             <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-x-4 gap-y-2">
-              <PartChoice label="Engine" kind="engine" offered={offered} value={typed.engine} fault={faults.engine} onChange={(engine) => set({ engine })} />
-              <Family label="Engine's pattern family" offered={offered} value={typed.engineFamily} onChange={(engineFamily) => set({ engineFamily })} />
+              <PartChoice
+                label="Engine"
+                kind="engine"
+                offered={offered}
+                value={typed.engine}
+                fault={faults.engine}
+                onChange={(engine) => set({ engine })}
+              />
+              <Family
+                label="Engine's pattern family"
+                offered={offered}
+                value={typed.engineFamily}
+                onChange={(engineFamily) => set({ engineFamily })}
+              />
               <PartChoice
                 label="Gearbox"
                 kind="transmission"
@@ -188,10 +254,20 @@ function Start({ offered }: { offered: Offered }) {
                 fault={faults.transmission}
                 onChange={(transmission) => set({ transmission })}
               />
-              <Family label="Gearbox's pattern family" offered={offered} value={typed.transmissionFamily} onChange={(transmissionFamily) => set({ transmissionFamily })} />
+              <Family
+                label="Gearbox's pattern family"
+                offered={offered}
+                value={typed.transmissionFamily}
+                onChange={(transmissionFamily) => set({ transmissionFamily })}
+              />
             </div>
             <label className="mt-1 flex items-center gap-2 py-1">
-              <input type="checkbox" checked={typed.keepsGearbox} onChange={(event) => set({ keepsGearbox: event.target.checked })} className="size-4 accent-(--color-accent)" />
+              <input
+                type="checkbox"
+                checked={typed.keepsGearbox}
+                onChange={(event) => set({ keepsGearbox: event.target.checked })}
+                className="size-4 accent-(--color-accent)"
+              />
               The gearbox is the vehicle's own, and stays
             </label>
             <PartChoice
@@ -208,7 +284,12 @@ function Start({ offered }: { offered: Offered }) {
             <legend className="pr-2 font-bold">What for, and what must still work</legend>
             <Field label="Use" fault={faults.use} hint="Decides the torque factor">
               {(shared) => (
-                <select {...shared} value={typed.use} onChange={(event) => set({ use: event.target.value })} className={input}>
+                <select
+                  {...shared}
+                  value={typed.use}
+                  onChange={(event) => set({ use: event.target.value })}
+                  className={input}
+                >
                   <option value="">Not said</option>
                   {USES.map(({ value, words }) => (
                     <option key={value} value={value}>
@@ -225,7 +306,13 @@ function Start({ offered }: { offered: Offered }) {
                     type="checkbox"
                     className="size-4 accent-(--color-accent)"
                     checked={typed.mustWork.includes(kind)}
-                    onChange={(event) => set({ mustWork: event.target.checked ? [...typed.mustWork, kind] : typed.mustWork.filter((one) => one !== kind) })}
+                    onChange={(event) =>
+                      set({
+                        mustWork: event.target.checked
+                          ? [...typed.mustWork, kind]
+                          : typed.mustWork.filter((one) => one !== kind),
+                      })
+                    }
                   />
                   {kindWords(kind)}
                 </label>
@@ -234,7 +321,10 @@ function Start({ offered }: { offered: Offered }) {
           </fieldset>
         </div>
         <StopperQuestions
-          stoppers={offered.stoppers.map((stopper) => ({ ...stopper, says: typed.stoppers[stopper.id] ?? null }))}
+          stoppers={offered.stoppers.map((stopper) => ({
+            ...stopper,
+            says: typed.stoppers[stopper.id] ?? null,
+          }))}
           onAnswer={(question, says) => set({ stoppers: { ...typed.stoppers, [question]: says } })}
         />
       </div>
@@ -266,7 +356,8 @@ function choiceOf(value: string, family = '', isRecipients = false): object | nu
   const [how = '', ...rest] = value.split(':')
   const id = rest.join(':')
   if (how === 'part') return { partId: id, isRecipients }
-  if (how === 'template') return { template: id, ...(family.trim() ? { family: family.trim() } : {}), isRecipients }
+  if (how === 'template')
+    return { template: id, ...(family.trim() ? { family: family.trim() } : {}), isRecipients }
   return family.trim() ? { family: family.trim(), isRecipients } : null
 }
 
@@ -279,7 +370,11 @@ function Field({
   label: string
   hint?: string
   fault: string | undefined
-  children: (shared: { id: string; 'aria-invalid': boolean; 'aria-describedby': string }) => React.ReactNode
+  children: (shared: {
+    id: string
+    'aria-invalid': boolean
+    'aria-describedby': string
+  }) => React.ReactNode
 }) {
   const id = useId()
   return (
@@ -288,7 +383,10 @@ function Field({
         {label}
       </label>
       {children({ id, 'aria-invalid': fault !== undefined, 'aria-describedby': `${id}-help` })}
-      <p id={`${id}-help`} className={fault ? 'mt-0.5 border-l-[3px] border-clash pl-2' : 'text-steel'}>
+      <p
+        id={`${id}-help`}
+        className={fault ? 'mt-0.5 border-l-[3px] border-clash pl-2' : 'text-steel'}
+      >
         {fault ?? hint}
       </p>
     </div>
@@ -319,7 +417,12 @@ function PartChoice({
   return (
     <Field label={label} fault={fault} {...(says ? { hint: says } : {})}>
       {(shared) => (
-        <select {...shared} value={value} onChange={(event) => onChange(event.target.value)} className={input}>
+        <select
+          {...shared}
+          value={value}
+          onChange={(event) => onChange(event.target.value)}
+          className={input}
+        >
           <option value="">{none}</option>
           {parts.length > 0 && (
             <optgroup label="In the catalogue">
@@ -343,12 +446,29 @@ function PartChoice({
   )
 }
 
-function Family({ label, offered, value, onChange }: { label: string; offered: Offered; value: string; onChange: (value: string) => void }) {
+function Family({
+  label,
+  offered,
+  value,
+  onChange,
+}: {
+  label: string
+  offered: Offered
+  value: string
+  onChange: (value: string) => void
+}) {
   return (
     <Field label={label} fault={undefined} hint="Settles the bolts; blank: not known">
       {(shared) => (
         <>
-          <input {...shared} list={`${shared.id}-list`} value={value} onChange={(event) => onChange(event.target.value)} className={input} autoComplete="off" />
+          <input
+            {...shared}
+            list={`${shared.id}-list`}
+            value={value}
+            onChange={(event) => onChange(event.target.value)}
+            className={input}
+            autoComplete="off"
+          />
           <datalist id={`${shared.id}-list`}>
             {offered.families.map((family) => (
               <option key={family.id} value={family.id}>

@@ -24,16 +24,30 @@ export function StopperQuestions({
           <span className="flex w-[216px] justify-end gap-3">
             {ANSWERS.map((answer) => (
               <label key={answer.says} className="flex items-center gap-1.5 whitespace-nowrap">
-                <input type="radio" name={`stopper-${id}`} checked={says === answer.says} onChange={() => onAnswer(id, answer.says)} className="accent-(--color-accent)" />
+                <input
+                  type="radio"
+                  name={`stopper-${id}`}
+                  checked={says === answer.says}
+                  onChange={() => onAnswer(id, answer.says)}
+                  className="accent-(--color-accent)"
+                />
                 {answer.words}
               </label>
             ))}
           </span>
           {(says === 'no' || says === 'unknown') && (
-            <p className={`clear-both border-l-[3px] pl-2 ${says === 'no' ? 'border-clash' : 'border-unmeasured'}`}>{says === 'no' ? no : find}</p>
+            <p
+              className={`clear-both border-l-[3px] pl-2 ${says === 'no' ? 'border-clash' : 'border-unmeasured'}`}
+            >
+              {says === 'no' ? no : find}
+            </p>
           )}
           {says !== null && (
-            <p className="clear-both text-steel">{joint === null ? 'Asked, not judged: no joint computes this yet.' : 'Kept as a claim; its joint is computed.'}</p>
+            <p className="clear-both text-steel">
+              {joint === null
+                ? 'Asked, not judged: no joint computes this yet.'
+                : 'Kept as a claim; its joint is computed.'}
+            </p>
           )}
         </fieldset>
       ))}

@@ -27,7 +27,8 @@ interface Source {
   readonly text: string
   readonly file: File | null
 }
-const bodyOf = ({ text, file }: Source): Blob | null => file ?? (text.trim() === '' ? null : new Blob([text]))
+const bodyOf = ({ text, file }: Source): Blob | null =>
+  file ?? (text.trim() === '' ? null : new Blob([text]))
 
 /** Offers from CSV: preview first, then all or nothing. */
 export function Component() {
@@ -54,13 +55,21 @@ export function Component() {
     })
   return (
     <>
-      <PageHead title="Import offers" detail="CSV with commas, semicolons or tabs; all rows are taken, or none">
+      <PageHead
+        title="Import offers"
+        detail="CSV with commas, semicolons or tabs; all rows are taken, or none"
+      >
         <ButtonLink to="/suppliers">Suppliers</ButtonLink>
       </PageHead>
       <div className="max-w-4xl px-4 pb-12">
         <p className="mb-3">
-          The first line names the columns: <span className="figure">supplier, issuer, number, description, price, currency, taxIncluded, pack, stock, leadDays, condition</span>.
-          With semicolons or tabs a price may have a decimal comma. Blank pack is 1, blank stock or leadDays is not known.
+          The first line names the columns:{' '}
+          <span className="figure">
+            supplier, issuer, number, description, price, currency, taxIncluded, pack, stock,
+            leadDays, condition
+          </span>
+          . With semicolons or tabs a price may have a decimal comma. Blank pack is 1, blank stock
+          or leadDays is not known.
         </p>
         <label className="inline-flex cursor-pointer items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-accent hover:bg-bench">
           Choose a file
@@ -80,7 +89,13 @@ export function Component() {
           <legend className="font-semibold">A comma in this file's prices</legend>
           {DECIMALS.map(({ value, words }) => (
             <label key={value} className="flex items-center gap-1.5">
-              <input type="radio" name="decimal" checked={decimal === value} onChange={() => void show(source, value)} className="accent-(--color-accent)" />
+              <input
+                type="radio"
+                name="decimal"
+                checked={decimal === value}
+                onChange={() => void show(source, value)}
+                className="accent-(--color-accent)"
+              />
               {words}
             </label>
           ))}
@@ -104,11 +119,16 @@ export function Component() {
             preview={preview}
             onImport={() =>
               void run(async () => {
-                const done = await api.post<Preview>(`/offers/import?decimal=${decimal}`, bodyOf(source))
+                const done = await api.post<Preview>(
+                  `/offers/import?decimal=${decimal}`,
+                  bodyOf(source),
+                )
                 await refresh()
                 setSource({ text: '', file: null })
                 setPreview(null)
-                setSaid(`Imported: ${done.added} added, ${done.updated} updated${done.unchanged > 0 ? `, ${done.unchanged} as they were` : ''}.`)
+                setSaid(
+                  `Imported: ${done.added} added, ${done.updated} updated${done.unchanged > 0 ? `, ${done.unchanged} as they were` : ''}.`,
+                )
               })
             }
           />
@@ -124,9 +144,12 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
   return (
     <section aria-label="Preview" className="mt-4">
       <p className="mb-2">
-        <b>{preview.added} to add</b>, {preview.updated} to update,{preview.unchanged > 0 && ` ${preview.unchanged} as they are,`} {preview.newPartCount} new{' '}
+        <b>{preview.added} to add</b>, {preview.updated} to update,
+        {preview.unchanged > 0 && ` ${preview.unchanged} as they are,`} {preview.newPartCount} new{' '}
         {preview.newPartCount === 1 ? 'part' : 'parts'} to sort
-        {preview.newIssuers.length > 0 && `; new issuers, with the default rule: ${preview.newIssuers.join(', ')}`}.
+        {preview.newIssuers.length > 0 &&
+          `; new issuers, with the default rule: ${preview.newIssuers.join(', ')}`}
+        .
       </p>
       {preview.bad.length === 0 ? (
         <Button tone="main" onClick={onImport}>
@@ -135,8 +158,9 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
       ) : (
         <>
           <p className="border-l-[3px] border-clash pl-2.5" role="alert">
-            {preview.badCount} {preview.badCount === 1 ? 'cell is' : 'cells are'} wrong{preview.badCount > SHOWN ? `, the first ${SHOWN} shown` : ''}. Nothing is imported until all
-            are mended.
+            {preview.badCount} {preview.badCount === 1 ? 'cell is' : 'cells are'} wrong
+            {preview.badCount > SHOWN ? `, the first ${SHOWN} shown` : ''}. Nothing is imported
+            until all are mended.
           </p>
           <table className="mt-2 w-full">
             <thead>
@@ -148,7 +172,10 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
             </thead>
             <tbody>
               {preview.bad.slice(0, SHOWN).map((cell) => (
-                <tr key={`${cell.line}${cell.column}${cell.message}`} className="border-b border-line">
+                <tr
+                  key={`${cell.line}${cell.column}${cell.message}`}
+                  className="border-b border-line"
+                >
                   <td className="figure py-1">{cell.line}</td>
                   <td className="figure">{cell.column}</td>
                   <td>{cell.message}</td>
@@ -165,7 +192,8 @@ function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () =>
             .slice(0, 12)
             .map((part) => `${part.issuer} ${part.number}`)
             .join(', ')}
-          {preview.newPartCount > 12 ? ' …' : ''}. They wait as unsorted until their kind is set in Catalogue.
+          {preview.newPartCount > 12 ? ' …' : ''}. They wait as unsorted until their kind is set in
+          Catalogue.
         </p>
       )}
     </section>

@@ -12,7 +12,10 @@ export function Component() {
   const suppliers = useSuppliers()
   const [editingId, setEditingId] = useState<string | null>(null)
   // The row as it is stored now, not as it was when the dialog opened.
-  const editing: Supplier | 'new' | null = editingId === 'new' ? 'new' : (suppliers.data?.items.find((one) => one.id === editingId) ?? null)
+  const editing: Supplier | 'new' | null =
+    editingId === 'new'
+      ? 'new'
+      : (suppliers.data?.items.find((one) => one.id === editingId) ?? null)
   return (
     <>
       <PageHead title="Suppliers" detail="Thresholds compare goods as that supplier states prices">
@@ -32,7 +35,8 @@ export function Component() {
                 </Button>
               }
             >
-              A supplier has a currency, a shipping charge, perhaps a sum over which shipping is free, and a smallest order. The plan weighs all of them.
+              A supplier has a currency, a shipping charge, perhaps a sum over which shipping is
+              free, and a smallest order. The plan weighs all of them.
             </Empty>
           ) : (
             <table className="w-full">
@@ -67,7 +71,15 @@ export function Component() {
                       <Button tone="quiet" onClick={() => setEditingId(one.id)}>
                         Change
                       </Button>
-                      <Button tone="quiet" onClick={() => void removeWithUndo(`/suppliers/${one.id}`, `${one.name} is in the trash.`)}>
+                      <Button
+                        tone="quiet"
+                        onClick={() =>
+                          void removeWithUndo(
+                            `/suppliers/${one.id}`,
+                            `${one.name} is in the trash.`,
+                          )
+                        }
+                      >
                         Remove
                       </Button>
                     </td>
@@ -79,22 +91,58 @@ export function Component() {
         }
       </Loaded>
       {editing && (
-        <Dialog open onOpenChange={() => setEditingId(null)} title={editing === 'new' ? 'Add a supplier' : editing.name}>
+        <Dialog
+          open
+          onOpenChange={() => setEditingId(null)}
+          title={editing === 'new' ? 'Add a supplier' : editing.name}
+        >
           <Form
             id={editing === 'new' ? 'new-supplier' : `supplier-${editing.id}`}
             fields={[
               { name: 'name', label: 'Name', type: 'text', required: true },
               { name: 'place', label: 'Place', type: 'text' },
-              { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true, hint: 'ISO 4217, such as EUR' },
-              { name: 'shippingMinor', label: 'Shipping charge', type: 'money', currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
-              { name: 'freeOverMinor', label: 'Shipping free from', type: 'money', currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
-              { name: 'minimumMinor', label: 'Smallest order', type: 'money', currency: (values) => String(values.currency ?? 'EUR').toUpperCase() },
+              {
+                name: 'currency',
+                label: 'Currency',
+                type: 'text',
+                required: true,
+                upper: true,
+                hint: 'ISO 4217, such as EUR',
+              },
+              {
+                name: 'shippingMinor',
+                label: 'Shipping charge',
+                type: 'money',
+                currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+              },
+              {
+                name: 'freeOverMinor',
+                label: 'Shipping free from',
+                type: 'money',
+                currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+              },
+              {
+                name: 'minimumMinor',
+                label: 'Smallest order',
+                type: 'money',
+                currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+              },
             ]}
-            initial={editing === 'new' ? { currency: 'EUR' } : (editing as unknown as Record<string, unknown>)}
+            initial={
+              editing === 'new'
+                ? { currency: 'EUR' }
+                : (editing as unknown as Record<string, unknown>)
+            }
             action={editing === 'new' ? 'Add supplier' : 'Save'}
             submit={async ({ shippingMinor, minimumMinor, ...rest }) => {
-              const values = { ...rest, shippingMinor: shippingMinor ?? 0, minimumMinor: minimumMinor ?? 0 }
-              await (editing === 'new' ? api.post('/suppliers', values) : api.patch(`/suppliers/${editing.id}`, { version: editing.version, ...values }))
+              const values = {
+                ...rest,
+                shippingMinor: shippingMinor ?? 0,
+                minimumMinor: minimumMinor ?? 0,
+              }
+              await (editing === 'new'
+                ? api.post('/suppliers', values)
+                : api.patch(`/suppliers/${editing.id}`, { version: editing.version, ...values }))
               await refresh()
               setEditingId(null)
             }}

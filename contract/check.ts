@@ -1,5 +1,6 @@
 import { z } from 'zod'
-import { CODES } from '../core/joints/code.ts'
+import { list, words } from './answers/basics.ts'
+import { closingSet, jointResult, verdict } from './answers/judging.ts'
 import { limitsSchema, tolerancesSchema, wirePartSchema, wirePortSchema } from './wire.ts'
 
 const contextSchema = z.strictObject({
@@ -93,98 +94,9 @@ export const checkPairingRequest = z
     },
   })
 
-const nullable = z.number().nullable()
-const missingSchema = z.object({
-  part: z.string(),
-  partName: z.string(),
-  port: z.string(),
-  field: z.string(),
-  label: z.string(),
-  methods: z.array(z.string()),
-  minutes: z.number(),
-})
-const taskSchema = z.object({
-  id: z.string(),
-  words: z.string(),
-  hours: z.number(),
-  skills: z.array(z.string()),
-  reversible: z.boolean(),
-  caution: z.string().optional(),
-})
-
-export const verdictSchema = z
-  .object({
-    joint: z.string(),
-    code: z.enum(CODES),
-    limits: z.array(
-      z.object({
-        id: z.string(),
-        label: z.string(),
-        at: z.string().optional(),
-        unit: z.string(),
-        terms: z.array(
-          z.object({
-            sign: z.union([z.literal(1), z.literal(-1)]),
-            label: z.string(),
-            part: z.string(),
-            port: z.string(),
-            field: z.string(),
-            value: nullable,
-            plusMinus: nullable,
-            grade: z.string().nullable(),
-          }),
-        ),
-        value: nullable,
-        plusMinus: nullable,
-        rootSumSquare: nullable,
-        low: nullable,
-        high: nullable,
-        margin: nullable,
-        worstMargin: nullable,
-        damage: z.boolean(),
-        code: z.enum(CODES),
-        words: z.string(),
-        pieces: z.array(z.string()),
-        task: taskSchema.optional(),
-      }),
-    ),
-    stated: z.number(),
-    known: z.number(),
-    agreed: z.number(),
-    outside: z.number(),
-    lean: z.enum(['likely', 'doubtful', 'open']),
-    missing: z.array(missingSchema),
-    minutes: z.number(),
-    evidence: z.string().nullable(),
-    fields: z.array(missingSchema),
-    tasks: z.array(taskSchema),
-    pieces: z.array(z.string()),
-    shown: z.array(
-      z.object({ label: z.string(), value: z.union([z.number(), z.string()]), unit: z.string() }),
-    ),
-    cautions: z.array(z.string()),
-  })
-  .meta({ id: 'Verdict' })
-
-export const closingSetSchema = z.object({
-  parts: z.array(z.string()),
-  closes: z.enum(['yes', 'may']),
-  missing: z.array(z.string()),
-})
-export const jointResultSchema = z.object({
-  id: z.string(),
-  joint: z.string(),
-  a: z.string(),
-  b: z.string(),
-  bare: verdictSchema,
-  closed: verdictSchema.optional(),
-})
 export const checkPairingResponse = z.object({
-  joints: z.array(jointResultSchema),
-  closedBy: z.array(closingSetSchema),
-  notes: z.array(z.string()),
+  joints: list(jointResult),
+  closedBy: list(closingSet),
+  notes: words,
 })
-export const checkJointResponse = z.object({
-  applies: z.boolean(),
-  verdict: verdictSchema.nullable(),
-})
+export const checkJointResponse = z.object({ applies: z.boolean(), verdict: verdict.nullable() })

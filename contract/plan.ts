@@ -1,14 +1,16 @@
 import { z } from 'zod'
 import { FACT_KEYS, type FactKey } from '../core/needs/facts.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
-import { verdictSchema } from './check.ts'
+import { list } from './answers/basics.ts'
+import { verdict } from './answers/judging.ts'
+import { need } from './answers/planning.ts'
 
 const jointSchema = z.object({
   joint: z.string(),
   a: z.string().optional(),
   b: z.string().optional(),
-  bare: verdictSchema,
-  closed: verdictSchema.optional(),
+  bare: verdict,
+  closed: verdict.optional(),
 })
 
 export const planNeedsRequest = z
@@ -34,51 +36,7 @@ export const planNeedsRequest = z
     },
   })
 
-export const needSchema = z
-  .object({
-    id: z.string(),
-    kind: z.string(),
-    place: z.string(),
-    slot: z.string(),
-    words: z.string(),
-    quantity: z.number(),
-    level: z.string(),
-    waits: z.string(),
-    why: z.array(
-      z.object({
-        rule: z.string(),
-        words: z.string(),
-        joint: z.string().optional(),
-        parent: z.string().optional(),
-      }),
-    ),
-    wants: z.string().optional(),
-    constraints: z.array(
-      z.object({
-        port: z.string().optional(),
-        looks: z.string().optional(),
-        field: z.string().optional(),
-        low: z.number().optional(),
-        high: z.number().optional(),
-        equals: z.string().optional(),
-      }),
-    ),
-    conflict: z.string().optional(),
-    task: z
-      .object({
-        id: z.string(),
-        words: z.string(),
-        hours: z.number(),
-        skills: z.array(z.string()),
-        reversible: z.boolean(),
-        caution: z.string().optional(),
-      })
-      .optional(),
-    keep: z.boolean().optional(),
-    cautions: z.array(z.string()),
-  })
-  .meta({ id: 'Need' })
-export const planNeedsResponse = z.object({ needs: z.array(needSchema) })
+export const planNeedsResponse = z.object({ needs: list(need) })
 
 const minor = z.number().int().min(-1e12).max(1e12)
 const count = z.number().int().positive().max(1e6)
@@ -242,44 +200,3 @@ export const planSourcingRequest = z
       limits: { maxSuppliers: 2 },
     },
   })
-
-const said = z.string().max(600)
-export const planSourcingResponse = z.object({
-  status: z.enum(['proven', 'gap', 'infeasible', 'none']),
-  totalMinor: z.number().nullable(),
-  boundMinor: z.number().nullable(),
-  lines: z.array(
-    z.object({
-      need: said,
-      candidate: said.optional(),
-      bundle: said.optional(),
-      item: said.optional(),
-      packs: z.number(),
-      costMinor: z.number(),
-    }),
-  ),
-  baskets: z.array(
-    z.object({
-      supplier: said,
-      shipping: said,
-      shippingMinor: z.number(),
-      goodsMinor: z.number(),
-      orderValueMinor: z.number(),
-      weightG: z.number(),
-      candidates: z.array(said),
-      bundles: z.array(said),
-    }),
-  ),
-  bundles: z.array(
-    z.object({
-      bundle: said,
-      priceMinor: z.number(),
-      scrapMinor: z.number(),
-      resaleMinor: z.number(),
-      stripMinor: z.number(),
-    }),
-  ),
-  skipped: z.array(said),
-  open: z.array(said),
-  because: z.array(said).optional(),
-})

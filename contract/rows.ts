@@ -279,6 +279,10 @@ export const offersInput = z.strictObject({
   decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
 })
 
+type Plain<S> = S extends z.ZodDefault<infer Inner> ? Inner : S
+type Patch<S extends z.ZodRawShape> = { version: typeof version } & {
+  [K in keyof S as K extends 'id' ? never : K]: z.ZodOptional<Plain<S[K]> & z.ZodType>
+}
 /** Every field optional, without defaults: what is absent stays as it is. */
 const patchOf = <S extends z.ZodRawShape>(shape: S) =>
   z.strictObject({
@@ -294,7 +298,7 @@ const patchOf = <S extends z.ZodRawShape>(shape: S) =>
           ).optional(),
         ]),
     ),
-  })
+  } as unknown as Patch<S>)
 /** A row that cannot be read, its fields as typed. */
 export const mendInput = z.strictObject({
   version,

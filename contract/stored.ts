@@ -11,7 +11,7 @@ import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
-import { planSourcingResponse } from './plan.ts'
+import { sourcedPlan } from './sourced-plan.ts'
 import {
   amount,
   count,
@@ -329,7 +329,7 @@ export const STORED_ROWS = {
     boundMinor: minor.nullish(),
     day,
     madeFrom: z.string().max(64),
-    detail: planSourcingResponse,
+    detail: sourcedPlan,
   }),
   planLine: z.strictObject({
     id,
@@ -347,3 +347,10 @@ export const STORED_ROWS = {
 } as const satisfies Record<string, z.ZodType>
 
 export type StoredTable = keyof typeof STORED_ROWS
+
+type Read<T> = { [K in keyof T]-?: T[K] }
+/** A row of one table as it is read: what may be left out where it is written is null. */
+export type StoredRow<T extends StoredTable> = {
+  [K in T]: Read<z.output<(typeof STORED_ROWS)[K]>> & { version: number }
+}[T]
+export const STORED_TABLES = Object.keys(STORED_ROWS) as [StoredTable, ...StoredTable[]]

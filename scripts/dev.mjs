@@ -4,7 +4,10 @@ import { bin, ensureInstalled } from './run.mjs'
 
 ensureInstalled()
 const children = [
-  spawn(bin('tsx'), ['watch', 'server/main.ts', ...process.argv.slice(2)], { stdio: 'inherit' }),
+  spawn(bin('tsx'), ['watch', 'server/main.ts', ...process.argv.slice(2)], {
+    stdio: 'inherit',
+    env: { ...process.env, JUNKET_CHECK_ANSWERS: '1' },
+  }),
   spawn(bin('vite'), [], { stdio: 'inherit' }),
 ]
 const stop = () => {

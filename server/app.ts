@@ -16,7 +16,7 @@ import { brokenRule } from './database/sqlite/constraint.ts'
 import { storageFault } from './database/sqlite/storage-fault.ts'
 import { FileFault } from './documents/file-fault.ts'
 import { ProblemError } from './errors.ts'
-import { type Problem, problem } from './problem.ts'
+import { type Problem, problem, TITLES } from './problem.ts'
 import { type App, newRouter, type Services } from './router.ts'
 import { briefRoutes } from './routes/brief.ts'
 import { buildRoutes } from './routes/builds.ts'
@@ -77,14 +77,10 @@ export function createApp(services: Services): App {
     briefRoutes,
   ])
     app.route('/api', routes(services))
-  app.doc31('/api/openapi.json', {
-    openapi: '3.1.0',
-    info: {
-      title: 'Junket',
-      version: '0.1.0',
-      description:
-        'Checks joints and pairings, plans needs and sourcing. A computed verdict is not an engineering approval.',
-    },
+  let document: Promise<string> | undefined
+  app.get('/api/openapi.json', async (c) => {
+    document ??= openApi(app)
+    return c.body(await document, 200, { 'content-type': 'application/json' })
   })
   if (services.web && existsSync(`${services.web}/index.html`)) {
     const root = services.web
@@ -113,6 +109,21 @@ export function createApp(services: Services): App {
     return answer
   })
   return app
+}
+
+/** The OpenAPI document, made when it is first asked for. */
+async function openApi(app: App): Promise<string> {
+  const { withExamples } = await import('./examples/with-examples.ts')
+  const document = app.getOpenAPI31Document({
+    openapi: '3.1.0',
+    info: {
+      title: 'Junket',
+      version: '0.1.0',
+      description:
+        'Checks joints and pairings, plans needs and sourcing. A computed verdict is not an engineering approval.',
+    },
+  })
+  return JSON.stringify(withExamples(document, '/api'))
 }
 
 /** One request begins in each turn of the event loop: however many come at once, timers and streams are kept waiting by one only. */
@@ -272,17 +283,4 @@ function toProblem(
     detail:
       'Junket could not finish this. Nothing was half-written; try again, and note what you did if it happens twice.',
   }
-}
-
-const TITLES: Record<number, string> = {
-  400: 'Not understood',
-  401: 'Sign in first',
-  404: 'Not found',
-  409: 'Changed meanwhile',
-  413: 'Too large',
-  415: 'Wrong content type',
-  422: 'Not right yet',
-  429: 'Too many tries',
-  503: 'Not just now',
-  507: 'The disk is full or cannot be written to',
 }

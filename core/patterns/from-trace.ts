@@ -81,10 +81,15 @@ export function patternFromTrace(trace: Trace): TracedPattern {
     d: tidy(2 * lengthBy(metric.g, centre, edge)),
   })
   const misfits = known.map(({ from, to, mm }) => mm - lengthBy(metric.g, from, to))
+  const holes = trace.holes.map(hole)
+  const dowels = trace.dowels.map(hole)
+  const sizes = [...holes, ...dowels].flatMap(({ x, y, d }) => [x, y, d])
+  if (![...sizes, ...misfits, least, most].every(Number.isFinite))
+    throw new TraceError('The scale marked gives no size at all: check the known distances.')
   const checked = known.length > (metric.isFull ? FOR_SKEW : 1)
   return {
-    holes: trace.holes.map(hole),
-    dowels: trace.dowels.map(hole),
+    holes,
+    dowels,
     mmPerPixel: [Math.sqrt(least), Math.sqrt(most)],
     skew: metric.isFull ? Math.sqrt(most / least) - 1 : null,
     misfits,

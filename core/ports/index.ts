@@ -1,3 +1,4 @@
+import { own } from '../own.ts'
 import { axle } from './axle.ts'
 import { bay } from './bay.ts'
 import { caseShaft } from './case-shaft.ts'
@@ -17,6 +18,7 @@ import { driveShafts } from './drive-shafts.ts'
 import { engineOutput } from './engine-output.ts'
 import { enginePads } from './engine-pads.ts'
 import { face } from './face.ts'
+import type { Field, FieldWords } from './field.ts'
 import { flangeBolts } from './flange-bolts.ts'
 import { flexPads } from './flex-pads.ts'
 import { flywheel } from './flywheel.ts'
@@ -134,10 +136,19 @@ export const PORT_KINDS = {
 } as const
 
 export type PortKindName = keyof typeof PORT_KINDS
+export const PORT_KIND_NAMES = Object.keys(PORT_KINDS) as [PortKindName, ...PortKindName[]]
 export type Compiled<K extends PortKindName> = ReturnType<(typeof PORT_KINDS)[K]['compile']>
 export type AnyPort = CompiledPort & { readonly kind: PortKindName }
 
 export const isPortKind = (kind: string): kind is PortKindName => Object.hasOwn(PORT_KINDS, kind)
+
+/** The fields of a kind of port, by name. */
+export const fieldsOf = (kind: PortKindName): Readonly<Record<string, FieldWords<unknown>>> =>
+  PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>
+
+/** A field of a port, by name. */
+export const fieldOf = (port: CompiledPort, name: string): Field<unknown> | undefined =>
+  own(port as unknown as Record<string, Field<unknown>>, name)
 
 export interface CompiledPart {
   readonly id: string

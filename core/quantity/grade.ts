@@ -3,6 +3,9 @@ export const GRADES = ['assumed', 'heard', 'catalogue', 'maker', 'measured', 'fi
 
 export type Grade = (typeof GRADES)[number]
 
+export const isGrade = (word: string | undefined): word is Grade =>
+  (GRADES as readonly (string | undefined)[]).includes(word)
+
 /** Strength of a grade, 0 (assumed) to 5 (fitted). */
 export const strength = (grade: Grade): number => GRADES.indexOf(grade)
 

@@ -1,5 +1,5 @@
 import { onChange } from './changes.ts'
-import type { Row } from './row.ts'
+import type { Row, RowOf } from './row.ts'
 import { asideOf } from './set-aside.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
@@ -14,15 +14,28 @@ export interface Source {
 }
 
 /** One row as it was and as it is; either absent where it was added or removed. */
-export interface RowChange {
-  readonly from: Row | undefined
-  readonly to: Row | undefined
+export interface RowChange<R = Row> {
+  readonly from: R | undefined
+  readonly to: R | undefined
 }
 
 /** Changes kept for those who follow; who is further behind reads everything anew. */
 const FOLLOWED = 100_000
 /** More rows at once than are put in one by one. */
 const MANY = 300
+
+/** A mirror of one table as it is read. */
+export interface TableMirror<T extends TableName> {
+  readonly rows: ReadonlyMap<string, RowOf<T>>
+  /** By id: the same array until a row changes. */
+  readonly list: readonly RowOf<T>[]
+  /** How many changes there were. */
+  readonly seq: number
+  /** Rows of one value of a column, by id. */
+  group(column: keyof RowOf<T> & string, value: string): readonly RowOf<T>[]
+  /** Changes after so many; null where they are forgotten. */
+  since(seq: number): readonly RowChange<RowOf<T>>[] | null
+}
 
 /**
  * A whole table, by id, kept in memory. Rows are the same objects until they change, so what was computed from them can be
@@ -147,7 +160,10 @@ const mirrors = new WeakMap<object, Map<TableName, Mirror>>()
  * A whole table, read again only where it was written. For use outside transactions: inside one, what it wrote itself is
  * not here yet.
  */
-export async function mirrored(store: Source, table: TableName): Promise<Mirror> {
+export async function mirrored<T extends TableName>(
+  store: Source,
+  table: T,
+): Promise<TableMirror<T>> {
   let held = mirrors.get(store.root)
   if (!held) {
     const fresh = new Map<TableName, Mirror>()
@@ -173,7 +189,8 @@ export async function mirrored(store: Source, table: TableName): Promise<Mirror>
   // One after the other; one that failed is tried again by the next, not waited on for ever.
   whole.syncing = whole.syncing.catch(() => undefined).then(() => sync(store, table, whole))
   await whole.syncing
-  return whole
+  // Rows are held against the contract of their table where they are read.
+  return whole as unknown as TableMirror<T>
 }
 
 /**

@@ -1,7 +1,11 @@
+import type { StoredRow } from '../../contract/stored.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
-/** A row as it is read: every one has an id and a version. */
+/** A row of any table as it is read: every one has an id and a version. */
 export type Row = { id: string; version: number } & Record<string, unknown>
+
+/** A row of one table as it is read. */
+export type RowOf<T extends TableName> = StoredRow<T>
 
 /** JSON columns hold `{v, data}`: v is the frozen shape the data was written in. */
 const VERSION = 1

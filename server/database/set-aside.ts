@@ -1,5 +1,6 @@
 import type { z } from 'zod'
 import { STORED_ROWS } from '../../contract/stored.ts'
+import type { Row, RowOf } from './row.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
 export interface RowFault {
@@ -76,13 +77,13 @@ function verdict(
  *
  * @param isKept whether what is found is remembered: not inside a transaction, which may yet be undone
  */
-export function soundRow<R extends Record<string, unknown> & { id: string }>(
+export function soundRow<T extends TableName>(
   root: object,
-  table: TableName,
-  row: R,
+  table: T,
+  row: Row,
   unreadable: readonly RowFault[],
   isKept: boolean,
-): R | null {
+): RowOf<T> | null {
   const aside = asideOf(root)
   const key = `${table}:${row.id}`
   const { faults, because, without } = verdict(aside, table, row, unreadable)
@@ -97,7 +98,9 @@ export function soundRow<R extends Record<string, unknown> & { id: string }>(
     })
   } else if (isKept && aside.delete(key)) changes.set(root, asideChanges(root) + 1)
   if (faults.length > 0) return null
-  return without.length > 0
-    ? { ...row, ...Object.fromEntries(without.map((column) => [column, null])) }
-    : row
+  const sound =
+    without.length > 0
+      ? { ...row, ...Object.fromEntries(without.map((column) => [column, null])) }
+      : row
+  return sound as RowOf<T>
 }

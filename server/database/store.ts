@@ -5,13 +5,13 @@ import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
 import { announce, buildChangesTold, changesTold, packIds, tablesOf } from './changes.ts'
 import { meet, mirrored } from './mirror.ts'
-import { pack, type Row, toRow, unpack } from './row.ts'
+import { pack, type Row, type RowOf, toRow, unpack } from './row.ts'
 import { type AsideRow, asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
 import { fileOf } from './sqlite/connection.ts'
 import type { Landed } from './sqlite/stage.ts'
 import { partOf, shapeOf, type TableName } from './tables.ts'
 
-export { type Row, unpack }
+export { type Row, type RowOf, unpack }
 
 /** Grows whenever the whole file is replaced: what was remembered of the old one must not answer for the new. */
 const epochs = new WeakMap<object, number>()
@@ -114,18 +114,20 @@ export class Store {
     asideOf(this.root).clear()
   }
 
-  async list<T extends Row = Row>(
-    table: TableName,
+  async list<T extends TableName>(
+    table: T,
     where: Record<string, unknown> = {},
-  ): Promise<T[]> {
-    if (this.#isReadStraight(table)) return this.read<T>(table, where)
+  ): Promise<RowOf<T>[]> {
+    if (this.#isReadStraight(table)) return this.read(table, where)
     const conditions = Object.entries(where).filter(([, value]) => value !== undefined)
     const { list } = await mirrored(this, table)
     return (
       conditions.length === 0
         ? list
-        : list.filter((row) => conditions.every(([column, value]) => row[column] === value))
-    ).slice() as T[]
+        : list.filter((row) =>
+            conditions.every(([column, value]) => row[column as keyof typeof row] === value),
+          )
+    ).slice()
   }
 
   /** Large tables, and inside a transaction all: what it wrote itself is not kept in memory yet. */
@@ -134,36 +136,36 @@ export class Store {
   }
 
   /** Rows straight from the database, by id. */
-  async read<T extends Row = Row>(
-    table: TableName,
+  async read<T extends TableName>(
+    table: T,
     where: Record<string, unknown> = {},
-  ): Promise<T[]> {
+  ): Promise<RowOf<T>[]> {
     await this.#meetOwners(table)
     const rows = await this.knex(table).where(toRow(table, where)).orderBy('id')
-    return this.#sound<T>(table, rows)
+    return this.sound(table, rows)
   }
 
-  async listIn<T extends Row = Row>(
-    table: TableName,
+  async listIn<T extends TableName>(
+    table: T,
     column: string,
     values: readonly string[],
-  ): Promise<T[]> {
-    if (this.#isReadStraight(table)) return this.readIn<T>(table, column, [...new Set(values)])
+  ): Promise<RowOf<T>[]> {
+    if (this.#isReadStraight(table)) return this.readIn(table, column, [...new Set(values)])
     const wanted = new Set(values)
     if (wanted.size === 0) return []
     const { list, rows } = await mirrored(this, table)
-    if (column === 'id') return [...wanted].flatMap((id) => (rows.get(id) as T | undefined) ?? [])
-    return list.filter((row) => wanted.has(row[column] as string)) as T[]
+    if (column === 'id') return [...wanted].flatMap((id) => rows.get(id) ?? [])
+    return list.filter((row) => wanted.has(row[column as keyof typeof row] as string))
   }
 
-  async readIn<T extends Row = Row>(
-    table: TableName,
+  async readIn<T extends TableName>(
+    table: T,
     column: string,
     values: readonly string[],
     where: Record<string, unknown> = {},
-  ): Promise<T[]> {
+  ): Promise<RowOf<T>[]> {
     await this.#meetOwners(table)
-    const found: T[] = []
+    const found: RowOf<T>[] = []
     for (let i = 0; i < values.length; i += 500) {
       // Many rows are checked in many turns, so that others are answered between.
       if (i > 0) await setImmediate()
@@ -171,7 +173,7 @@ export class Store {
         .where(toRow(table, where))
         .whereIn(column, values.slice(i, i + 500))
         .orderBy('id')
-      found.push(...this.#sound<T>(table, rows))
+      found.push(...this.sound(table, rows))
     }
     return found
   }
@@ -182,7 +184,7 @@ export class Store {
     const rows = (await this.knex(table).where('id', '>', after).orderBy('id').limit(limit)) as {
       id: string
     }[]
-    this.#sound(table, rows)
+    this.sound(table, rows)
     return rows.length < limit ? null : rows.at(-1)!.id
   }
 
@@ -191,15 +193,14 @@ export class Store {
     const rows = await this.knex(target)
       .whereIn('id', this.knex(table).distinct(column))
       .orderBy('id')
-    return this.#sound(target, rows)
+    return this.sound(target, rows)
   }
 
-  async find<T extends Row = Row>(table: TableName, id: string): Promise<T | null> {
-    if (!this.#isReadStraight(table))
-      return ((await mirrored(this, table)).rows.get(id) as T | undefined) ?? null
+  async find<T extends TableName>(table: T, id: string): Promise<RowOf<T> | null> {
+    if (!this.#isReadStraight(table)) return (await mirrored(this, table)).rows.get(id) ?? null
     await this.#meetOwners(table)
     const row = await this.knex(table).where({ id }).first()
-    return row ? (this.#sound<T>(table, [row])[0] ?? null) : null
+    return row ? (this.sound(table, [row])[0] ?? null) : null
   }
 
   /** What a row refers to is read first: whether it can be read counts. */
@@ -219,11 +220,11 @@ export class Store {
     return asideOf(this.root).get(`${table}:${id}`) ?? null
   }
 
-  /** Rows that can be read; the others are set aside. */
-  #sound<T extends Row>(table: TableName, rows: readonly Record<string, unknown>[]): T[] {
+  /** Of rows as the database holds them those that can be read, as they are read; the others are set aside. */
+  sound<T extends TableName>(table: T, rows: readonly Record<string, unknown>[]): RowOf<T>[] {
     return rows.flatMap((one) => {
       const { row, unreadable } = fromRow(table, one)
-      return (soundRow(this.root, table, row, unreadable, !this.inTransaction) as T | null) ?? []
+      return soundRow(this.root, table, row, unreadable, !this.inTransaction) ?? []
     })
   }
 
@@ -256,8 +257,8 @@ export class Store {
   }
 
   /** @throws MissingError */
-  async get<T extends Row = Row>(table: TableName, id: string): Promise<T> {
-    const row = await this.find<T>(table, id)
+  async get<T extends TableName>(table: T, id: string): Promise<RowOf<T>> {
+    const row = await this.find(table, id)
     const aside = row ? null : await this.aside(table, id)
     if (aside)
       throw new ConflictError(
@@ -270,13 +271,13 @@ export class Store {
     return row
   }
 
-  async insert<T extends Row = Row>(table: TableName, values: Record<string, unknown>): Promise<T> {
+  async insert<T extends TableName>(table: T, values: Record<string, unknown>): Promise<RowOf<T>> {
     const row = { id: uuidv7(), ...values }
     await this.#keepTree(table, String(row.id), row)
     await this.knex(table).insert(toRow(table, row))
     await this.#hold(table, String(row.id))
     await this.#log(table, row, 'insert', null, row)
-    return this.get<T>(table, String(row.id))
+    return this.get(table, String(row.id))
   }
 
   /** Inserts many rows of one shape in batches, each with its history entry. Rows carry their ids. */
@@ -308,13 +309,13 @@ export class Store {
   }
 
   /** @throws ConflictError when the version is not the one stored: both values are told. */
-  async update<T extends Row = Row>(
-    table: TableName,
+  async update<T extends TableName>(
+    table: T,
     id: string,
     version: number,
     patch: Record<string, unknown>,
-  ): Promise<T> {
-    return (await this.#change(table, await this.get<T>(table, id), version, patch)) as T
+  ): Promise<RowOf<T>> {
+    return this.#change(table, await this.get(table, id), version, patch)
   }
 
   /** The same for a row that is set aside. @throws ConflictError · MissingError */
@@ -327,12 +328,12 @@ export class Store {
     return this.#change(table, await this.raw(table, id), version, patch)
   }
 
-  async #change(
-    table: TableName,
+  async #change<T extends TableName>(
+    table: T,
     before: Row,
     version: number,
     patch: Record<string, unknown>,
-  ): Promise<Row> {
+  ): Promise<RowOf<T>> {
     const { id } = before
     if (before.version !== version)
       throw new ConflictError(

@@ -1,3 +1,5 @@
+import type { StoredTable } from '../../contract/stored.ts'
+
 /** What the code must know of each table beside its columns: JSON and yes/no columns, what it refers to, what owns it. */
 export interface TableShape {
   readonly json?: readonly string[]
@@ -101,37 +103,9 @@ export const TABLES = {
     refs: { planId: 'plan', supplierId: 'supplier', partId: 'part' },
     loose: ['supplierId', 'partId'],
   },
-} as const satisfies Record<string, TableShape>
+} as const satisfies Record<StoredTable, TableShape>
 
-export type TableName =
-  | 'setting'
-  | 'person'
-  | 'issuer'
-  | 'supplier'
-  | 'rate'
-  | 'part'
-  | 'partNumber'
-  | 'supersession'
-  | 'port'
-  | 'build'
-  | 'specimen'
-  | 'claim'
-  | 'kit'
-  | 'kitItem'
-  | 'donor'
-  | 'donorItem'
-  | 'offer'
-  | 'donorSheet'
-  | 'jointClaim'
-  | 'matingCard'
-  | 'buildSheet'
-  | 'pairing'
-  | 'pairingPart'
-  | 'couplingChoice'
-  | 'decision'
-  | 'sourcingLock'
-  | 'plan'
-  | 'planLine'
+export type TableName = StoredTable
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[]
 export const shapeOf = (table: TableName): TableShape => TABLES[table]
 

@@ -3,6 +3,7 @@ import { onChange } from '../database/changes.ts'
 import type { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { ProblemError } from '../errors.ts'
+import type { Sent } from '../sent.ts'
 import { writeMatches } from './match-shelf.ts'
 import type { Fault, FromReading, ToReading } from './reading-worker.ts'
 import { type Answer, type Asked, type ReadingName, readAs } from './readings.ts'
@@ -52,7 +53,11 @@ export class ReadingThread {
   }
 
   /** What a reading answers, as it goes out: JSON that is not read here. @throws what the reading throws */
-  async json<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Response> {
+  async json<N extends ReadingName>(
+    store: Store,
+    name: N,
+    ...args: Asked<N>
+  ): Promise<Sent<Answer<N>>> {
     return new Response(await this.#once(store, name, args), {
       headers: { 'content-type': 'application/json' },
     })

@@ -1,68 +1,22 @@
-import { sheetInput } from '../../contract/rows.ts'
+import { briefOperations } from '../../contract/operations/brief.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { answerBuildSheet, sheetAnswers } from '../services/build-sheets.ts'
 import { answerRecipient } from '../services/recipient.ts'
-import { route } from './route.ts'
+import { serve } from './serve.ts'
 
 /** The brief and the recipient of a build: sheets of answers, and measurements taken on drawings. */
 export function briefRoutes({ store, jobs }: Services): App {
-  const app = newRouter()
-  const tag = 'Brief and recipient'
-  const id = '/builds/{id}'
-  route(
-    app,
-    {
-      method: 'get',
-      path: `${id}/brief`,
-      summary:
-        'The brief: answers, what each thing kept adds, what limits and build say of each other',
-      tag,
-    },
-    async ({ params }) => jobs.readings.json(store, 'brief', params.id!),
-  )
-  route(
-    app,
-    {
-      method: 'get',
-      path: `${id}/sheets/{kind}`,
-      summary: 'One sheet: brief, law, uncut or cautions',
-      tag,
-    },
-    async ({ params }) => ({
-      answers: await sheetAnswers(store, params.id!, params.kind!),
+  const { readings } = jobs
+  return serve(newRouter(), 'Brief and recipient', briefOperations, {
+    'GET /builds/{id}/brief': async ({ params }) => readings.json(store, 'brief', params.id),
+    'GET /builds/{id}/sheets/{kind}': async ({ params }) => ({
+      answers: await sheetAnswers(store, params.id, params.kind),
     }),
-  )
-  route(
-    app,
-    {
-      method: 'patch',
-      path: `${id}/sheets/{kind}`,
-      summary: 'Join answers into a sheet, question by question',
-      tag,
-      body: sheetInput,
-    },
-    async ({ params, body }) => answerBuildSheet(store, params.id!, params.kind!, body),
-  )
-  route(
-    app,
-    {
-      method: 'get',
-      path: `${id}/recipient`,
-      summary: 'The recipient on its drawings, and the room it has for the train',
-      tag,
-    },
-    async ({ params }) => jobs.readings.json(store, 'recipient', params.id!),
-  )
-  route(
-    app,
-    {
-      method: 'patch',
-      path: `${id}/recipient`,
-      summary: 'Measurements off a card or a phone; each becomes a claim once',
-      tag,
-      body: sheetInput,
-    },
-    async ({ params, body }) => answerRecipient(store, params.id!, body),
-  )
-  return app
+    'PATCH /builds/{id}/sheets/{kind}': async ({ params, body }) =>
+      answerBuildSheet(store, params.id, params.kind, body),
+    'GET /builds/{id}/recipient': async ({ params }) =>
+      readings.json(store, 'recipient', params.id),
+    'PATCH /builds/{id}/recipient': async ({ params, body }) =>
+      answerRecipient(store, params.id, body),
+  })
 }

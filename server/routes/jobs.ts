@@ -1,10 +1,10 @@
 import { streamSSE } from 'hono/streaming'
+import { jobOperations } from '../../contract/operations/jobs.ts'
 import { MissingError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { route } from './route.ts'
+import { serve } from './serve.ts'
 
 export function jobRoutes({ jobs }: Services): App {
-  const app = newRouter()
   const find = (id: string) => {
     const state = jobs.find(id)
     if (!state)
@@ -13,43 +13,25 @@ export function jobRoutes({ jobs }: Services): App {
       )
     return state
   }
-  route(
-    app,
-    { method: 'get', path: '/jobs/{id}', summary: 'State of a job', tag: 'Jobs' },
-    async ({ params }) => find(params.id!),
-  )
-  route(
-    app,
-    {
-      method: 'delete',
-      path: '/jobs/{id}',
-      summary: 'Cancel a job; the best plan so far is kept',
-      tag: 'Jobs',
+  return serve(newRouter(), 'Jobs', jobOperations, {
+    'GET /jobs/{id}': async ({ params }) => find(params.id),
+    'DELETE /jobs/{id}': async ({ params }) => {
+      find(params.id)
+      jobs.cancel(params.id)
+      await jobs.wait(params.id)
+      return find(params.id)
     },
-    async ({ params }) => {
-      find(params.id!)
-      jobs.cancel(params.id!)
-      await jobs.wait(params.id!)
-      return find(params.id!)
+    'GET /jobs/{id}/events': async ({ params, c }) => {
+      find(params.id)
+      return streamSSE(c, async (stream) => {
+        for (;;) {
+          const state = find(params.id)
+          const elapsedMs = (state.endedAt ?? Date.now()) - state.startedAt
+          await stream.writeSSE({ event: 'state', data: JSON.stringify({ ...state, elapsedMs }) })
+          if (state.status !== 'running' || stream.aborted) return
+          await stream.sleep(250)
+        }
+      })
     },
-  )
-  app.get('/jobs/:id/events', (c) => {
-    const id = c.req.param('id')
-    find(id)
-    return streamSSE(c, async (stream) => {
-      for (;;) {
-        const state = find(id)
-        await stream.writeSSE({
-          event: 'state',
-          data: JSON.stringify({
-            ...state,
-            elapsedMs: (state.endedAt ?? Date.now()) - state.startedAt,
-          }),
-        })
-        if (state.status !== 'running' || stream.aborted) return
-        await stream.sleep(250)
-      }
-    })
   })
-  return app
 }

@@ -1,118 +1,38 @@
-import { z } from 'zod'
-import {
-  issuerInput,
-  issuerPatch,
-  offerInput,
-  rateInput,
-  ratePatch,
-  supplierInput,
-  supplierPatch,
-} from '../../contract/rows.ts'
-import type { TableName } from '../database/tables.ts'
+import { marketOperations } from '../../contract/operations/market.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { updateIssuer } from '../services/issuers.ts'
-import { issuerNamed, normaliseFor } from '../services/parts.ts'
-import { route } from './route.ts'
+import { addOffer } from '../services/offers.ts'
+import { toTrash } from './plain-answers.ts'
+import { serve } from './serve.ts'
 
-const RESOURCES = [
-  { path: 'suppliers', table: 'supplier', input: supplierInput, patch: supplierPatch },
-  { path: 'issuers', table: 'issuer', input: issuerInput, patch: issuerPatch },
-  { path: 'rates', table: 'rate', input: rateInput, patch: ratePatch },
-] as const satisfies readonly {
-  path: string
-  table: TableName
-  input: z.ZodType
-  patch: z.ZodType
-}[]
-
-export function marketRoutes({ store }: Services): App {
-  const app = newRouter()
-  const tag = 'Market'
-  for (const { path, table, input, patch } of RESOURCES) {
-    route(app, { method: 'get', path: `/${path}`, summary: `All ${path}`, tag }, async () => ({
-      items: await store.list(table),
-    }))
-    route(
-      app,
-      {
-        method: 'post',
-        path: `/${path}`,
-        summary: `Add to ${path}`,
-        tag,
-        body: input as z.ZodType,
-      },
-      async ({ body }) =>
-        store.transaction((tx) => tx.insert(table, body as Record<string, unknown>)),
-    )
-    route(
-      app,
-      {
-        method: 'patch',
-        path: `/${path}/{id}`,
-        summary: `Change one of ${path}`,
-        tag,
-        body: patch as z.ZodType,
-      },
-      async ({ params, body }) => {
-        const { version, ...rest } = body as { version: number }
-        return table === 'issuer'
-          ? updateIssuer(store, params.id!, version, rest)
-          : store.transaction((tx) => tx.update(table, params.id!, version, rest))
-      },
-    )
-    route(
-      app,
-      { method: 'delete', path: `/${path}/{id}`, summary: `Move one of ${path} to the trash`, tag },
-      async ({ params }) => ({
-        trash: await store.transaction((tx) => tx.remove(table, params.id!)),
-      }),
-    )
-  }
-  route(
-    app,
-    {
-      method: 'get',
-      path: '/offers',
-      summary: 'Offers of a part or a supplier',
-      tag,
-      query: z.object({ part: z.string().optional(), supplier: z.string().optional() }),
-    },
-    async ({ query }) => {
-      if (!query.part && !query.supplier)
-        throw new UnprocessableError('Say of which part or supplier.')
-      return {
-        items: await store.list('offer', {
-          ...(query.part ? { partId: query.part } : {}),
-          ...(query.supplier ? { supplierId: query.supplier } : {}),
-        }),
+export const marketRoutes = ({ store }: Services): App =>
+  serve(newRouter(), 'Market', marketOperations, {
+    'GET /suppliers': async () => ({ items: await store.list('supplier') }),
+    'POST /suppliers': async ({ body }) => store.transaction((tx) => tx.insert('supplier', body)),
+    'PATCH /suppliers/{id}': async ({ params, body: { version, ...patch } }) =>
+      store.transaction((tx) => tx.update('supplier', params.id, version, patch)),
+    'DELETE /suppliers/{id}': async ({ params }) => toTrash(store, 'supplier', params.id),
+    'GET /issuers': async () => ({ items: await store.list('issuer') }),
+    'POST /issuers': async ({ body }) => store.transaction((tx) => tx.insert('issuer', body)),
+    'PATCH /issuers/{id}': async ({ params, body: { version, ...patch } }) =>
+      updateIssuer(store, params.id, version, patch),
+    'DELETE /issuers/{id}': async ({ params }) => toTrash(store, 'issuer', params.id),
+    'GET /rates': async () => ({ items: await store.list('rate') }),
+    'POST /rates': async ({ body }) => store.transaction((tx) => tx.insert('rate', body)),
+    'PATCH /rates/{id}': async ({ params, body: { version, ...patch } }) =>
+      store.transaction((tx) => tx.update('rate', params.id, version, patch)),
+    'DELETE /rates/{id}': async ({ params }) => toTrash(store, 'rate', params.id),
+    'GET /offers': async ({ query: { part, supplier } }) => {
+      if (!part && !supplier) throw new UnprocessableError('Say of which part or supplier.')
+      const of = {
+        ...(part ? { partId: part } : {}),
+        ...(supplier ? { supplierId: supplier } : {}),
       }
+      return { items: await store.list('offer', of) }
     },
-  )
-  route(
-    app,
-    { method: 'post', path: '/offers', summary: 'Add an offer by hand', tag, body: offerInput },
-    async ({ body: { issuer, ...offer } }) =>
-      store.transaction(async (tx) => {
-        const by = issuer && offer.number ? await issuerNamed(tx, issuer) : null
-        return tx.insert('offer', {
-          ...offer,
-          issuerId: by?.id ?? null,
-          normalised: by ? normaliseFor(by, offer.number!) : null,
-        })
-      }),
-  )
-  route(
-    app,
-    { method: 'delete', path: '/offers/{id}', summary: 'Move an offer to the trash', tag },
-    async ({ params }) => ({
-      trash: await store.transaction((tx) => tx.remove('offer', params.id!)),
-    }),
-  )
-  route(
-    app,
-    { method: 'post', path: '/trash/{id}/restore', summary: 'Put back what was removed', tag },
-    async ({ params }) => store.transaction((tx) => tx.restore(params.id!)),
-  )
-  return app
-}
+    'POST /offers': async ({ body }) => addOffer(store, body),
+    'DELETE /offers/{id}': async ({ params }) => toTrash(store, 'offer', params.id),
+    'POST /trash/{id}/restore': async ({ params }) =>
+      store.transaction((tx) => tx.restore(params.id)),
+  })

@@ -36,7 +36,7 @@ export async function briefView(store: Store, buildId: string) {
     ),
   }
   const context = contextOf(plan.view)
-  const currency = String(plan.view.build.currency)
+  const currency = plan.view.build.currency
   return {
     answers: { brief, law, uncut },
     keeps: keepsOf(plan),
@@ -49,12 +49,7 @@ export async function briefView(store: Store, buildId: string) {
       marginNm: train ? torqueMargin(train, context) : null,
       marginAtTargetNm: train && target !== null ? torqueMargin(train, context, target) : null,
     }),
-    uncut: uncutSheet(
-      uncut,
-      currency,
-      (plan.view.build.likeForLikeMinor as number | null) ?? null,
-      sums?.likelyMinor ?? null,
-    ),
+    uncut: uncutSheet(uncut, currency, plan.view.build.likeForLikeMinor, sums?.likelyMinor ?? null),
     toAsk: Object.entries(law).filter(
       ([id, answer]) =>
         id.endsWith(':state') && (answer.value === 'To ask' || answer.value === 'No'),
@@ -82,8 +77,8 @@ function targetOf(typed: string | undefined): number | null {
 /** Each thing that may have to work still: the lines it adds to the list as the build stands, and what they cost and take. */
 function keepsOf(plan: Planned) {
   const { build, catalogue } = plan.view
-  const asked = (build.mustWork ?? []) as string[]
-  const currency = String(build.currency)
+  const asked = build.mustWork
+  const currency = build.currency
   return KEPT_ASSEMBLIES.map((kind) => {
     const lines = plan.run
       ? addedBy(plan, plan.run, kind)

@@ -1,7 +1,6 @@
 import { budget } from '../../core/money/budget.ts'
 import { kindGroup } from '../../core/ports/part-kinds.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
-import type { Plan } from '../../core/sourcing/solve.ts'
 import type { Store } from '../database/store.ts'
 import { planBuild } from './planning.ts'
 import { totals } from './totals.ts'
@@ -9,7 +8,7 @@ import { totals } from './totals.ts'
 /** Budget lines with totals by group and by source. */
 export async function budgetView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
-  const solved = plan.plan?.detail as Plan | undefined
+  const solved = plan.plan?.detail
   const sums = totals(plan)
   const { sources } = plan.gathered
   const { bundleName, supplierName } = plan.view.catalogue.trade
@@ -64,7 +63,7 @@ export async function budgetView(store: Store, buildId: string) {
         minor: budget({
           planMinor: 0,
           taskHours: need.task!.hours,
-          labourRateMinor: Number(plan.view.build.labourRateMinor),
+          labourRateMinor: plan.view.build.labourRateMinor,
           estimatesMinor: [],
           unpriced: 0,
           contingency: 0,
@@ -72,12 +71,9 @@ export async function budgetView(store: Store, buildId: string) {
         }).labourMinor,
       })),
     ...plan.decisions
-      .filter(
-        (decision) => decision.act === 'estimate' && solved?.open.includes(String(decision.needId)),
-      )
+      .filter((decision) => decision.act === 'estimate' && solved?.open.includes(decision.needId))
       .map((decision) => ({
-        words:
-          plan.needs.find((need) => need.id === decision.needId)?.words ?? String(decision.needId),
+        words: plan.needs.find((need) => need.id === decision.needId)?.words ?? decision.needId,
         group: kindGroup(plan.needs.find((need) => need.id === decision.needId)?.kind ?? ''),
         source: 'estimate',
         from: String(decision.source ?? 'Typed estimate'),

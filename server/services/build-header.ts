@@ -1,6 +1,6 @@
 import { jointNamed } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { PairingRun } from './pairing-run.ts'
 import { isCurrent, nameOf, type Planned, planBuild } from './planning.ts'
 import { totals } from './totals.ts'
@@ -10,7 +10,7 @@ export async function buildHeader(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const { build, catalogue } = plan.view
   const recipient = build.recipientId
-    ? (catalogue.parts.get(String(build.recipientId))?.name ?? null)
+    ? (catalogue.parts.get(build.recipientId)?.name ?? null)
     : null
   const sums = totals(plan)
   const { sources } = plan.gathered
@@ -45,7 +45,7 @@ export async function buildHeader(store: Store, buildId: string) {
 /** A build's header; where it cannot be computed, the build by its name and why, so that one never hides the others. */
 export async function headerOrFault(
   store: Store,
-  build: Row,
+  build: RowOf<'build'>,
   log?: { error: (context: object, words: string) => void },
 ): Promise<Awaited<ReturnType<typeof buildHeader>>> {
   try {
@@ -65,7 +65,7 @@ export async function headerOrFault(
   }
 }
 
-const briefGaps = (build: Row): number =>
+const briefGaps = (build: RowOf<'build'>): number =>
   [build.recipientId, build.likeForLikeMinor, build.use].filter((value) => value === null).length
 
 function nextAction(

@@ -57,7 +57,7 @@ export async function joinSheet(
 ): Promise<Joined> {
   await tx.get('build', key.buildId)
   const held = (await tx.list(table, key))[0]
-  const before = (held?.answers ?? {}) as SheetAnswers
+  const before = held?.answers ?? {}
   const joined = joinAnswers(before, answers, new Date().toISOString())
   if (!held) await tx.insert(table, { ...key, answers: joined.answers })
   else if (JSON.stringify(joined.answers) !== JSON.stringify(before))

@@ -1,19 +1,18 @@
 import { groupBy } from '../../core/group.ts'
-import type { Use } from '../../core/joints/joint.ts'
 import type { JointClaim } from '../../core/pairing/joint-claims.ts'
 import type { PairingContext } from '../../core/pairing/train.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { type Catalogue, loadCatalogue } from './catalogue.ts'
 import { type Insertables, insertablesOf } from './insertables.ts'
 
-export type ClaimRow = JointClaim & Row
+export type ClaimRow = JointClaim & RowOf<'jointClaim'>
 
 export interface BuildView {
-  readonly build: Row
+  readonly build: RowOf<'build'>
   readonly catalogue: Catalogue
   readonly insertables: Insertables
-  readonly pairings: readonly Row[]
-  readonly choices: readonly Row[]
+  readonly pairings: readonly RowOf<'pairing'>[]
+  readonly choices: readonly RowOf<'couplingChoice'>[]
   /** Parts put in, by pairing. */
   readonly inserted: ReadonlyMap<string, readonly string[]>
   readonly jointClaims: readonly ClaimRow[]
@@ -26,9 +25,8 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
   const build = await store.get('build', buildId)
   const pairings = await store.list('pairing', { buildId })
   const ids = pairings.map((row) => row.id)
-  const claims = await store.list<ClaimRow>('jointClaim')
+  const claims = await store.list('jointClaim')
   const catalogue = await loadCatalogue(store, buildId)
-  const isStopper = (claim: Row): boolean => claim.subject === 'stopper'
   return {
     build,
     catalogue,
@@ -36,26 +34,28 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
     pairings,
     choices: await store.listIn('couplingChoice', 'pairingId', ids),
     inserted: new Map(
-      [
-        ...groupBy(await store.listIn('pairingPart', 'pairingId', ids), (row) =>
-          String(row.pairingId),
-        ),
-      ].map(([id, rows]) => [id, rows.map((row) => String(row.partId))]),
+      [...groupBy(await store.listIn('pairingPart', 'pairingId', ids), (row) => row.pairingId)].map(
+        ([id, rows]) => [id, rows.map((row) => row.partId)],
+      ),
     ),
-    jointClaims: claims.filter((claim) => !isStopper(claim)),
+    jointClaims: claims.filter(isClaim),
     stoppers: Object.fromEntries(
       claims
-        .filter((claim) => isStopper(claim) && (claim as Row).buildId === buildId)
-        .map((claim) => [String((claim as Row).question), String(claim.says)]),
+        .filter((claim) => claim.subject === 'stopper' && claim.buildId === buildId)
+        .map((claim) => [String(claim.question), claim.says]),
     ),
   }
 }
+
+/** Of a joint, a kit or a build; answers to the stopper questions stand in the same table. */
+const isClaim = (row: RowOf<'jointClaim'>): row is ClaimRow =>
+  row.subject !== 'stopper' && row.says !== 'unknown'
 
 /** What a build says of how its joints are judged. */
 export function contextOf(view: BuildView): PairingContext {
   return {
     tolerances: view.catalogue.tolerances,
-    use: (view.build.use as Use | null) ?? undefined,
+    use: view.build.use ?? undefined,
     placement: view.build.school === 'set-back' ? 'set-back' : 'keep',
   }
 }

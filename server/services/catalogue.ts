@@ -2,7 +2,7 @@ import { tolerances } from '../../core/joints/tolerances.ts'
 import { own } from '../../core/own.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { type CompiledPart, isPortKind, PORT_KINDS } from '../../core/ports/index.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { compiledShelf } from './shelf.ts'
 import { loadTrade, type Trade } from './trade.ts'
 
@@ -12,11 +12,11 @@ export interface Catalogue {
   /** Parts of each kind, by id. */
   readonly kinds: ReadonlyMap<string, readonly CompiledPart[]>
   /** Part rows by id: owner, default, years. */
-  readonly rows: ReadonlyMap<string, Row>
+  readonly rows: ReadonlyMap<string, RowOf<'part'>>
   /** Parts of a kind, by id. */
   ofKind(kind: string): readonly CompiledPart[]
   /** Rows of the parts that came with a part. */
-  ownedBy(owner: string): readonly Row[]
+  ownedBy(owner: string): readonly RowOf<'part'>[]
   readonly trade: Trade
   readonly tolerances: ReturnType<typeof tolerances>
 }

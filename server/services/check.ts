@@ -4,8 +4,9 @@ import { toCorePart, toCorePort, type WirePart, type WirePort } from '../../cont
 import { checkJoint, JOINTS, jointNamed } from '../../core/joints/index.ts'
 import { tolerances } from '../../core/joints/tolerances.ts'
 import type { Verdict } from '../../core/joints/verdict.ts'
+import type { ClosingSet } from '../../core/pairing/closing.ts'
 import { couplingSet } from '../../core/pairing/coupling.ts'
-import { runPairing } from '../../core/pairing/pairing.ts'
+import { type JointResult, runPairing } from '../../core/pairing/pairing.ts'
 import { type CompiledPart, compilePart } from '../../core/ports/index.ts'
 import { UnprocessableError } from '../errors.ts'
 
@@ -43,8 +44,8 @@ export function checkOneJoint({
 
 /** One pairing, bridging only among the parts sent. */
 export function checkOnePairing(body: z.infer<typeof checkPairingRequest>): {
-  joints: unknown[]
-  closedBy: unknown[]
+  joints: readonly JointResult[]
+  closedBy: readonly ClosingSet[]
   notes: readonly string[]
 } {
   const transmission = compile(body.transmission)

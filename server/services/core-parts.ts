@@ -2,13 +2,13 @@ import { groupBy } from '../../core/group.ts'
 import { isPortKind } from '../../core/ports/index.ts'
 import type { Part, Port } from '../../core/ports/port.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
-import type { Row } from '../database/row.ts'
+import type { RowOf } from '../database/row.ts'
 
 /** Rows to the core's parts: claims gathered under their ports. */
 export function toCoreParts(
-  parts: readonly Row[],
-  ports: readonly Row[],
-  claims: readonly Row[],
+  parts: readonly RowOf<'part'>[],
+  ports: readonly RowOf<'port'>[],
+  claims: readonly RowOf<'claim'>[],
 ): Part[] {
   const claimsOf = groupBy(claims, (row) => row.portId)
   const portsOf = groupBy(ports, (row) => row.partId)
@@ -19,7 +19,7 @@ export function toCoreParts(
     ports: (portsOf.get(part.id) ?? [])
       .filter((port) => isPortKind(String(port.kind)))
       .map((port): Port => {
-        const byField = [...groupBy(claimsOf.get(port.id) ?? [], (row) => String(row.field))].map(
+        const byField = [...groupBy(claimsOf.get(port.id) ?? [], (row) => row.field)].map(
           ([field, rows]): [string, Claim[]] => [field, rows.map(toClaim)],
         )
         return {
@@ -33,7 +33,7 @@ export function toCoreParts(
   }))
 }
 
-export function toClaim(row: Row): Claim {
+export function toClaim(row: RowOf<'claim'>): Claim {
   const optional = Object.entries({
     plusMinus: row.plusMinus,
     method: row.method,

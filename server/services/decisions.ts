@@ -1,5 +1,5 @@
 import type { Decision } from '../../core/sourcing/candidates.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { ConflictError, MissingError } from '../errors.ts'
 import { needsOf } from './planning.ts'
 
@@ -21,7 +21,7 @@ export async function decide(
     note?: string | null | undefined
   },
   isKnown = (): Promise<boolean> => isLine(store, buildId, input.needId),
-): Promise<Row> {
+): Promise<RowOf<'decision'>> {
   // Planned before, not inside: a transaction only checks and writes.
   if (!(await isKnown()))
     throw new MissingError(`There is no line "${input.needId}" in this build's parts list.`)

@@ -50,8 +50,8 @@ export async function donorsOf(store: Store, buildId: string) {
   const sheets = await store.list('donorSheet', { buildId })
   const donors = await store.list('donor')
   return {
-    currency: String(plan.view.build.currency),
-    labourRateMinor: Number(plan.view.build.labourRateMinor),
+    currency: plan.view.build.currency,
+    labourRateMinor: plan.view.build.labourRateMinor,
     donors: donors.map((donor) => {
       const answers = (sheets.find((sheet) => sheet.donorId === donor.id)?.answers ??
         {}) as SheetAnswers
@@ -59,7 +59,7 @@ export async function donorsOf(store: Store, buildId: string) {
       const usable = usedBy(plan, donor.id)
       return {
         ...donor,
-        net: money ? netCost(money, usable, Number(plan.view.build.labourRateMinor)) : null,
+        net: money ? netCost(money, usable, plan.view.build.labourRateMinor) : null,
         answered: Object.keys(answers).length,
         risks: risksOf(answers),
         absent: wantedFrom(plan)
@@ -80,10 +80,9 @@ function usedBy(plan: Planned, donorId: string): Set<string> {
 function moneyOf(plan: Planned, donorId: string): DonorMoney | null {
   const { catalogue, build } = plan.view
   const donor = catalogue.trade.donors.find((one) => one.id === donorId)
-  const rate = donor && rateBetween(catalogue.trade.rates, donor.currency, String(build.currency))
+  const rate = donor && rateBetween(catalogue.trade.rates, donor.currency, build.currency)
   if (!donor || rate === null || rate === undefined) return null
-  const inBuild = (minor: number): number =>
-    convert(minor, donor.currency, String(build.currency), rate)
+  const inBuild = (minor: number): number => convert(minor, donor.currency, build.currency, rate)
   return {
     priceMinor: inBuild(donor.priceMinor),
     fetchMinor: inBuild(donor.fetchMinor),
@@ -117,13 +116,13 @@ export async function donorSheet(store: Store, buildId: string, donorId: string)
   const sheet = (await store.list('donorSheet', { buildId, donorId }))[0]
   return {
     donor: { id: donor.id, name: donor.name, place: donor.place },
-    build: String(plan.view.build.name),
+    build: plan.view.build.name,
     pieces: wantedFrom(plan).map((piece) => ({
       question: pieceQuestion(piece.id),
       words: piece.words,
     })),
-    answers: (sheet?.answers ?? {}) as SheetAnswers,
-    risks: risksOf((sheet?.answers ?? {}) as SheetAnswers),
+    answers: sheet?.answers ?? {},
+    risks: risksOf(sheet?.answers ?? {}),
   }
 }
 

@@ -14,11 +14,11 @@ export async function firstAnswerView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const { build, catalogue } = plan.view
   const decided = (act: string): Set<string> =>
-    new Set(plan.decisions.filter((one) => one.act === act).map((one) => String(one.needId)))
+    new Set(plan.decisions.filter((one) => one.act === act).map((one) => one.needId))
   const typed = new Map(
     plan.decisions
       .filter((one) => one.act === 'price' || one.act === 'estimate')
-      .map((one) => [String(one.needId), Number(one.priceMinor)]),
+      .map((one) => [one.needId, Number(one.priceMinor)]),
   )
   const kept = new Set([
     ...plan.needs.filter((need) => need.keep).map((need) => need.id),
@@ -31,14 +31,14 @@ export async function firstAnswerView(store: Store, buildId: string) {
     kept,
     typed,
     settled,
-    { currency: String(build.currency), labourRateMinor: Number(build.labourRateMinor) },
+    { currency: build.currency, labourRateMinor: build.labourRateMinor },
     catalogue.trade.rates,
   )
   return {
     pairing: nameOf(plan),
     engineId: plan.run?.train.engine.id ?? null,
     transmissionId: plan.run?.train.transmission.id ?? null,
-    currency: String(build.currency),
+    currency: build.currency,
     joints: (plan.run?.result.joints ?? []).map(({ joint, bare, closed }) => {
       const verdict = effective({ bare, closed })
       const heard = plan.run?.heard.get(joint)

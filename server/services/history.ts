@@ -189,7 +189,7 @@ async function undoEntry(tx: Store, entry: HistoryEntry): Promise<void> {
     withoutRetired(entity, entry.before),
     withoutRetired(entity, entry.after),
   ]
-  const row = await tx.find(entity, entityId)
+  const row: Row | null = await tx.find(entity, entityId)
   if (act === 'remove') {
     if (row)
       throw new ConflictError(`${before!.name ?? entity} is there again already.`, { theirs: row })

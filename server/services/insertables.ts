@@ -1,7 +1,7 @@
 import { insertionPlace } from '../../core/pairing/closing.ts'
 import type { CompiledPart } from '../../core/ports/index.ts'
 import { PART_KINDS } from '../../core/ports/part-kinds.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { Catalogue } from './catalogue.ts'
 import { leastCost } from './least-cost.ts'
 import { leastPrices } from './offered.ts'
@@ -37,7 +37,7 @@ function loose({ kinds, rows, ofKind }: Catalogue): readonly CompiledPart[] {
 /** What may be put between engine and gearbox of a build, with the cheapest price of each in its money. */
 export async function insertablesOf(
   store: Store,
-  build: Row,
+  build: RowOf<'build'>,
   catalogue: Catalogue,
 ): Promise<Insertables> {
   const parts = loose(catalogue)

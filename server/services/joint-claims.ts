@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import type { jointClaimInput, stopperInput } from '../../contract/rows.ts'
 import { jointNamed } from '../../core/joints/index.ts'
 import { STOPPERS } from '../../core/pairing/stoppers.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { shopDay } from './day.ts'
 
@@ -10,7 +10,7 @@ import { shopDay } from './day.ts'
 export async function addJointClaim(
   store: Store,
   input: z.infer<typeof jointClaimInput>,
-): Promise<Row> {
+): Promise<RowOf<'jointClaim'>> {
   return store.transaction(async (tx) => {
     if (input.joint && !jointNamed(input.joint))
       throw new UnprocessableError(`"${input.joint}" is not a joint.`, [
@@ -30,7 +30,7 @@ export async function listStoppers(store: Store, buildId: string) {
     const row = rows.find((one) => one.question === stopper.id)
     return {
       ...stopper,
-      says: (row?.says as string | undefined) ?? null,
+      says: row?.says ?? null,
       saidBy: row?.saidBy ?? null,
       day: row?.day ?? null,
     }
@@ -42,7 +42,7 @@ export async function answerStopper(
   tx: Store,
   buildId: string,
   { question, says, saidBy }: z.infer<typeof stopperInput>,
-): Promise<Row> {
+): Promise<RowOf<'jointClaim'>> {
   await tx.get('build', buildId)
   const day = await shopDay(tx)
   const held = (await tx.list('jointClaim', { buildId, subject: 'stopper', question }))[0]

@@ -1,4 +1,4 @@
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { planBuild } from './planning.ts'
 
@@ -37,7 +37,7 @@ export async function addLock(
     supplierId?: string | null | undefined
   },
   isKnown = (target: LockTarget): Promise<boolean> => isSource(store, buildId, target),
-): Promise<Row> {
+): Promise<RowOf<'sourcingLock'>> {
   const target: LockTarget = {
     candidate: input.candidate ?? null,
     bundle: input.bundle ?? null,

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import type { sheetInput } from '../../contract/rows.ts'
 import { isMatingQuestion, judgeMating, matingSteps } from '../../core/mating/card.ts'
 import { portOf } from '../../core/ports/index.ts'
-import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
+import type { Joined } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { joinSheet } from './build-sheets.ts'
@@ -21,7 +21,7 @@ export async function matingCard(store: Store, buildId: string) {
       transmissionId: train.transmission.id,
     })
   )[0]
-  const answers = (card?.answers ?? {}) as SheetAnswers
+  const answers = card?.answers ?? {}
   return {
     pairing: `${train.engine.name} with ${train.transmission.name}`,
     isAutomatic,
@@ -51,7 +51,7 @@ export async function answerMating(
     return joinSheet(
       tx,
       'matingCard',
-      { buildId, engineId: String(chosen.engineId), transmissionId: String(chosen.transmissionId) },
+      { buildId, engineId: chosen.engineId, transmissionId: chosen.transmissionId },
       answers,
     )
   })

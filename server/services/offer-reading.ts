@@ -1,7 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
 import type { StagedRows } from '../database/sqlite/stage.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
 
 export interface ImportPreview {
@@ -27,11 +27,14 @@ interface Matched {
   readonly supplierId: string
   readonly normalised: string
   readonly issuerKey: string
-  readonly held: Row | undefined
+  readonly held: RowOf<'offer'> | undefined
 }
 
 const issuerKey = (name: string): string => name.trim().toLowerCase()
 const offerKey = (...parts: readonly unknown[]): string => JSON.stringify(parts)
+
+const isSameOffer = (line: ReturnType<typeof valuesOf>, held: RowOf<'offer'>): boolean =>
+  (Object.keys(line) as (keyof typeof line)[]).every((name) => held[name] === line[name])
 
 const valuesOf = (line: OfferLine) => ({
   description: line.description || null,
@@ -46,7 +49,10 @@ const valuesOf = (line: OfferLine) => ({
 /** Rows of a file looked up, batch by batch: what each would add or change. */
 export class OfferReading {
   readonly #store: Store
-  #tables: Promise<{ suppliers: Map<string, Row>; issuers: Map<string, Row> }> | null = null
+  #tables: Promise<{
+    suppliers: Map<string, RowOf<'supplier'>>
+    issuers: Map<string, RowOf<'issuer'>>
+  }> | null = null
   readonly #seen = new Map<string, number>()
   readonly #newParts = new Set<string>()
   readonly #named: { issuer: string; number: string; description: string }[] = []
@@ -56,7 +62,7 @@ export class OfferReading {
   /** Rows that would be written, where they are kept for it. */
   readonly matched: Matched[] = []
   readonly partOf = new Map<string, string>()
-  issuers: ReadonlyMap<string, Row> = new Map()
+  issuers: ReadonlyMap<string, RowOf<'issuer'>> = new Map()
 
   constructor(store: Store) {
     this.#store = store
@@ -76,7 +82,7 @@ export class OfferReading {
       const issuer = issuers.get(issuerKey(line.issuer))
       const normalised = normaliseNumber(
         line.number,
-        issuer ? { upper: issuer.upper as boolean, noise: String(issuer.noise) } : DEFAULT_RULE,
+        issuer ? { upper: issuer.upper, noise: issuer.noise } : DEFAULT_RULE,
       )
       if (normalised === '')
         return this.#fault(
@@ -112,9 +118,7 @@ export class OfferReading {
       if (partId !== undefined) this.partOf.set(`${issuer!.id}:${normalised}`, partId)
       else this.#newPart(`${issuerKey(line.issuer)}:${normalised}`, line)
       const other = issuer ? held.get(key) : undefined
-      const isSame =
-        other !== undefined &&
-        Object.entries(valuesOf(line)).every(([name, value]) => (other[name] ?? null) === value)
+      const isSame = other !== undefined && isSameOffer(valuesOf(line), other)
       this.#counts[other ? (isSame ? 'unchanged' : 'updated') : 'added']++
       if (keep && !isSame)
         this.matched.push({
@@ -144,8 +148,8 @@ export class OfferReading {
       this.#store.list('supplier'),
       this.#store.list('issuer'),
     ])
-    const byName = (rows: readonly Row[]) =>
-      new Map(rows.map((row) => [issuerKey(String(row.name)), row]))
+    const byName = <R extends { readonly name: string }>(rows: readonly R[]) =>
+      new Map(rows.map((row) => [issuerKey(row.name), row]))
     return { suppliers: byName(suppliers), issuers: byName(issuers) }
   }
 
@@ -169,19 +173,23 @@ export class OfferReading {
   }
 
   async #partsOf(
-    found: readonly { issuer: Row | undefined; normalised: string }[],
+    found: readonly { issuer: RowOf<'issuer'> | undefined; normalised: string }[],
   ): Promise<Map<string, string>> {
     const parts = new Map<string, string>()
     for (const [issuerId, numbers] of grouped(found, ({ issuer }) => issuer?.id ?? null))
       for (const row of await this.#store.readIn('partNumber', 'normalised', numbers, { issuerId }))
-        parts.set(`${issuerId}:${row.normalised}`, String(row.partId))
+        parts.set(`${issuerId}:${row.normalised}`, row.partId)
     return parts
   }
 
   async #offersOf(
-    found: readonly { supplier: Row; issuer: Row | undefined; normalised: string }[],
-  ): Promise<Map<string, Row>> {
-    const offers = new Map<string, Row>()
+    found: readonly {
+      supplier: RowOf<'supplier'>
+      issuer: RowOf<'issuer'> | undefined
+      normalised: string
+    }[],
+  ): Promise<Map<string, RowOf<'offer'>>> {
+    const offers = new Map<string, RowOf<'offer'>>()
     for (const [pair, numbers] of grouped(found, ({ supplier, issuer }) =>
       issuer ? `${supplier.id}\n${issuer.id}` : null,
     )) {

@@ -2,7 +2,7 @@ import { groupBy } from '../../core/group.ts'
 import type { Market, OfferRow } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { asideChanges } from '../database/set-aside.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { Store } from '../database/store.ts'
 
 /** What some parts are sold for and numbered as. */
 export interface Offered {
@@ -87,7 +87,7 @@ export async function offeredOf(store: Store, parts: ReadonlySet<string>): Promi
       groupBy(await store.readIn('partNumber', 'partId', missing), (row) => row.partId),
     ]
     for (const id of missing) {
-      now.offers.set(id, (offers.get(id) as OfferRow[] | undefined) ?? NONE)
+      now.offers.set(id, offers.get(id) ?? NONE)
       now.numbers.set(
         id,
         (numbers.get(id) ?? []).map((row) => `${row.issuerId}:${row.normalised}`),
@@ -115,13 +115,18 @@ export async function leastPrices(
       .whereIn('partId', ids)
       .groupBy('partId', 'currency', 'taxIncluded')
       .select('partId', 'currency', 'taxIncluded')
-      .min('priceMinor as priceMinor')) as Row[]
+      .min('priceMinor as priceMinor')) as {
+      partId: string
+      currency: string
+      taxIncluded: number
+      priceMinor: number
+    }[]
     const found = groupBy(rows, (row) => row.partId)
     for (const id of ids)
       now.least.set(
         id,
         (found.get(id) ?? []).map((row) => ({
-          currency: String(row.currency),
+          currency: row.currency,
           taxIncluded: row.taxIncluded === 1,
           priceMinor: Number(row.priceMinor),
         })),

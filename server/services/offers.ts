@@ -1,10 +1,13 @@
 import { setImmediate } from 'node:timers/promises'
+import type { z } from 'zod'
+import type { offerInput } from '../../contract/rows.ts'
 import { actorNow } from '../database/actor.ts'
 import { ChangedMeanwhile, type Landed, merge, stage } from '../database/sqlite/stage.ts'
-import type { Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import { type ImportPreview, OfferReading, rowsOf } from './offer-reading.ts'
+import { issuerNamed, normaliseFor } from './parts.ts'
 
 export type Chunks = AsyncIterable<OffersRead> | Iterable<OffersRead>
 
@@ -83,3 +86,14 @@ export function refuseBad({ badCount, bad }: ImportPreview): void {
       })),
     )
 }
+
+/** Adds an offer by hand; an issuer nobody knew yet is made. */
+export const addOffer = (
+  store: Store,
+  { issuer, ...offer }: z.output<typeof offerInput>,
+): Promise<RowOf<'offer'>> =>
+  store.transaction(async (tx) => {
+    const by = issuer && offer.number ? await issuerNamed(tx, issuer) : null
+    const normalised = by ? normaliseFor(by, offer.number!) : null
+    return tx.insert('offer', { ...offer, issuerId: by?.id ?? null, normalised })
+  })

@@ -1,5 +1,5 @@
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { MissingError } from '../errors.ts'
 import { viewBuild } from './build-view.ts'
 import { runBuildPairing } from './pairing-run.ts'
@@ -26,7 +26,7 @@ export async function choosePairing(
     inserted,
   }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
   closing = (): Promise<readonly string[]> => closingSet(store, buildId, engineId, transmissionId),
-): Promise<Row> {
+): Promise<RowOf<'pairing'>> {
   const set = inserted ?? (await closing())
   return store.transaction((tx) => takePairing(tx, buildId, { engineId, transmissionId }, set))
 }
@@ -37,7 +37,7 @@ export async function takePairing(
   buildId: string,
   { engineId, transmissionId }: PairOf,
   inserted: readonly string[],
-): Promise<Row> {
+): Promise<RowOf<'pairing'>> {
   await tx.get('build', buildId)
   for (const id of [engineId, transmissionId, ...inserted])
     if (!(await tx.find('part', id)))
@@ -53,8 +53,7 @@ export async function takePairing(
     ? await tx.update('pairing', own.id, own.version, { chosen: true })
     : await tx.insert('pairing', { buildId, engineId, transmissionId, chosen: true })
   const before = await tx.list('pairingPart', { pairingId: chosen.id })
-  for (const row of before)
-    if (!inserted.includes(String(row.partId))) await tx.unmake('pairingPart', row)
+  for (const row of before) if (!inserted.includes(row.partId)) await tx.unmake('pairingPart', row)
   for (const partId of inserted)
     if (!before.some((row) => row.partId === partId))
       await tx.insert('pairingPart', { pairingId: chosen.id, partId })
@@ -79,7 +78,7 @@ export async function chooseKit(
       await tx.listIn(
         'part',
         'id',
-        items.map((item) => String(item.partId)),
+        items.map((item) => item.partId),
       )
     ).filter((part) => isCouplingKind(String(part.kind)))
     if (parts.length === 0)

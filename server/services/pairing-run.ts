@@ -5,7 +5,7 @@ import { type Heard, hearClaims } from '../../core/pairing/joint-claims.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
 import type { Train } from '../../core/pairing/train.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
-import type { Row } from '../database/store.ts'
+import type { RowOf } from '../database/store.ts'
 import { MissingError } from '../errors.ts'
 import { type BuildView, type ClaimRow, contextOf } from './build-view.ts'
 import type { Catalogue } from './catalogue.ts'
@@ -15,7 +15,7 @@ export interface PairingRun {
   readonly train: Train
   readonly result: PairingResult
   readonly insertable: readonly CompiledPart[]
-  readonly row: Row | null
+  readonly row: RowOf<'pairing'> | null
   /** By joint: what somebody said of it as a whole, beside the computed verdict. */
   readonly heard: ReadonlyMap<string, Heard<ClaimRow>>
 }
@@ -25,9 +25,7 @@ export const couplingOf = (catalogue: Catalogue, owner: string): readonly Compil
   catalogue
     .ownedBy(owner)
     .flatMap((row) =>
-      row.isDefault === true && isCouplingKind(String(row.kind))
-        ? (catalogue.parts.get(row.id) ?? [])
-        : [],
+      row.isDefault && isCouplingKind(row.kind) ? (catalogue.parts.get(row.id) ?? []) : [],
     )
 
 /** The train of one pairing as the build has it: default coupling, its own choices, the recipient. */
@@ -35,7 +33,7 @@ function trainOf(
   view: BuildView,
   engine: CompiledPart,
   transmission: CompiledPart,
-): { train: Train; notes: readonly string[]; row: Row | null } {
+): { train: Train; notes: readonly string[]; row: RowOf<'pairing'> | null } {
   const { catalogue, build } = view
   const row =
     view.pairings.find(
@@ -52,9 +50,7 @@ function trainOf(
     couplingOf(catalogue, transmission.id),
     chosen,
   )
-  const recipient = build.recipientId
-    ? (catalogue.parts.get(String(build.recipientId)) ?? null)
-    : null
+  const recipient = build.recipientId ? (catalogue.parts.get(build.recipientId) ?? null) : null
   return {
     train: {
       engine,

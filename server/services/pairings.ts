@@ -68,9 +68,7 @@ function rank(view: BuildView, most: number): InPlay {
   const { catalogue, build } = view
   const engines = catalogue.ofKind('engine')
   const transmissions = catalogue.ofKind('transmission')
-  const recipient = build.recipientId
-    ? (catalogue.parts.get(String(build.recipientId)) ?? null)
-    : null
+  const recipient = build.recipientId ? (catalogue.parts.get(build.recipientId) ?? null) : null
   const weights = weightsOf(build.id).weigh(
     engines.map((engine) => ({ engine, coupling: couplingOf(catalogue, engine.id) })),
     transmissions.map((transmission) => ({

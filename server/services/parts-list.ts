@@ -1,10 +1,9 @@
 import type { Need } from '../../core/needs/need.ts'
 import { kindGroup, kindWords } from '../../core/ports/part-kinds.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
-import type { Plan } from '../../core/sourcing/solve.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'
 import { assumedPrice } from '../../core/templates/first-answer.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { BuildView } from './build-view.ts'
 import { isCurrent, nameOf, planBuild } from './planning.ts'
 
@@ -16,7 +15,7 @@ export type LineState = 'open' | 'planned' | 'kept' | 'work' | 'dropped' | 'esti
 /** The parts list: each need with its source in the plan, number verdict, evidence, why and state. */
 export async function partsList(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
-  const lines = (plan.plan?.detail as Plan | undefined)?.lines ?? []
+  const lines = plan.plan?.detail?.lines ?? []
   const current = isCurrent(plan)
   const { sources } = plan.gathered
   const list = plan.needs.map((need) => {
@@ -34,12 +33,8 @@ export async function partsList(store: Store, buildId: string) {
       range:
         need.task || source || estimate
           ? null
-          : assumedPrice(
-              need.kind,
-              String(plan.view.build.currency),
-              plan.view.catalogue.trade.rates,
-            ),
-      estimateMinor: (estimate?.priceMinor as number | null | undefined) ?? null,
+          : assumedPrice(need.kind, plan.view.build.currency, plan.view.catalogue.trade.rates),
+      estimateMinor: estimate?.priceMinor ?? null,
       decisions: plan.decisions.filter((one) => one.needId === need.id),
       state: stateOf(need, source, candidateCount, estimate),
     }
@@ -48,7 +43,7 @@ export async function partsList(store: Store, buildId: string) {
     pairing: nameOf(plan),
     currency: plan.view.build.currency,
     planIsCurrent: current,
-    planStatus: (plan.plan?.status as string | undefined) ?? null,
+    planStatus: plan.plan?.status ?? null,
     lines: list,
     dropped: plan.dropped.map((need) => ({
       ...lineOf(need, plan.view),
@@ -73,7 +68,7 @@ function stateOf(
   need: Need,
   source: SourceInfo | undefined,
   candidates: number,
-  estimate: Row | undefined,
+  estimate: RowOf<'decision'> | undefined,
 ): LineState {
   if (need.task) return 'work'
   if (source) return source.source === 'keep' ? 'kept' : 'planned'

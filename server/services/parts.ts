@@ -9,6 +9,9 @@ import type { Field, FieldWords } from '../../core/ports/field.ts'
 import {
   type CompiledPart,
   compilePart,
+  fieldOf,
+  fieldsOf,
+  PORT_KIND_NAMES,
   PORT_KINDS,
   type PortKindName,
 } from '../../core/ports/index.ts'
@@ -17,7 +20,7 @@ import { typedPorts } from '../../core/ports/part-kinds.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { QuantityError, type Units } from '../../core/quantity/units.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
 import { toCoreParts } from './core-parts.ts'
@@ -35,7 +38,7 @@ export async function listParts(
     after,
     limit = 100,
   }: { kind?: string; q?: string; owner?: string; after?: string; limit?: number },
-): Promise<{ items: Row[]; next: string | null }> {
+) {
   const query = store
     .knex('part')
     .orderBy('id')
@@ -55,8 +58,8 @@ export async function listParts(
         ),
     )
   }
-  const rows = (await query) as Row[]
-  const items = rows.slice(0, limit)
+  const rows = await query
+  const items = store.sound('part', rows.slice(0, limit))
   const numbers = groupBy(
     await store.listIn(
       'partNumber',
@@ -68,10 +71,9 @@ export async function listParts(
   return {
     items: items.map((row) => ({
       ...row,
-      isDefault: Boolean(row.isDefault),
       numbers: (numbers.get(row.id) ?? []).map((n) => n.number),
     })),
-    next: rows.length > limit ? items.at(-1)!.id : null,
+    next: rows.length > limit ? String(rows[limit - 1].id) : null,
   }
 }
 
@@ -85,8 +87,6 @@ export async function familiesOf(store: Store): Promise<{ id: string; words: str
     .orderBy('text')) as { text: string }[]
   return rows.map(({ text }) => ({ id: text, words: text }))
 }
-
-const PORT_ORDER = Object.keys(PORT_KINDS)
 
 /** A part whole: ports with every field, its chosen value and all claims, numbers and supersessions. */
 export async function partDetail(store: Store, id: string, buildId?: string) {
@@ -107,24 +107,24 @@ export async function partDetail(store: Store, id: string, buildId?: string) {
   const issuerName = new Map(issuers.map((row) => [row.id, row.name]))
   return {
     ...part,
-    numbers: numbers.map((row) => ({ ...row, issuer: issuerName.get(String(row.issuerId)) })),
+    numbers: numbers.map((row) => ({ ...row, issuer: issuerName.get(row.issuerId) ?? null })),
     supersessions: supersessions.map((row) => ({
       ...row,
-      issuer: issuerName.get(String(row.issuerId)),
+      issuer: issuerName.get(row.issuerId) ?? null,
     })),
     ports: [...compiled.ports]
-      .sort((p, q) => PORT_ORDER.indexOf(p.kind) - PORT_ORDER.indexOf(q.kind))
+      .sort((p, q) => PORT_KIND_NAMES.indexOf(p.kind) - PORT_KIND_NAMES.indexOf(q.kind))
       .map((port) => ({
         id: port.id,
         kind: port.kind,
         slot: port.slot,
         looks: port.looks,
         title: PORT_KINDS[port.kind].title,
-        fields: Object.entries(PORT_KINDS[port.kind].fields).map(([name, words]) =>
+        fields: Object.entries(fieldsOf(port.kind)).map(([name, words]) =>
           describeField(
             name,
-            words as never,
-            (port as unknown as Record<string, Field<unknown>>)[name]!,
+            words,
+            fieldOf(port, name)!,
             claims.filter((claim) => claim.portId === port.id && claim.field === name),
             specimen?.id,
           ),
@@ -137,7 +137,7 @@ function describeField(
   name: string,
   words: ReturnType<typeof fieldWords> & {},
   field: Field<unknown>,
-  claims: readonly Row[],
+  claims: readonly RowOf<'claim'>[],
   specimen: string | undefined,
 ) {
   return {
@@ -162,7 +162,7 @@ function describeField(
 }
 
 /** Adds a part with ports, numbers and supersessions, whole or not at all. */
-export async function createPart(store: Store, input: PartInput): Promise<Row> {
+export async function createPart(store: Store, input: PartInput): Promise<RowOf<'part'>> {
   return store.transaction(async (tx) => {
     const { ports = [], numbers = [], supersessions = [], said = {}, ...row } = input
     if (row.ownerId) await tx.get('part', row.ownerId)
@@ -207,19 +207,19 @@ export async function createPart(store: Store, input: PartInput): Promise<Row> {
 }
 
 /** Finds an issuer by name or makes it with the default rule. */
-export async function issuerNamed(store: Store, name: string): Promise<Row> {
+export async function issuerNamed(store: Store, name: string): Promise<RowOf<'issuer'>> {
   return (await store.list('issuer', { name }))[0] ?? (await store.insert('issuer', { name }))
 }
 
-export const normaliseFor = (issuer: Row, number: string): string =>
-  normaliseNumber(number, { upper: issuer.upper as boolean, noise: String(issuer.noise) })
+export const normaliseFor = (issuer: RowOf<'issuer'>, number: string): string =>
+  normaliseNumber(number, { upper: issuer.upper, noise: issuer.noise })
 
 export async function addNumber(
   store: Store,
   partId: string,
   issuerName: string,
   number: string,
-): Promise<Row> {
+): Promise<RowOf<'partNumber'>> {
   const issuer = await issuerNamed(store, issuerName)
   const normalised = normaliseFor(issuer, number)
   const taken = (await store.list('partNumber', { issuerId: issuer.id, normalised }))[0]
@@ -236,7 +236,7 @@ export async function addSupersession(
   store: Store,
   partId: string,
   { issuer, old, new: next, oneWay }: { issuer: string; old: string; new: string; oneWay: boolean },
-): Promise<Row> {
+): Promise<RowOf<'supersession'>> {
   return store.insert('supersession', {
     partId,
     issuerId: (await issuerNamed(store, issuer)).id,
@@ -247,7 +247,10 @@ export async function addSupersession(
 }
 
 /** Writes one claim on the port that owns the field, making the port (and this build's specimen) when it is the first. */
-export async function addClaim(store: Store, input: z.infer<typeof claimInput>): Promise<Row> {
+export async function addClaim(
+  store: Store,
+  input: z.infer<typeof claimInput>,
+): Promise<RowOf<'claim'>> {
   return store.transaction(async (tx) => {
     const { partId, kind, slot } = splitPort(input.portId)
     const part = await tx.get('part', partId)
@@ -278,7 +281,7 @@ export async function addClaim(store: Store, input: z.infer<typeof claimInput>):
         (await tx.insert('specimen', { buildId: input.build, partId, name: 'In this build' }))
       ).id
     }
-    const claims: Row[] = []
+    const claims: RowOf<'claim'>[] = []
     const today = await shopDay(tx)
     for (const [field, value] of Object.entries(values))
       claims.push(
@@ -364,7 +367,7 @@ export async function rebuildPortValues(store: Store, partId: string): Promise<v
     .delete()
   const rows = (await onePart(store, partId)).ports.flatMap((port) =>
     Object.keys(PORT_KINDS[port.kind].fields).flatMap((field) => {
-      const { v, claim } = (port as unknown as Record<string, Field<unknown>>)[field]!
+      const { v, claim } = fieldOf(port, field)!
       return claim === null
         ? []
         : [

@@ -1,6 +1,6 @@
 import type { Dowel, Field, Hole, Point } from '../../core/ports/field.ts'
 import { compilePart } from '../../core/ports/index.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { PatternFace } from '../documents/pattern-dxf.ts'
 import { toCoreParts } from './core-parts.ts'
 
@@ -8,7 +8,7 @@ import { toCoreParts } from './core-parts.ts'
 export async function facesOf(
   store: Store,
   partId: string,
-): Promise<{ part: Row; faces: (PatternFace & { looks: 'forward' | 'rearward' })[] }> {
+): Promise<{ part: RowOf<'part'>; faces: (PatternFace & { looks: 'forward' | 'rearward' })[] }> {
   const part = await store.get('part', partId)
   const ports = await store.list('port', { partId, kind: 'face' })
   const claims = await store.listIn(

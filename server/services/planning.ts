@@ -6,7 +6,7 @@ import { type Decision, type Gathered, gatherCandidates } from '../../core/sourc
 import type { Market } from '../../core/sourcing/market.ts'
 import { partsAsked } from '../../core/sourcing/offer-matches.ts'
 import type { Lock } from '../../core/sourcing/problem.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { type BuildView, viewBuild } from './build-view.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { offeredOf } from './offered.ts'
@@ -18,15 +18,15 @@ export interface Needed {
   readonly run: PairingRun | null
   readonly needs: readonly Need[]
   readonly dropped: readonly Need[]
-  readonly decisions: readonly Row[]
+  readonly decisions: readonly RowOf<'decision'>[]
 }
 
 export interface Planned extends Needed {
-  readonly locks: readonly Row[]
+  readonly locks: readonly RowOf<'sourcingLock'>[]
   readonly gathered: Gathered
   /** Fingerprint of the problem: a plan made from another is out of date. */
   readonly madeFrom: string
-  readonly plan: Row | null
+  readonly plan: RowOf<'plan'> | null
 }
 
 const needed = new RevisionMemory<Needed>()
@@ -64,9 +64,7 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
   const { build, catalogue } = view
   const decisions = await store.list('decision', { buildId: build.id })
   const chosen = view.pairings.find((row) => row.chosen === true)
-  const run = chosen
-    ? runBuildPairing(view, String(chosen.engineId), String(chosen.transmissionId))
-    : null
+  const run = chosen ? runBuildPairing(view, chosen.engineId, chosen.transmissionId) : null
   const all = run
     ? planNeeds(
         pairingFacts(run.train, run.result, (id) => catalogue.parts.get(id), briefFacts(view)),
@@ -127,22 +125,22 @@ export function briefFacts({
   stoppers,
 }: BuildView): Parameters<typeof pairingFacts>[3] {
   const recipients = new Set(
-    (build.recipientId ? catalogue.ownedBy(String(build.recipientId)) : []).map((row) => row.id),
+    (build.recipientId ? catalogue.ownedBy(build.recipientId) : []).map((row) => row.id),
   )
   return {
-    mustWork: (build.mustWork ?? []) as string[],
-    inspection: build.inspection as boolean | null,
+    mustWork: build.mustWork,
+    inspection: build.inspection,
     recipients,
     stoppers,
   }
 }
 
-const toLock = (row: Row): Lock => ({
+const toLock = (row: RowOf<'sourcingLock'>): Lock => ({
   id: row.id,
   way: row.way as 'in' | 'out',
-  ...(row.candidate ? { candidate: String(row.candidate) } : {}),
-  ...(row.bundle ? { bundle: String(row.bundle) } : {}),
-  ...(row.supplierId ? { supplier: String(row.supplierId) } : {}),
+  ...(row.candidate ? { candidate: row.candidate } : {}),
+  ...(row.bundle ? { bundle: row.bundle } : {}),
+  ...(row.supplierId ? { supplier: row.supplierId } : {}),
 })
 
 /** The chosen pairing by name; null before there is one. */

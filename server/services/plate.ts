@@ -23,8 +23,8 @@ export interface PlateView {
   readonly gearbox: FaceView
   readonly match: Pick<
     PatternMatch,
-    'met' | 'missingA' | 'missingB' | 'offsetMm' | 'turnDeg' | 'placement' | 'worstMm'
-  >
+    'met' | 'missingA' | 'missingB' | 'offsetMm' | 'turnDeg' | 'placement'
+  > & { readonly worstMm: number | null }
   readonly design: PlateDesign
 }
 
@@ -59,7 +59,16 @@ export function plateOf(
   return {
     engine: a,
     gearbox: b,
-    match: { met, missingA, missingB, offsetMm, turnDeg, placement, worstMm },
+    match: {
+      met,
+      missingA,
+      missingB,
+      offsetMm,
+      turnDeg,
+      placement,
+      // Where nothing meets there is no worst.
+      worstMm: Number.isFinite(worstMm) ? worstMm : null,
+    },
     design: designPlate(a, b, depthMm, front.mayTurn.v === true),
   }
 }

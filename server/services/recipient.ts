@@ -15,7 +15,7 @@ import { readSettings } from './settings.ts'
 /** The recipient of a build as it is drawn: each dimension with what is known of it, and room for the chosen train. */
 export async function recipientView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
-  const recipientId = plan.view.build.recipientId as string | null
+  const recipientId = plan.view.build.recipientId
   if (!recipientId)
     return { recipient: null, known: {}, rooms: [], dropMm: null, keep: '', answers: {} }
   const detail = await partDetail(store, recipientId)
@@ -97,7 +97,7 @@ export async function answerRecipient(
       {}) as SheetAnswers
     const { timeZone } = await readSettings(tx)
     const dimensions = new Map(DIMENSIONS.map((dimension) => [dimensionId(dimension), dimension]))
-    const ports = await tx.list('port', { partId: String(build.recipientId) })
+    const ports = await tx.list('port', { partId: build.recipientId })
     for (const [id, answer] of Object.entries(answers)) {
       const dimension = dimensions.get(id.split('@')[0]!)
       if (!dimension)

@@ -6,7 +6,7 @@ import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { buildHeader } from './build-header.ts'
 import { viewBuild } from './build-view.ts'
-import { createBundle, getBundle, updateBundle } from './bundles.ts'
+import { kits } from './bundles.ts'
 import { loadCatalogue } from './catalogue.ts'
 import { shopDay } from './day.ts'
 import { decide } from './decisions.ts'
@@ -152,31 +152,31 @@ test('a number belongs to one part only, in any spelling', async () => {
 })
 
 test('bundles are written whole; items given replace those there; a stale version changes nothing', async () => {
-  const kit = await createBundle(store, 'kit', {
+  const kit = await kits.create(store, {
     name: 'Kit',
     priceMinor: 100,
     currency: 'EUR',
     items: [{ partId: 'bush-15', quantity: 2 }],
   })
-  expect((await getBundle(store, 'kit', kit.id)).items).toMatchObject([
+  expect((await kits.get(store, kit.id)).items).toMatchObject([
     { partName: 'Bronze pilot bush 25 on 15', quantity: 2 },
   ])
-  await updateBundle(store, 'kit', kit.id, {
+  await kits.update(store, kit.id, {
     version: 1,
     priceMinor: 120,
     items: [{ partId: 'bush-17' }],
   })
-  expect(await getBundle(store, 'kit', kit.id)).toMatchObject({
+  expect(await kits.get(store, kit.id)).toMatchObject({
     priceMinor: 120,
     version: 2,
     items: [{ partId: 'bush-17' }],
   })
-  await expect(updateBundle(store, 'kit', kit.id, { version: 1, items: [] })).rejects.toThrow(
+  await expect(kits.update(store, kit.id, { version: 1, items: [] })).rejects.toThrow(
     /changed meanwhile/,
   )
-  expect((await getBundle(store, 'kit', kit.id)).items).toHaveLength(1)
+  expect((await kits.get(store, kit.id)).items).toHaveLength(1)
   await expect(
-    createBundle(store, 'kit', {
+    kits.create(store, {
       name: 'Broken',
       priceMinor: 1,
       currency: 'EUR',

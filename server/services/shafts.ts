@@ -26,7 +26,7 @@ export async function findShafts(
   const halves = await halvesOf(store, view)
   const typed = (await store.list('decision', { buildId })).filter((row) => row.act === 'estimate')
   const custom = (kind: string) => {
-    const row = typed.find((one) => String(one.needId).startsWith(`${kind}/`))
+    const row = typed.find((one) => one.needId.startsWith(`${kind}/`))
     return row
       ? {
           priceMinor: Number(row.priceMinor),
@@ -43,7 +43,7 @@ export async function findShafts(
     names: Object.fromEntries(
       halves.map((half) => [half.id, view.catalogue.parts.get(half.id)!.name]),
     ),
-    currency: String(view.build.currency),
+    currency: view.build.currency,
   }
 }
 

@@ -3,18 +3,18 @@ import { groupBy } from '../../core/group.ts'
 import { type CompiledPart, compilePart } from '../../core/ports/index.ts'
 import { onChange } from '../database/changes.ts'
 import { asideOf } from '../database/set-aside.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { toCoreParts } from './core-parts.ts'
 
 /** Every part compiled, as one build sees it: the same object until a part, a port, a claim or a specimen changed. */
 export interface Shelf {
   readonly parts: ReadonlyMap<string, CompiledPart>
   /** Part rows by id: owner, default, years. */
-  readonly rows: ReadonlyMap<string, Row>
+  readonly rows: ReadonlyMap<string, RowOf<'part'>>
   /** Parts of each kind, by id: the same list until one of them changed. */
   readonly kinds: ReadonlyMap<string, readonly CompiledPart[]>
   /** Rows of the parts that came with a part, by id. */
-  ownedBy(owner: string): readonly Row[]
+  ownedBy(owner: string): readonly RowOf<'part'>[]
 }
 
 /** The shelf of a database as the shop sees it, and which parts changed since. Ports and claims are not kept, only what they compile to. */
@@ -35,7 +35,7 @@ interface OwnShelf {
     {
       readonly specimen: string
       readonly from: CompiledPart
-      readonly row: Row
+      readonly row: RowOf<'part'>
       readonly part: CompiledPart
     }
   >
@@ -96,7 +96,7 @@ const AT_ONCE = 200
 async function gathered(store: Store): Promise<Shelf> {
   const ids = (await store.knex('part').orderBy('id').select('id')) as { id: string }[]
   const parts = new Map<string, CompiledPart>()
-  const rows = new Map<string, Row>()
+  const rows = new Map<string, RowOf<'part'>>()
   await compiled(
     store,
     ids.map(({ id }) => id),
@@ -116,13 +116,13 @@ async function gathered(store: Store): Promise<Shelf> {
 async function compiled(
   store: Store,
   ids: readonly string[],
-  take: (part: CompiledPart, row: Row) => void,
+  take: (part: CompiledPart, row: RowOf<'part'>) => void,
   specimens?: ReadonlyMap<string, string>,
 ): Promise<void> {
   for (let i = 0; i < ids.length; i += AT_ONCE) {
     if (i > 0) await setImmediate()
     const rows = await store.readIn('part', 'id', ids.slice(i, i + AT_ONCE))
-    const idsOf = (list: readonly Row[]): string[] => list.map((row) => row.id)
+    const idsOf = (list: readonly { readonly id: string }[]): string[] => list.map((row) => row.id)
     const ports = await store.readIn('port', 'partId', idsOf(rows))
     const claims = groupBy(await store.readIn('claim', 'portId', idsOf(ports)), (row) => row.portId)
     const portsOf = groupBy(ports, (row) => row.partId)
@@ -205,13 +205,13 @@ function byId<T>(held: Map<string, T>): Map<string, T> {
 
 /** What came with what is listed when it is first asked for. */
 function shelfOf(parts: Shelf['parts'], rows: Shelf['rows'], kinds: Shelf['kinds']): Shelf {
-  let owners: Map<string, Row[]> | null = null
+  let owners: Map<string, RowOf<'part'>[]> | null = null
   return {
     parts,
     rows,
     kinds,
     ownedBy(owner) {
-      owners ??= groupBy(rows.values(), (row) => row.ownerId as string | null)
+      owners ??= groupBy(rows.values(), (row) => row.ownerId)
       return owners.get(owner) ?? []
     },
   }
@@ -221,14 +221,12 @@ async function ownShelf(
   store: Store,
   buildId: string,
   over: Shelf,
-  rows: readonly Row[],
+  rows: readonly RowOf<'specimen'>[],
 ): Promise<Shelf> {
   const builds = kept.get(store.root)!.builds
   const before = builds.get(buildId)
   const wanted = new Map(
-    rows.flatMap((row) =>
-      over.parts.has(String(row.partId)) ? [[String(row.partId), row.id]] : [],
-    ),
+    rows.flatMap(({ partId, id }) => (over.parts.has(partId) ? [[partId, id] as const] : [])),
   )
   if (
     before?.over === over &&

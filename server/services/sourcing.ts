@@ -1,7 +1,6 @@
 import { takenBy } from '../../core/sourcing/ids.ts'
 import { packsFor } from '../../core/sourcing/problem.ts'
-import type { Plan } from '../../core/sourcing/solve.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { isCurrent, nameOf, planBuild } from './planning.ts'
 
 /** What else could be taken for a line, sent with it; the rest are counted. */
@@ -11,11 +10,11 @@ const RIVALS_SHOWN = 40
 export async function sourcingView(store: Store, buildId: string) {
   const planned = await planBuild(store, buildId)
   const { gathered, view, plan, needs } = planned
-  const detail = (plan?.detail as Plan | undefined) ?? null
+  const detail = plan?.detail ?? null
   const { sources } = gathered
   const { bundleName: bundleOf, supplierName: supplierOf } = view.catalogue.trade
-  const lockWords = (lock: Row): string =>
-    `${lock.way === 'in' ? 'Keep' : 'Leave out'} ${lock.candidate ? (sources.get(String(lock.candidate))?.words ?? 'an offer') : lock.bundle ? bundleOf(String(lock.bundle)) : supplierOf(String(lock.supplierId))}`
+  const lockWords = (lock: RowOf<'sourcingLock'>): string =>
+    `${lock.way === 'in' ? 'Keep' : 'Leave out'} ${lock.candidate ? (sources.get(lock.candidate)?.words ?? 'an offer') : lock.bundle ? bundleOf(lock.bundle) : supplierOf(lock.supplierId ?? '')}`
   const words = (rule: string): string => {
     const lock = planned.locks.find((one) => one.id === rule)
     if (lock) return `the lock "${lockWords(lock)}"`

@@ -8,7 +8,7 @@ import { kindWords, typedPorts } from '../../core/ports/part-kinds.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
 import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
 import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/index.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { answerStopper } from './joint-claims.ts'
 import { chooseCoupling, takePairing } from './pairing-choice.ts'
@@ -23,7 +23,7 @@ const SAID_MASS_KG = 100
 const LADEN_SHARE = 0.65
 
 /** Starts a build from what is known after two minutes: parts from templates or the catalogue, answers, and the pairing; whole or not at all. */
-export async function startBuild(store: Store, input: Start): Promise<Row> {
+export async function startBuild(store: Store, input: Start): Promise<RowOf<'build'>> {
   return store.transaction(async (tx) => {
     const recipient = await pick(tx, input.recipient, 'vehicle', null)
     if (recipient && input.tyre)
@@ -175,7 +175,7 @@ const insertClaim = (
   portId: string,
   field: string,
   claim: Omit<Claim, 'id'>,
-): Promise<Row> =>
+): Promise<RowOf<'claim'>> =>
   tx.insert('claim', {
     portId,
     field,
@@ -241,7 +241,7 @@ const say = (
   field: string,
   value: unknown,
   by?: string | null,
-): Promise<Row> =>
+): Promise<RowOf<'claim'>> =>
   addClaim(tx, {
     portId: `${partId}/${port}`,
     field,
@@ -260,7 +260,7 @@ const assume = (
   field: string,
   value: number,
   plusMinus: number,
-): Promise<Row> =>
+): Promise<RowOf<'claim'>> =>
   addClaim(tx, {
     portId: `${partId}/${port}`,
     field,

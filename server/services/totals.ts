@@ -1,12 +1,11 @@
 import { type BuildTotals, budget } from '../../core/money/budget.ts'
-import type { Plan } from '../../core/sourcing/solve.ts'
 import { isCurrent, nameOf, type Planned } from './planning.ts'
 
 /** Totals of a build: the header's and the budget's. Nothing is shown before it is computed: without a plan, no total. */
 export function totals(plan: Planned): BuildTotals | null {
   if (!plan.run || !plan.plan) return null
   const { build } = plan.view
-  const solved = plan.plan.detail as Plan
+  const solved = plan.plan.detail
   const open = plan.needs.filter((need) => solved.open.includes(need.id))
   const estimates = open.flatMap((need) => {
     const found = plan.decisions.find(
@@ -15,21 +14,21 @@ export function totals(plan: Planned): BuildTotals | null {
     return found ? [Number(found.priceMinor)] : []
   })
   const taskHours = plan.needs.reduce((sum, need) => sum + (need.task?.hours ?? 0), 0)
-  const likeForLikeMinor = build.likeForLikeMinor as number | null
+  const likeForLikeMinor = build.likeForLikeMinor
   const sourced = plan.needs.filter((need) => !need.task).length
   if (solved.totalMinor === null) return null
   return {
     ...budget({
       planMinor: solved.totalMinor,
       taskHours,
-      labourRateMinor: Number(build.labourRateMinor),
+      labourRateMinor: build.labourRateMinor,
       estimatesMinor: estimates,
       unpriced: open.length - estimates.length,
-      contingency: Number(build.contingency),
+      contingency: build.contingency,
       likeForLikeMinor,
     }),
-    currency: String(build.currency),
-    contingency: Number(build.contingency),
+    currency: build.currency,
+    contingency: build.contingency,
     likeForLikeMinor,
     planMinor: solved.totalMinor,
     planStatus: String(plan.plan.status),

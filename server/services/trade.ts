@@ -5,7 +5,7 @@ import { donorId, kitId } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { mirrored } from '../database/mirror.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 
 /** Who sells, what comes together, and what money is worth: each piece the same object until a table it is made of changes. */
 export interface Trade
@@ -22,9 +22,9 @@ interface Piece {
 }
 interface Kept {
   readonly pieces: Map<string, Piece>
-  supersessions: { readonly epoch: number; readonly rows: Promise<Row[]> } | null
+  supersessions: { readonly epoch: number; readonly rows: Promise<RowOf<'supersession'>[]> } | null
   /** The sellers last found, and under which number of changes. */
-  sellers: { readonly told: string; readonly rows: readonly Row[] } | null
+  sellers: { readonly told: string; readonly rows: readonly RowOf<'supplier'>[] } | null
 }
 const kept = new WeakMap<object, Kept>()
 
@@ -42,12 +42,15 @@ function keptOf(store: Store): Kept {
 
 export async function loadTrade(store: Store): Promise<Trade> {
   const held = keptOf(store)
-  const names = ['kit', 'kitItem', 'donor', 'donorItem', 'supplier', 'rate', 'issuer'] as const
-  const mirrors = await Promise.all(names.map((table) => mirrored(store, table)))
-  const table = Object.fromEntries(names.map((name, i) => [name, mirrors[i]!.list])) as Record<
-    (typeof names)[number],
-    readonly Row[]
-  >
+  const [kit, kitItem, donor, donorItem, supplier, rate, issuer] = await Promise.all([
+    mirrored(store, 'kit'),
+    mirrored(store, 'kitItem'),
+    mirrored(store, 'donor'),
+    mirrored(store, 'donorItem'),
+    mirrored(store, 'supplier'),
+    mirrored(store, 'rate'),
+    mirrored(store, 'issuer'),
+  ])
   if (held.supersessions?.epoch !== store.epoch) {
     const rows = store.read('supersession')
     held.supersessions = { epoch: store.epoch, rows }
@@ -56,7 +59,7 @@ export async function loadTrade(store: Store): Promise<Trade> {
     })
   }
   const supersessions = await held.supersessions.rows
-  const sellers = await sellersOf(store, held, table.supplier, table.kit)
+  const sellers = await sellersOf(store, held, supplier.list, kit.list)
   const once = <T>(name: string, madeOf: readonly unknown[], work: () => T): T => {
     const found = held.pieces.get(name)
     if (
@@ -70,26 +73,25 @@ export async function loadTrade(store: Store): Promise<Trade> {
     return value
   }
   const pieces = {
-    supersessions: once('supersessions', [supersessions, table.issuer], () =>
-      supersessionsOf(supersessions, table.issuer),
+    supersessions: once('supersessions', [supersessions, issuer.list], () =>
+      supersessionsOf(supersessions, issuer.list),
     ),
-    kits: once('kits', [table.kit, table.kitItem], () =>
-      withItems(table.kit, table.kitItem, 'kitId'),
-    ) as unknown as Market['kits'],
-    donors: once('donors', [table.donor, table.donorItem], () =>
-      withItems(table.donor, table.donorItem, 'donorId'),
-    ) as unknown as Market['donors'],
-    suppliers: sellers as unknown as Market['suppliers'],
-    rates: once('rates', [table.rate], () =>
-      table.rate.map((row) => ({
-        from: String(row.fromCurrency),
-        to: String(row.toCurrency),
-        rate: Number(row.rate),
-        on: String(row.day),
+    kits: once('kits', [kit.list, kitItem.list], () =>
+      withItems(kit.list, kitItem.list, (item) => item.kitId),
+    ),
+    donors: once('donors', [donor.list, donorItem.list], () =>
+      withItems(donor.list, donorItem.list, (item) => item.donorId),
+    ),
+    suppliers: sellers,
+    rates: once('rates', [rate.list], () =>
+      rate.list.map((row) => ({
+        from: row.fromCurrency,
+        to: row.toCurrency,
+        rate: row.rate,
+        on: row.day,
       })),
     ),
   }
-  const suppliers = mirrors[4]!
   return once('trade', Object.values(pieces), () => {
     const bundles = new Map([
       ...pieces.kits.map(({ id, name }) => [kitId(id), name] as const),
@@ -97,7 +99,7 @@ export async function loadTrade(store: Store): Promise<Trade> {
     ])
     return {
       ...pieces,
-      supplierName: (id: string) => String(suppliers.rows.get(id)?.name ?? id),
+      supplierName: (id: string) => supplier.rows.get(id)?.name ?? id,
       bundleName: (id: string) => bundles.get(id) ?? id,
     }
   })
@@ -107,19 +109,16 @@ export async function loadTrade(store: Store): Promise<Trade> {
 async function sellersOf(
   store: Store,
   held: Kept,
-  suppliers: readonly Row[],
-  kits: readonly Row[],
-): Promise<readonly Row[]> {
+  suppliers: readonly RowOf<'supplier'>[],
+  kits: readonly RowOf<'kit'>[],
+): Promise<readonly RowOf<'supplier'>[]> {
   const { told } = store
   if (held.sellers?.told === told) return held.sellers.rows
   const offering = (await store
     .knex('supplier')
     .whereExists(store.knex('offer').whereRaw('offer.supplier_id = supplier.id').select('id'))
     .select('id')) as { id: string }[]
-  const ids = new Set([
-    ...offering.map(({ id }) => id),
-    ...kits.map((kit) => String(kit.supplierId)),
-  ])
+  const ids = new Set([...offering.map(({ id }) => id), ...kits.map((kit) => kit.supplierId)])
   const rows = suppliers.filter((row) => ids.has(row.id))
   const before = held.sellers?.rows
   const isSame = before?.length === rows.length && before.every((row, i) => row === rows[i])
@@ -127,22 +126,27 @@ async function sellersOf(
   return held.sellers.rows
 }
 
-function withItems(rows: readonly Row[], items: readonly Row[], column: string): Row[] {
-  const groups = groupBy(items, (row) => row[column])
+function withItems<R extends { readonly id: string }, I>(
+  rows: readonly R[],
+  items: readonly I[],
+  ownerOf: (item: I) => string,
+): (R & { readonly items: readonly I[] })[] {
+  const groups = groupBy(items, ownerOf)
   return rows.map((row) => ({ ...row, items: groups.get(row.id) ?? [] }))
 }
 
-function supersessionsOf(supersessions: readonly Row[], issuers: readonly Row[]): Supersession[] {
-  const rule = new Map(
-    issuers.map((row) => [row.id, { upper: row.upper as boolean, noise: String(row.noise) }]),
-  )
-  const numberOf = (issuer: unknown, number: unknown): string =>
-    `${issuer}:${normaliseNumber(String(number), rule.get(String(issuer)) ?? DEFAULT_RULE)}`
+function supersessionsOf(
+  supersessions: readonly RowOf<'supersession'>[],
+  issuers: readonly RowOf<'issuer'>[],
+): Supersession[] {
+  const rule = new Map(issuers.map(({ id, upper, noise }) => [id, { upper, noise }]))
+  const numberOf = (issuer: string, number: string): string =>
+    `${issuer}:${normaliseNumber(number, rule.get(issuer) ?? DEFAULT_RULE)}`
   return supersessions.map(
     (row): Supersession => ({
       old: numberOf(row.issuerId, row.oldNumber),
       new: numberOf(row.issuerId, row.newNumber),
-      oneWay: row.oneWay === true,
+      oneWay: row.oneWay,
     }),
   )
 }

@@ -1,6 +1,11 @@
 import { useCallback, useEffect, useRef, useState } from 'react'
-import { mergeAnswers, type SheetAnswer, type SheetAnswers } from '../../core/sheets/sheet.ts'
-import { ApiProblem, api } from './client.ts'
+import {
+  type Joined,
+  mergeAnswers,
+  type SheetAnswer,
+  type SheetAnswers,
+} from '../../core/sheets/sheet.ts'
+import { ApiProblem } from './client.ts'
 
 const RETRY_MS = 4000
 
@@ -23,11 +28,13 @@ const readQueue = (key: string): SheetAnswers => {
  * Answers given on a tablet, kept in the browser until the server has them: a reload or a lost connection loses none.
  * They are joined question by question on arrival, so sending late or twice does no harm.
  *
- * @param path where the sheet is kept
+ * @param path names the sheet in this browser
+ * @param send brings answers to the server
  * @param onKept told what the server holds after each sending
  */
 export function useAnswerQueue(
   path: string,
+  send: (answers: SheetAnswers) => Promise<Joined>,
   onKept: (answers: SheetAnswers) => unknown = () => undefined,
 ): {
   waiting: SheetAnswers
@@ -41,6 +48,8 @@ export function useAnswerQueue(
   const [passedOver, setPassedOver] = useState<readonly PassedOver[]>([])
   const kept = useRef(onKept)
   kept.current = onKept
+  const sender = useRef(send)
+  sender.current = send
 
   const keep = useCallback(
     (answers: SheetAnswers) => {
@@ -51,16 +60,13 @@ export function useAnswerQueue(
     [key],
   )
 
-  const send = useCallback(async (): Promise<void> => {
+  const bring = useCallback(async (): Promise<void> => {
     const sending = readQueue(key)
     if (Object.keys(sending).length === 0) return
     try {
-      const { answers, passedOver: passed } = await api.patch<{
-        answers: SheetAnswers
-        passedOver?: readonly string[]
-      }>(path, { answers: sending })
+      const { answers, passedOver: passed } = await sender.current(sending)
       setFault('')
-      if (passed && passed.length > 0)
+      if (passed.length > 0)
         setPassedOver(
           passed.map((question) => ({
             question,
@@ -80,24 +86,24 @@ export function useAnswerQueue(
       if (!(error instanceof ApiProblem)) throw error
       setFault(error.isLostConnection ? '' : error.message)
     }
-  }, [path, key, keep])
+  }, [key, keep])
 
   const give = (question: string, answer: SheetAnswer): void => {
     setPassedOver([])
     keep(mergeAnswers(readQueue(key), { [question]: answer }))
-    void send()
+    void bring()
   }
 
   useEffect(() => {
-    void send()
-    const again = (): void => void send()
+    void bring()
+    const again = (): void => void bring()
     const timer = setInterval(again, RETRY_MS)
     window.addEventListener('online', again)
     return () => {
       clearInterval(timer)
       window.removeEventListener('online', again)
     }
-  }, [send])
+  }, [bring])
 
   return { waiting, fault, passedOver, give }
 }

@@ -1,3 +1,11 @@
+import {
+  type Answer,
+  type Asked,
+  addressOf,
+  type Callable,
+  type Given,
+} from '../../contract/asked.ts'
+import { partsOf } from '../../contract/operation.ts'
 import { commandWritten } from './commands.ts'
 import { personNow } from './person.ts'
 
@@ -21,6 +29,30 @@ export class ApiProblem extends Error {
   get isLostConnection(): boolean {
     return this.status === 0
   }
+}
+
+/** One that reads. */
+export type Readable = Extract<Callable, `GET ${string}`>
+
+interface Loose {
+  readonly params?: Readonly<Record<string, string>>
+  readonly query?: Readonly<Record<string, unknown>>
+  readonly body?: unknown
+}
+
+/** Where an operation is asked, its names filled in. */
+export function pathOf<N extends Callable>(name: N, asked?: Omit<Asked<N>, 'body'>): string {
+  const { params, query } = (asked ?? {}) as Loose
+  return addressOf(partsOf(name).path, params, query)
+}
+
+/**
+ * Asks one operation of the server.
+ * @throws ApiProblem where it refuses, or does not answer
+ */
+export async function call<N extends Callable>(name: N, ...given: Given<N>): Promise<Answer<N>> {
+  const { body } = (given[0] ?? {}) as Loose
+  return request(partsOf(name).method, pathOf(name, given[0]), body)
 }
 
 /** A file goes as it is, whatever it holds: the server reads it. */
@@ -57,12 +89,5 @@ async function request<T>(method: string, path: string, sent?: unknown): Promise
   return answer as T
 }
 
-export const fetcher = <T>(path: string): Promise<T> => request<T>('GET', path)
-
-export const api = {
-  get: fetcher,
-  post: <T>(path: string, body: unknown = {}): Promise<T> => request<T>('POST', path, body),
-  patch: <T>(path: string, body: unknown): Promise<T> => request<T>('PATCH', path, body),
-  put: <T>(path: string, body: unknown): Promise<T> => request<T>('PUT', path, body),
-  remove: (path: string): Promise<{ trash: string }> => request('DELETE', path),
-}
+/** What a path reads, for the pages' memory of answers. */
+export const fetcher = (path: string): Promise<unknown> => request('GET', path)

@@ -62,11 +62,11 @@ describe('client', () => {
   test('a write says who is at the bench and keeps the command; a read writes none', async () => {
     const fetching = server({ command: 'c1' }, {})
     const { setPerson } = await import('./person.ts')
-    const { api } = await import('./client.ts')
+    const { call } = await import('./client.ts')
     const { takeNewest } = await import('./commands.ts')
     setPerson({ id: 'p1', name: 'Ida', decimal: 'comma' })
-    await api.post('/suppliers', { name: 'x' })
-    await api.get('/suppliers')
+    await call('POST /suppliers', { body: { name: 'x', currency: 'EUR' } })
+    await call('GET /suppliers')
     expect(fetching.mock.calls[0]![1]!.headers).toMatchObject({
       'x-junket-person': 'p1',
       'content-type': 'application/json',
@@ -83,8 +83,11 @@ describe('client', () => {
         theirs: { version: 3, name: 'T' },
       },
     })
-    const { api, ApiProblem } = await import('./client.ts')
-    const problem = await api.patch('/x', {}).catch((error: unknown) => error)
+    const { call, ApiProblem } = await import('./client.ts')
+    const problem = await call('PATCH /suppliers/{id}', {
+      params: { id: 'x' },
+      body: { version: 1 },
+    }).catch((error: unknown) => error)
     expect(problem).toBeInstanceOf(ApiProblem)
     expect(problem).toMatchObject({
       status: 409,
@@ -97,8 +100,8 @@ describe('client', () => {
 
   test('no answer at all is a lost connection, said so', async () => {
     vi.stubGlobal('fetch', vi.fn().mockRejectedValue(new TypeError('failed')))
-    const { api } = await import('./client.ts')
-    await expect(api.get('/x')).rejects.toMatchObject({
+    const { call } = await import('./client.ts')
+    await expect(call('GET /suppliers')).rejects.toMatchObject({
       status: 0,
       isLostConnection: true,
       message: expect.stringContaining('kept'),

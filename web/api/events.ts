@@ -1,6 +1,6 @@
 import { useEffect, useRef, useState } from 'react'
+import { refresh, refreshWhere } from './answer.ts'
 import { isOwn } from './commands.ts'
-import { refresh, refreshWhere } from './hooks.ts'
 import { showsChange } from './touched.ts'
 
 const GATHER_MS = 120

@@ -1,65 +1,22 @@
 import { toast } from 'sonner'
-import useSWR, { mutate } from 'swr'
+import type { Asked, Callable } from '../../contract/asked.ts'
+import type { StoredRow } from '../../contract/stored.ts'
 import { dayIn } from '../../core/day.ts'
-import type { Decimal, Reading, Units } from '../../core/quantity/units.ts'
-import { ApiProblem, api } from './client.ts'
+import type { Reading } from '../../core/quantity/units.ts'
+import { refresh, useAnswer } from './answer.ts'
+import { ApiProblem, call } from './client.ts'
 import { usePerson } from './person.ts'
-import type {
-  BudgetPage,
-  Build,
-  BuildHeader,
-  Bundle,
-  PairingDetail,
-  PairingRow,
-  PartDetail,
-  PartRow,
-  PartsList,
-  SourcingView,
-  Supplier,
-} from './types.ts'
 
-export const useBuilds = () => useSWR<{ items: BuildHeader[] }>('/builds')
-export const useBuild = (id: string | undefined) => useSWR<BuildHeader>(id ? `/builds/${id}` : null)
-export const usePairings = (id: string, most?: number) =>
-  useSWR<{ items: PairingRow[]; of: number }>(
-    `/builds/${id}/pairings${most ? `?most=${most}` : ''}`,
-  )
+export const useBuild = (id: string | undefined) =>
+  useAnswer('GET /builds/{id}', id ? { params: { id } } : null)
 export const usePairing = (id: string, engine: string | null, transmission: string | null) =>
-  useSWR<PairingDetail>(
-    engine && transmission
-      ? `/builds/${id}/pairing?engine=${encodeURIComponent(engine)}&transmission=${encodeURIComponent(transmission)}`
-      : null,
+  useAnswer(
+    'GET /builds/{id}/pairing',
+    engine && transmission ? { params: { id }, query: { engine, transmission } } : null,
   )
-export const useParts = (id: string) => useSWR<PartsList>(`/builds/${id}/parts`)
-export const useSourcing = (id: string) => useSWR<SourcingView>(`/builds/${id}/sourcing`)
-export const useBudget = (id: string) => useSWR<BudgetPage>(`/builds/${id}/budget`)
-export const useCatalogue = (query: string) =>
-  useSWR<{ items: PartRow[]; next: string | null }>(`/parts?${query}`)
 export const usePart = (id: string | null | undefined, build?: string) =>
-  useSWR<PartDetail>(
-    id ? `/parts/${encodeURIComponent(id)}${build ? `?build=${build}` : ''}` : null,
-  )
-export const useKits = () => useSWR<{ items: Bundle[] }>('/kits')
-export const useDonors = () => useSWR<{ items: Bundle[] }>('/donors')
-export const useSuppliers = () => useSWR<{ items: Supplier[] }>('/suppliers')
-export const usePeople = () =>
-  useSWR<{ items: { id: string; version: number; name: string; decimal: Decimal }[] }>('/people')
-export const useSession = () =>
-  useSWR<{ asks: boolean; signedIn: boolean; hasPasscode: boolean }>('/session')
-/** A row that cannot be read, with what stands in the fields at fault. */
-export interface AsideRow {
-  readonly table: string
-  readonly id: string
-  readonly version: number
-  readonly name: string
-  readonly faults: readonly { readonly field: string; readonly message: string }[]
-  readonly because: string | null
-  readonly values: Readonly<Record<string, string>>
-  readonly hasEarlier: boolean
-}
-export const useSetAside = () => useSWR<{ items: AsideRow[] }>('/set-aside')
-export const useSettings = () =>
-  useSWR<{ units: Units; tolerances: Record<string, number>; timeZone: string }>('/settings')
+  useAnswer('GET /parts/{id}', id ? { params: { id }, query: { build } } : null)
+export const useSettings = () => useAnswer('GET /settings')
 /** The day it is at the shop. */
 export const useToday = (): string => dayIn(useSettings().data?.timeZone ?? 'UTC', new Date())
 
@@ -69,12 +26,6 @@ export function useReading(): Reading {
   const { decimal } = usePerson()
   return { units, decimal }
 }
-
-/** Everything on screen leans on the data: after a write all of it is asked again. */
-export const refresh = (): Promise<unknown> => mutate(() => true)
-/** Asks again only what is read from some paths. */
-export const refreshWhere = (isWanted: (path: string) => boolean): Promise<unknown> =>
-  mutate((key) => typeof key === 'string' && isWanted(key))
 
 /** Runs a write, says what went wrong, and asks the screens again. True when it was done. */
 export async function act(
@@ -119,18 +70,29 @@ export async function write(work: () => Promise<unknown>): Promise<void> {
   await refresh()
 }
 
+/** An operation that moves something to the trash. */
+type Removing = Extract<Callable, `DELETE /${string}`>
+
 /** Removes something, with undo. */
-export const removeWithUndo = async (path: string, done: string): Promise<boolean> => {
+export async function removeWithUndo<N extends Removing>(
+  name: N,
+  asked: Asked<N>,
+  done: string,
+): Promise<boolean> {
   let trash = ''
   return act(
     async () => {
-      trash = (await api.remove(path)).trash
+      const answer: unknown = await call<Removing>(name, asked)
+      trash = (answer as { trash: string }).trash
     },
     done,
-    () => api.post(`/trash/${trash}/restore`),
+    () => call('POST /trash/{id}/restore', { params: { id: trash } }),
   )
 }
 
+type Build = StoredRow<'build'>
 /** Saves part of a build on its newest version. */
-export const saveBuild = (build: Build, patch: Record<string, unknown>): Promise<Build> =>
-  api.patch(`/builds/${build.id}`, { version: build.version, ...patch })
+export const saveBuild = (
+  { id, version }: Build,
+  patch: Omit<Asked<'PATCH /builds/{id}'>['body'], 'version'>,
+): Promise<Build> => call('PATCH /builds/{id}', { params: { id }, body: { version, ...patch } })

@@ -1,13 +1,14 @@
 import { toast } from 'sonner'
-import { ApiProblem, api } from './client.ts'
+import { refresh } from './answer.ts'
+import { ApiProblem, call } from './client.ts'
 import { takeNewest } from './commands.ts'
-import { act, refresh } from './hooks.ts'
+import { act } from './hooks.ts'
 
 /** Undoes one command; its toast can do it again. */
 export const undoCommand = (command: string): Promise<boolean> =>
   act(() => post(command), 'Put back')
 
-const post = (command: string): Promise<{ command: string }> => api.post('/undo', { command })
+const post = (command: string) => call('POST /undo', { body: { command } })
 
 /** Undoes the newest command of this page that wrote anything. */
 export async function undoNewest(): Promise<void> {
@@ -16,7 +17,7 @@ export async function undoNewest(): Promise<void> {
       const { command: inverse } = await post(command)
       await refresh()
       toast('Undone.', {
-        action: { label: 'Do it again', onClick: () => void undoCommand(inverse) },
+        action: { label: 'Do it again', onClick: () => inverse && void undoCommand(inverse) },
         duration: 10_000,
       })
       return

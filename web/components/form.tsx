@@ -1,8 +1,8 @@
 import { type ReactNode, useEffect, useId, useRef, useState } from 'react'
 import { type FieldErrors, type UseFormRegister, useForm } from 'react-hook-form'
 import { minorDigits, parseMoney } from '../../core/money/money.ts'
+import { refresh } from '../api/answer.ts'
 import { ApiProblem } from '../api/client.ts'
-import { refresh } from '../api/hooks.ts'
 import { type Clash, mergeTexts } from './merge.ts'
 import { Button } from './ui.tsx'
 
@@ -30,6 +30,23 @@ export type FieldSpec = {
     }
   | { readonly type: 'check' }
 )
+
+/** What a field holds once it is read: null where nothing was typed and nothing had to be. */
+type Held<S extends FieldSpec> = S extends { readonly type: 'check' }
+  ? boolean
+  : S extends { readonly type: 'money' | 'number' | 'percent' }
+    ? number | OrNothing<S>
+    : S extends {
+          readonly type: 'select'
+          readonly options: readonly { readonly value: infer V }[]
+        }
+      ? V | OrNothing<S>
+      : string | OrNothing<S>
+type OrNothing<S> = S extends { readonly required: true } ? never : null
+/** What a form of these fields is sent as. */
+export type ValuesOf<F extends readonly FieldSpec[]> = {
+  readonly [S in F[number] as S['name']]: Held<S>
+}
 
 type Values = Record<string, unknown>
 
@@ -101,7 +118,7 @@ const isSame = (a: Values, b: Values): boolean =>
  * connection loses nothing; faults stand at their fields. When what is stored changes meanwhile, fields nobody touched
  * follow, and a field that both changed is shown side by side to choose from.
  */
-export function Form({
+export function Form<const F extends readonly FieldSpec[]>({
   id,
   fields,
   initial,
@@ -112,9 +129,9 @@ export function Form({
   keepsDraft = true,
 }: {
   id: string
-  fields: readonly FieldSpec[]
+  fields: F
   initial: Values
-  submit: (values: Values) => Promise<unknown>
+  submit: (values: ValuesOf<F>) => Promise<unknown>
   action: string
   children?: ReactNode
   columns?: 1 | 2 | 3
@@ -169,7 +186,7 @@ export function Form({
     }
     if (wrong) return
     try {
-      await submit(values)
+      await submit(values as ValuesOf<F>)
       base.current = typed
       reset(typed)
       // Last: resetting is a change too, and would leave a draft behind.

@@ -1,24 +1,14 @@
 import { useState } from 'react'
-import useSWR from 'swr'
+import type { HistoryEntry } from '../../contract/answers/shop.ts'
+import type { StoredTable } from '../../contract/stored.ts'
 import { printMoney } from '../../core/money/money.ts'
-import { api } from '../api/client.ts'
+import { useAnswer } from '../api/answer.ts'
+import { call } from '../api/client.ts'
 import { act } from '../api/hooks.ts'
 import { Dialog } from './dialog.tsx'
 import { Button, Loaded } from './ui.tsx'
 
-interface Entry {
-  readonly id: number
-  readonly at: string
-  readonly who: string
-  readonly entity: string
-  readonly act: 'insert' | 'update' | 'remove' | 'restore'
-  readonly before: Record<string, unknown> | null
-  readonly after: Record<string, unknown> | null
-  readonly name: string | null
-  readonly currency: string | null
-}
-
-const ACTS: Record<Entry['act'], string> = {
+const ACTS: Record<HistoryEntry['act'], string> = {
   insert: 'added',
   update: 'changed',
   remove: 'removed',
@@ -31,7 +21,7 @@ export function HistoryButton({
   id,
   title,
 }: {
-  entity?: string
+  entity?: StoredTable
   id?: string
   title: string
 }) {
@@ -46,14 +36,9 @@ export function HistoryButton({
   )
 }
 
-function HistoryList({ entity, id }: { entity?: string; id?: string }) {
+function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
   const [before, setBefore] = useState<number | null>(null)
-  const query = new URLSearchParams({
-    ...(entity ? { entity } : {}),
-    ...(id ? { id } : {}),
-    ...(before ? { before: String(before) } : {}),
-  })
-  const page = useSWR<{ items: Entry[]; next: number | null }>(`/history?${query}`)
+  const page = useAnswer('GET /history', { query: { entity, id, before: before ?? undefined } })
   return (
     <Loaded of={page} what="the history">
       {({ items, next }) => (
@@ -102,7 +87,10 @@ function HistoryList({ entity, id }: { entity?: string; id?: string }) {
                       aria-label={`Put back ${wordsOf(entry.entity)} of ${timeOf(entry.at)}`}
                       onClick={() =>
                         void act(
-                          () => api.post(`/history/${entry.id}/restore`),
+                          () =>
+                            call('POST /history/{entry}/restore', {
+                              params: { entry: String(entry.id) },
+                            }),
                           'Put back as it was then.',
                         )
                       }
@@ -140,7 +128,7 @@ const wordsOf = (name: string): string =>
   name.replace(/(Id|Mm|Nm)$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 
 const SHOWN_LENGTH = 80
-function show(field: string, value: unknown, entry: Entry): string {
+function show(field: string, value: unknown, entry: HistoryEntry): string {
   if (value === null || value === undefined || value === '') return 'nothing'
   if (field.endsWith('Minor') && typeof value === 'number' && entry.currency)
     return printMoney(value, entry.currency)

@@ -1,6 +1,6 @@
 import { useState } from 'react'
 import { kindWords } from '../../core/ports/part-kinds.ts'
-import { useCatalogue } from '../api/hooks.ts'
+import { useAnswer } from '../api/answer.ts'
 
 /** Finds a part by name or number and hands it over. */
 export function PartPicker({
@@ -11,7 +11,7 @@ export function PartPicker({
   onPick: (part: { id: string; name: string }) => void
 }) {
   const [q, setQ] = useState('')
-  const found = useCatalogue(`limit=12&q=${encodeURIComponent(q)}`)
+  const found = useAnswer('GET /parts', { query: { limit: 12, q } })
   return (
     <div>
       <label className="block">

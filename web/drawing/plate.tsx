@@ -1,5 +1,5 @@
+import type { PlateView } from '../../contract/answers/pairings.ts'
 import { turned } from '../../core/patterns/plate.ts'
-import type { PlateView } from '../api/types.ts'
 
 const MARGIN_MM = 20
 

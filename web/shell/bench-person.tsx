@@ -1,12 +1,12 @@
 import { useId } from 'react'
 import { Link } from 'react-router'
-import { usePeople } from '../api/hooks.ts'
+import { useAnswer } from '../api/answer.ts'
 import { setPerson, usePerson } from '../api/person.ts'
 
 /** Who is at the bench: measurements and changes carry this name. */
 export function BenchPerson() {
   const id = useId()
-  const people = usePeople().data?.items ?? []
+  const people = useAnswer('GET /people').data?.items ?? []
   const here = usePerson()
   if (people.length === 0)
     return (

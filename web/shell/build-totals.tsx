@@ -1,4 +1,4 @@
-import type { BuildHeader } from '../api/types.ts'
+import type { BuildHeader } from '../../contract/answers/builds.ts'
 import { ButtonLink, Money } from '../components/ui.tsx'
 
 /** The build's name, pairing, totals that move as choices are made, and one next action. */

@@ -2,20 +2,14 @@ import { Command } from 'cmdk'
 import { useDeferredValue, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useNavigate } from 'react-router'
-import useSWR from 'swr'
+import type { Answer } from '../../contract/asked.ts'
 import { JOINTS } from '../../core/joints/index.ts'
+import { useAnswer } from '../api/answer.ts'
 import { undoNewest } from '../api/undo.ts'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
 import { STAGES } from './stages.ts'
 import { setTheme, themeNow } from './theme.ts'
-
-interface Found {
-  readonly kind: string
-  readonly id: string
-  readonly words: string
-  readonly detail: string
-}
 
 /** `/`: finds builds, parts, numbers in any spelling, joints, donors and actions. */
 export function Find({ build }: { build: string | undefined }) {
@@ -37,7 +31,7 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
   const [typed, setTyped] = useState('')
   const asked = useDeferredValue(typed.trim())
   const navigate = useNavigate()
-  const found = useSWR<{ items: Found[] }>(asked ? `/find?q=${encodeURIComponent(asked)}` : null)
+  const found = useAnswer('GET /find', asked ? { query: { q: asked } } : null)
   const go = (to: string): void => {
     onDone()
     navigate(to)
@@ -125,7 +119,7 @@ const Row = ({
   </Command.Item>
 )
 
-function placeOf({ kind, id }: Found): string {
+function placeOf({ kind, id }: Answer<'GET /find'>['items'][number]): string {
   if (kind === 'build') return `/builds/${id}/pairing`
   if (kind === 'part' || kind === 'number') return `/catalogue/parts/${encodeURIComponent(id)}`
   return kind === 'supplier' ? '/suppliers' : '/catalogue'

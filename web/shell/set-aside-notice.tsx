@@ -1,11 +1,11 @@
 import { Link } from 'react-router'
-import { useSetAside } from '../api/hooks.ts'
+import { useAnswer } from '../api/answer.ts'
 
 const NAMED = 3
 
 /** Says on every page that something could not be read, by name, and where to mend it. */
 export function SetAsideNotice() {
-  const rows = (useSetAside().data?.items ?? []).filter((row) => row.because === null)
+  const rows = (useAnswer('GET /set-aside').data?.items ?? []).filter((row) => row.because === null)
   if (rows.length === 0) return null
   const names = rows.slice(0, NAMED).map((row) => row.name)
   return (

@@ -3,8 +3,9 @@ import { Suspense, useEffect } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
+import { useAnswer } from '../api/answer.ts'
 import { useEvents } from '../api/events.ts'
-import { useBuild, useSession } from '../api/hooks.ts'
+import { useBuild } from '../api/hooks.ts'
 import { undoNewest } from '../api/undo.ts'
 import { Button, Failed, Loading } from '../components/ui.tsx'
 import { BenchPerson } from './bench-person.tsx'
@@ -45,7 +46,7 @@ export function Shell() {
     )
   }
   const { pathname } = useLocation()
-  const session = useSession().data
+  const session = useAnswer('GET /session').data
   const asksPasscode = session?.asks === true && !session.signedIn
   const { isConnected } = useEvents(session !== undefined && !asksPasscode)
   useHotkeys('mod+z', () => void undoNewest(), { preventDefault: true })

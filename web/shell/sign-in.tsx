@@ -1,4 +1,4 @@
-import { api } from '../api/client.ts'
+import { call } from '../api/client.ts'
 import { write } from '../api/hooks.ts'
 import { Form } from '../components/form.tsx'
 
@@ -15,7 +15,7 @@ export function SignIn() {
         fields={[{ name: 'passcode', label: 'Passcode', type: 'secret', required: true }]}
         initial={{}}
         action="Sign in"
-        submit={(values) => write(() => api.post('/session', values))}
+        submit={(values) => write(() => call('POST /session', { body: values }))}
       />
     </main>
   )

@@ -1,7 +1,7 @@
 import { useNavigate } from 'react-router'
+import type { PairingDetail } from '../../contract/answers/pairings.ts'
 import { JOINTS } from '../../core/joints/index.ts'
 import { useBuild, usePairing } from '../api/hooks.ts'
-import type { PairingDetail } from '../api/types.ts'
 import { Strip } from '../drawing/strip.tsx'
 
 /** The strip of one pairing. */

@@ -1,4 +1,5 @@
 // @vitest-environment jsdom
+
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import type { ComponentType } from 'react'
 import { createMemoryRouter, RouterProvider } from 'react-router'
@@ -35,7 +36,9 @@ function serve(answers: Record<string, unknown>): void {
     const key = Object.keys(answers)
       .filter((one) => path.startsWith(one))
       .sort((p, q) => q.length - p.length)[0]
-    return new Response(JSON.stringify(key ? answers[key] : { items: [] }), { status: 200 })
+    const joined = sent.at(-1)?.body?.answers && init.method === 'PATCH' ? { passedOver: [] } : {}
+    const answer = key ? { ...(answers[key] as object), ...joined } : { items: [] }
+    return new Response(JSON.stringify(answer), { status: 200 })
   })
 }
 

@@ -1,5 +1,6 @@
 import { useParams } from 'react-router'
-import { refresh, saveBuild, useBuild, useCatalogue } from '../../api/hooks.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { saveBuild, useBuild } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
@@ -10,7 +11,7 @@ import { USES } from './uses.ts'
 export function Component() {
   const { build: id = '' } = useParams()
   const header = useBuild(id)
-  const vehicles = useCatalogue('kind=vehicle')
+  const vehicles = useAnswer('GET /parts', { query: { kind: 'vehicle' } })
   return (
     <Loaded
       of={

@@ -1,32 +1,19 @@
 import { useId } from 'react'
-import useSWR from 'swr'
-import type { Finding, UncutSheet } from '../../../core/brief/findings.ts'
+import type { Build } from '../../../contract/answers/rows.ts'
+import type { BriefView } from '../../../contract/answers/sheets.ts'
 import { BRIEF_STEPS, LAW_ITEMS, LAW_STEPS, UNCUT_STEPS } from '../../../core/brief/questions.ts'
-import type { Range } from '../../../core/money/range.ts'
+import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { useBuildSheet } from '../../api/build-sheet.ts'
-import { api } from '../../api/client.ts'
+import { call } from '../../api/client.ts'
 import { act, saveBuild } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
-import type { Build, BuildHeader } from '../../api/types.ts'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { SheetSteps } from '../../components/sheet-steps.tsx'
 import { Folded, Money } from '../../components/ui.tsx'
 
-export interface BriefView {
-  readonly keeps: readonly {
-    readonly kind: string
-    readonly words: string
-    readonly isKept: boolean
-    readonly adds: readonly string[]
-    readonly price: Range | null
-    readonly hours: Range
-  }[]
-  readonly findings: readonly Finding[]
-  readonly uncut: UncutSheet
-  readonly toAsk: number
-}
-
-export const useBrief = (build: string) => useSWR<BriefView>(`/builds/${build}/brief`)
+export const useBrief = (build: string) =>
+  useAnswer('GET /builds/{id}/brief', { params: { id: build } })
 
 /** What limits and the computed build say of each other, live. */
 export function Findings({ build }: { build: string }) {
@@ -58,9 +45,11 @@ export function MustWork({ build }: { build: Build }) {
   const ticked = useJustSaid<boolean>()
   const toggle = (kind: string, on: boolean): Promise<boolean> =>
     act(async () => {
-      const { build: newest } = await api.get<BuildHeader>(`/builds/${build.id}`)
+      const { build: newest } = await call('GET /builds/{id}', { params: { id: build.id } })
       await saveBuild(newest, {
-        mustWork: [...newest.mustWork.filter((one) => one !== kind), ...(on ? [kind] : [])].sort(),
+        mustWork: KEPT_ASSEMBLIES.filter((one) =>
+          one === kind ? on : newest.mustWork.includes(one),
+        ),
       })
     })
   const keeps =

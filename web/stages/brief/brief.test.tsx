@@ -1,8 +1,9 @@
 // @vitest-environment jsdom
+
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
-import type { Build } from '../../api/types.ts'
+import type { Build } from '../../../contract/answers/rows.ts'
 import { BriefQuestions, Findings, Law, MustWork, Uncut } from './brief-sheets.tsx'
 
 const build = {
@@ -67,7 +68,7 @@ beforeEach(() => {
       path.endsWith('/brief') && !path.includes('sheets')
         ? view
         : path.includes('/sheets/')
-          ? { answers: init?.body ? JSON.parse(String(init.body)).answers : {} }
+          ? { answers: init?.body ? JSON.parse(String(init.body)).answers : {}, passedOver: [] }
           : { build, items: [] }
     return new Response(JSON.stringify(body), {
       status: 200,

@@ -1,6 +1,6 @@
 import { useParams } from 'react-router'
-import { useBudget } from '../../api/hooks.ts'
-import type { BudgetPage } from '../../api/types.ts'
+import type { BudgetPage } from '../../../contract/answers/builds.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
@@ -21,7 +21,7 @@ const SOURCES: Record<string, string> = {
 /** Lines and totals, by place and by source, against the like-for-like repair. */
 export function Component() {
   const { build = '' } = useParams()
-  const budget = useBudget(build)
+  const budget = useAnswer('GET /builds/{id}/budget', { params: { id: build } })
   return (
     <Loaded of={budget} what="the budget">
       {(page) =>

@@ -1,12 +1,13 @@
 import { Link } from 'react-router'
-import { api } from '../../api/client.ts'
-import { act, removeWithUndo, useBuilds } from '../../api/hooks.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
 /** All builds, and the start of a new one. */
 export function Component() {
-  const builds = useBuilds()
+  const builds = useAnswer('GET /builds')
   return (
     <>
       <PageHead title="Builds" detail={builds.data && `${builds.data.items.length} here`}>
@@ -79,7 +80,8 @@ export function Component() {
                         tone="quiet"
                         onClick={() =>
                           void removeWithUndo(
-                            `/builds/${build.id}`,
+                            'DELETE /builds/{id}',
+                            { params: { id: build.id } },
                             `${build.name} is in the trash.`,
                           )
                         }
@@ -111,7 +113,10 @@ function ReadDocument() {
           const file = event.target.files?.[0]
           event.target.value = ''
           if (file)
-            void act(async () => api.post('/builds/import', file), `${file.name} was read in.`)
+            void act(
+              async () => call('POST /builds/import', { body: file }),
+              `${file.name} was read in.`,
+            )
         }}
       />
     </label>

@@ -1,8 +1,9 @@
 import { useState } from 'react'
 import { Link, useSearchParams } from 'react-router'
+import type { Donor, Kit } from '../../../contract/answers/rows.ts'
 import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
-import { removeWithUndo, useCatalogue, useDonors, useKits } from '../../api/hooks.ts'
-import type { Bundle } from '../../api/types.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
@@ -41,9 +42,9 @@ export function Component() {
         ))}
       </div>
       {tab === 'kits' ? (
-        <Bundles kind="kit" of={useKitsList} />
+        <Kits />
       ) : tab === 'donors' ? (
-        <Bundles kind="donor" of={useDonorsList} />
+        <Donors />
       ) : (
         <Parts kind={params.get('kind') ?? ''} onKind={(kind) => setParams(kind ? { kind } : {})} />
       )}
@@ -51,15 +52,12 @@ export function Component() {
   )
 }
 
-const useKitsList = useKits
-const useDonorsList = useDonors
-
 function Parts({ kind, onKind }: { kind: string; onKind: (kind: string) => void }) {
   const [q, setQ] = useState('')
   const [limit, setLimit] = useState(100)
-  const parts = useCatalogue(
-    `limit=${limit}${kind ? `&kind=${kind}` : ''}${q ? `&q=${encodeURIComponent(q)}` : ''}`,
-  )
+  const parts = useAnswer('GET /parts', {
+    query: { limit, kind: kind || undefined, q: q || undefined },
+  })
   return (
     <>
       <div className="flex flex-wrap gap-3 px-4 pb-3">
@@ -146,49 +144,60 @@ function Parts({ kind, onKind }: { kind: string; onKind: (kind: string) => void 
   )
 }
 
-function Bundles({ kind, of }: { kind: 'kit' | 'donor'; of: () => ReturnType<typeof useKits> }) {
-  const bundles = of()
+function Kits() {
+  const kits = useAnswer('GET /kits')
   return (
-    <Loaded of={bundles} what={`the ${kind}s`}>
-      {({ items }) =>
-        items.length === 0 ? (
-          <Empty
-            action={
-              <ButtonLink to={`/catalogue/new/${kind}`} tone="main">{`Add a ${kind}`}</ButtonLink>
-            }
-          >
-            {kind === 'kit'
-              ? 'A kit is conversion parts sold together. Its contents are searched as parts and bought as one.'
-              : 'A donor is a vehicle bought for its parts. What it yields is used, sold or scrapped; the plan weighs all of it.'}
-          </Empty>
-        ) : (
-          <table className="w-full">
-            <thead>
-              <tr className="border-b border-ink">
-                <th className="py-1 pl-4">{kind === 'kit' ? 'Kit' : 'Donor'}</th>
-                <th>Holds</th>
-                <th className="text-right">Price</th>
-                <th aria-label="Actions" />
-              </tr>
-            </thead>
-            <tbody>
-              {items.map((bundle) => (
-                <BundleRow key={bundle.id} kind={kind} bundle={bundle} />
-              ))}
-            </tbody>
-          </table>
-        )
-      }
+    <Loaded of={kits} what="the kits">
+      {({ items }) => <Bundles kind="kit" items={items} />}
     </Loaded>
   )
 }
 
-const BundleRow = ({ kind, bundle }: { kind: 'kit' | 'donor'; bundle: Bundle }) => (
+function Donors() {
+  const donors = useAnswer('GET /donors')
+  return (
+    <Loaded of={donors} what="the donors">
+      {({ items }) => <Bundles kind="donor" items={items} />}
+    </Loaded>
+  )
+}
+
+function Bundles({ kind, items }: { kind: 'kit' | 'donor'; items: readonly (Kit | Donor)[] }) {
+  return items.length === 0 ? (
+    <Empty
+      action={<ButtonLink to={`/catalogue/new/${kind}`} tone="main">{`Add a ${kind}`}</ButtonLink>}
+    >
+      {kind === 'kit'
+        ? 'A kit is conversion parts sold together. Its contents are searched as parts and bought as one.'
+        : 'A donor is a vehicle bought for its parts. What it yields is used, sold or scrapped; the plan weighs all of it.'}
+    </Empty>
+  ) : (
+    <table className="w-full">
+      <thead>
+        <tr className="border-b border-ink">
+          <th className="py-1 pl-4">{kind === 'kit' ? 'Kit' : 'Donor'}</th>
+          <th>Holds</th>
+          <th className="text-right">Price</th>
+          <th aria-label="Actions" />
+        </tr>
+      </thead>
+      <tbody>
+        {items.map((bundle) => (
+          <BundleRow key={bundle.id} kind={kind} bundle={bundle} />
+        ))}
+      </tbody>
+    </table>
+  )
+}
+
+const BundleRow = ({ kind, bundle }: { kind: 'kit' | 'donor'; bundle: Kit | Donor }) => (
   <tr className="border-b border-line align-top">
     <td className="py-2 pl-4">
       <b>{bundle.name}</b>
       <div className="text-steel">
-        {[bundle.note, bundle.omits && `Leaves out: ${bundle.omits}`].filter(Boolean).join(' · ')}
+        {[bundle.note, 'omits' in bundle && bundle.omits && `Leaves out: ${bundle.omits}`]
+          .filter(Boolean)
+          .join(' · ')}
       </div>
     </td>
     <td className="max-w-[420px] py-2">
@@ -203,7 +212,11 @@ const BundleRow = ({ kind, bundle }: { kind: 'kit' | 'donor'; bundle: Bundle }) 
       <Button
         tone="quiet"
         onClick={() =>
-          void removeWithUndo(`/${kind}s/${bundle.id}`, `${bundle.name} is in the trash.`)
+          void removeWithUndo(
+            kind === 'kit' ? 'DELETE /kits/{id}' : 'DELETE /donors/{id}',
+            { params: { id: bundle.id } },
+            `${bundle.name} is in the trash.`,
+          )
         }
       >
         Remove

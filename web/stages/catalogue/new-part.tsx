@@ -2,7 +2,7 @@ import { type FormEvent, type ReactNode, useId, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
-import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
+import { fieldsOf, isPortKind, PORT_KINDS, type PortKindName } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
 import {
   isPartKind,
@@ -11,10 +11,11 @@ import {
   type PartKind,
   typedPorts,
 } from '../../../core/ports/part-kinds.ts'
-import { GRADES } from '../../../core/quantity/grade.ts'
+import { GRADES, type Grade, isGrade } from '../../../core/quantity/grade.ts'
 import type { Reading } from '../../../core/quantity/units.ts'
-import { ApiProblem, api } from '../../api/client.ts'
-import { refresh, useCatalogue, useReading, useToday } from '../../api/hooks.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { ApiProblem, call } from '../../api/client.ts'
+import { useReading, useToday } from '../../api/hooks.ts'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, PageHead } from '../../components/ui.tsx'
 
@@ -35,9 +36,9 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const reading = useReading()
   const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
   const owners = [
-    ...(useCatalogue('kind=engine').data?.items ?? []),
-    ...(useCatalogue('kind=transmission').data?.items ?? []),
-    ...(useCatalogue('kind=vehicle').data?.items ?? []),
+    ...(useAnswer('GET /parts', { query: { kind: 'engine' } }).data?.items ?? []),
+    ...(useAnswer('GET /parts', { query: { kind: 'transmission' } }).data?.items ?? []),
+    ...(useAnswer('GET /parts', { query: { kind: 'vehicle' } }).data?.items ?? []),
   ]
   const ports = typedPorts(kind)
   const set = (name: string, value: string): void => {
@@ -55,12 +56,18 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
         found[year] = 'Type a year such as 1979.'
     if (Boolean(typed.issuer?.trim()) !== Boolean(typed.number?.trim()))
       found.number = 'A number needs its issuer, and an issuer a number.'
-    const wire = ports.map(({ kind: port, slot, looks }) => ({
-      kind: port,
-      slot,
-      ...(looks ? { looks } : {}),
-      fields: readFields(port, slot, typed, reading, found),
-    }))
+    const wire = ports.flatMap(({ kind: port, slot, looks }) =>
+      isPortKind(port)
+        ? [
+            {
+              kind: port,
+              slot,
+              ...(looks ? { looks } : {}),
+              fields: readFields(port, slot, typed, reading, found),
+            },
+          ]
+        : [],
+    )
     setFaults(found)
     if (Object.keys(found).length > 0) {
       setSaid(
@@ -69,19 +76,23 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
       return
     }
     try {
-      const part = await api.post<{ id: string }>('/parts', {
-        kind,
-        name: typed.name,
-        ...(typed.ownerId ? { ownerId: typed.ownerId } : {}),
-        ...(typed.fromYear ? { fromYear: Number(typed.fromYear) } : {}),
-        ...(typed.toYear ? { toYear: Number(typed.toYear) } : {}),
-        ports: wire.filter((port) => Object.keys(port.fields).length > 0),
-        numbers: typed.number?.trim() ? [{ issuer: typed.issuer, number: typed.number }] : [],
-        said: {
-          grade: typed.grade || 'measured',
-          ...(typed.by ? { by: typed.by } : {}),
-          ...(typed.source ? { source: typed.source } : {}),
-          day: today,
+      const part = await call('POST /parts', {
+        body: {
+          kind,
+          name: typed.name ?? '',
+          ...(typed.ownerId ? { ownerId: typed.ownerId } : {}),
+          ...(typed.fromYear ? { fromYear: Number(typed.fromYear) } : {}),
+          ...(typed.toYear ? { toYear: Number(typed.toYear) } : {}),
+          ports: wire.filter((port) => Object.keys(port.fields).length > 0),
+          numbers: typed.number?.trim()
+            ? [{ issuer: typed.issuer ?? '', number: typed.number }]
+            : [],
+          said: {
+            grade: isGrade(typed.grade) ? typed.grade : 'measured',
+            ...(typed.by ? { by: typed.by } : {}),
+            ...(typed.source ? { source: typed.source } : {}),
+            day: today,
+          },
         },
       })
       localStorage.removeItem(draft)
@@ -210,22 +221,25 @@ const readDraft = (key: string): Typed => {
 }
 
 function readFields(
-  port: string,
+  port: PortKindName,
   slot: string,
   typed: Typed,
   reading: Reading,
   faults: Typed,
-): Record<string, { value: unknown; grade: string; typed: string }> {
-  if (!isPortKind(port)) return {}
-  const fields: Record<string, { value: unknown; grade: string; typed: string }> = {}
-  const all = PORT_KINDS[port].fields as Record<string, FieldWords<unknown>>
+): Record<string, { value: unknown; grade: Grade; typed: string }> {
+  const fields: Record<string, { value: unknown; grade: Grade; typed: string }> = {}
+  const all = fieldsOf(port)
   for (const name of Object.keys(all)) {
     const key = `${port}/${slot}.${name}`
     const text = typed[key]?.trim()
     if (!text) continue
     try {
       for (const [field, value] of Object.entries(parseFields(all, name, text, reading)))
-        fields[field] ??= { value, grade: typed.grade || 'measured', typed: text }
+        fields[field] ??= {
+          value,
+          grade: isGrade(typed.grade) ? typed.grade : 'measured',
+          typed: text,
+        }
     } catch (error) {
       faults[key] = (error as Error).message
     }

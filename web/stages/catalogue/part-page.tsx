@@ -1,19 +1,11 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
-import useSWR from 'swr'
+import type { FieldView, PartDetail } from '../../../contract/answers/catalogue.ts'
 import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
-import { api } from '../../api/client.ts'
-import {
-  act,
-  refresh,
-  removeWithUndo,
-  usePart,
-  useSettings,
-  useSuppliers,
-  write,
-} from '../../api/hooks.ts'
-import type { FieldView, PartDetail } from '../../api/types.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo, usePart, useSettings, write } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
@@ -73,7 +65,8 @@ function Detail({ part }: { part: PartDetail }) {
         <Button
           onClick={() =>
             void removeWithUndo(
-              `/parts/${encodeURIComponent(part.id)}`,
+              'DELETE /parts/{id}',
+              { params: { id: part.id } },
               `${part.name} is in the trash.`,
             ).then((done) => done && navigate('/catalogue'))
           }
@@ -209,9 +202,12 @@ function Identity({ part }: { part: PartDetail }) {
         initial={{ name: part.name, kind: part.kind }}
         action="Save"
         submit={async (values) => {
-          await api.patch(`/parts/${encodeURIComponent(part.id)}`, {
-            version: part.version,
-            ...values,
+          await call('PATCH /parts/{id}', {
+            params: { id: part.id },
+            body: {
+              version: part.version,
+              ...values,
+            },
           })
           await refresh()
         }}
@@ -249,7 +245,7 @@ function Numbers({ part }: { part: PartDetail }) {
           initial={{}}
           action="Add number"
           submit={(values) =>
-            write(() => api.post(`/parts/${encodeURIComponent(part.id)}/numbers`, values))
+            write(() => call('POST /parts/{id}/numbers', { params: { id: part.id }, body: values }))
           }
         />
       </Folded>
@@ -266,7 +262,9 @@ function Numbers({ part }: { part: PartDetail }) {
           initial={{}}
           action="Add supersession"
           submit={(values) =>
-            write(() => api.post(`/parts/${encodeURIComponent(part.id)}/supersessions`, values))
+            write(() =>
+              call('POST /parts/{id}/supersessions', { params: { id: part.id }, body: values }),
+            )
           }
         />
       </Folded>
@@ -274,19 +272,9 @@ function Numbers({ part }: { part: PartDetail }) {
   )
 }
 
-interface Offer {
-  readonly id: string
-  readonly supplierId: string
-  readonly number: string | null
-  readonly priceMinor: number
-  readonly currency: string
-  readonly pack: number
-  readonly condition: string
-}
-
 function Offers({ part }: { part: PartDetail }) {
-  const offers = useSWR<{ items: Offer[] }>(`/offers?part=${encodeURIComponent(part.id)}`)
-  const suppliers = useSuppliers().data?.items ?? []
+  const offers = useAnswer('GET /offers', { query: { part: part.id } })
+  const suppliers = useAnswer('GET /suppliers').data?.items ?? []
   const nameOf = (id: string): string => suppliers.find((one) => one.id === id)?.name ?? ''
   return (
     <section>
@@ -303,7 +291,13 @@ function Offers({ part }: { part: PartDetail }) {
           </span>
           <Button
             tone="quiet"
-            onClick={() => void removeWithUndo(`/offers/${offer.id}`, 'The offer is in the trash.')}
+            onClick={() =>
+              void removeWithUndo(
+                'DELETE /offers/{id}',
+                { params: { id: offer.id } },
+                'The offer is in the trash.',
+              )
+            }
           >
             Remove
           </Button>
@@ -349,11 +343,13 @@ function Offers({ part }: { part: PartDetail }) {
           submit={async ({ pack, condition, ...values }) => {
             await act(
               () =>
-                api.post('/offers', {
-                  ...values,
-                  partId: part.id,
-                  pack: pack ?? 1,
-                  condition: condition ?? 'new',
+                call('POST /offers', {
+                  body: {
+                    ...values,
+                    partId: part.id,
+                    pack: pack ?? 1,
+                    condition: condition ?? 'new',
+                  },
                 }),
               'Offer added.',
             )

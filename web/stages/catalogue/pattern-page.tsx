@@ -1,13 +1,13 @@
 import { type FormEvent, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
-import type { ChordsPattern, Sense } from '../../../core/patterns/from-chords.ts'
+import type { PartDetail } from '../../../contract/answers/catalogue.ts'
+import type { Sense } from '../../../core/patterns/from-chords.ts'
 import { parseChords } from '../../../core/patterns/parse-chords.ts'
 import type { Dowel, Hole, Point } from '../../../core/ports/field.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
-import { api } from '../../api/client.ts'
+import { call } from '../../api/client.ts'
 import { act, usePart, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
-import type { PartDetail } from '../../api/types.ts'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { PatternDrawing } from '../../drawing/pattern.tsx'
 
@@ -139,9 +139,9 @@ function FoundSheet({ port, found, onKept }: { port: string; found: Found; onKep
       by: person.name,
     }
     const done = await act(async () => {
-      await api.post('/claims', { ...claim, field: 'holes', value: found.holes })
+      await call('POST /claims', { body: { ...claim, field: 'holes', value: found.holes } })
       if (found.dowels.length > 0)
-        await api.post('/claims', { ...claim, field: 'dowels', value: found.dowels })
+        await call('POST /claims', { body: { ...claim, field: 'dowels', value: found.dowels } })
     }, 'Kept with its grade.')
     if (done) onKept()
   }
@@ -199,12 +199,14 @@ function FromDistances({
     try {
       const d = parseQuantity(typed.hole, 'mm', reading)
       const chords = parseChords(typed.text, reading)
-      const pattern = await api.post<ChordsPattern>('/patterns/chords', {
-        count: Number(typed.count),
-        sense: typed.sense,
-        looks,
-        firstDeg: Number(typed.first),
-        chords,
+      const pattern = await call('POST /patterns/chords', {
+        body: {
+          count: Number(typed.count),
+          sense: typed.sense,
+          looks,
+          firstDeg: Number(typed.first),
+          chords,
+        },
       })
       const worst = pattern.misfits.reduce(
         (at, misfit, i) => (Math.abs(misfit) > Math.abs(pattern.misfits[at]!) ? i : at),
@@ -315,10 +317,7 @@ function FromDxf({ onFound }: { onFound: (found: Found) => void }) {
   const read = async (file: File): Promise<void> => {
     setFault('')
     try {
-      const { faces, notes } = await api.post<{
-        faces: { name: string; holes: Hole[]; dowels: Dowel[] }[]
-        notes: string[]
-      }>('/patterns/dxf', file)
+      const { faces, notes } = await call('POST /patterns/dxf', { body: file })
       const most = [...faces].sort((p, q) => q.holes.length - p.holes.length)[0]!
       onFound({
         from: file.name,

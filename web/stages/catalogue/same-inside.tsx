@@ -1,14 +1,9 @@
 import { useState } from 'react'
-import useSWR from 'swr'
-import type { InsideField } from '../../../core/identity/same-inside.ts'
 import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
-import { useCatalogue, useSettings } from '../../api/hooks.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { useSettings } from '../../api/hooks.ts'
 import { Folded } from '../../components/ui.tsx'
 
-interface Compared {
-  readonly fields: readonly InsideField[]
-  readonly verdict: 'same' | 'different' | 'unproved'
-}
 const SAYS = {
   same: 'The same inside: every measurement agrees within both bounds.',
   different: 'Not the same inside.',
@@ -18,10 +13,11 @@ const SAYS = {
 /** Whether another transmission is the same inside: proved by measurements, with what remains unproved. */
 export function SameInside({ part }: { part: string }) {
   const [other, setOther] = useState('')
-  const boxes = useCatalogue('kind=transmission&limit=200')
+  const boxes = useAnswer('GET /parts', { query: { kind: 'transmission', limit: 200 } })
   const { data: settings } = useSettings()
-  const { data } = useSWR<Compared>(
-    other ? `/parts/${encodeURIComponent(part)}/same-inside/${encodeURIComponent(other)}` : null,
+  const { data } = useAnswer(
+    'GET /parts/{id}/same-inside/{other}',
+    other ? { params: { id: part, other } } : null,
   )
   const show = (value: unknown, unit: string): string =>
     value === null || value === undefined

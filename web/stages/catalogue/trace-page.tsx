@@ -1,5 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, useEffect, useRef, useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
+import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import {
   type Pixel,
   patternFromTrace,
@@ -7,10 +8,9 @@ import {
   type TracedPattern,
 } from '../../../core/patterns/from-trace.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
-import { api } from '../../api/client.ts'
+import { call } from '../../api/client.ts'
 import { act, usePart, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
-import type { PartDetail } from '../../api/types.ts'
 import { Button, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { PatternDrawing } from '../../drawing/pattern.tsx'
 
@@ -302,16 +302,16 @@ function Outcome({
   const keep = async (): Promise<void> => {
     const claim = {
       portId: face.id,
-      grade: 'measured',
+      grade: 'measured' as const,
       plusMinus: traced.plusMinus,
       method: 'rubbing',
       source: 'Traced over a picture',
       by: person.name,
     }
     const done = await act(async () => {
-      await api.post('/claims', { ...claim, field: 'holes', value: traced.holes })
+      await call('POST /claims', { body: { ...claim, field: 'holes', value: traced.holes } })
       if (traced.dowels.length > 0)
-        await api.post('/claims', { ...claim, field: 'dowels', value: traced.dowels })
+        await call('POST /claims', { body: { ...claim, field: 'dowels', value: traced.dowels } })
     }, 'Kept as a measurement, with its bound.')
     if (done) setKept(true)
   }

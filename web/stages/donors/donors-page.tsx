@@ -1,39 +1,16 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
-import useSWR from 'swr'
-import type { NetCost } from '../../../core/donors/net-cost.ts'
-import { api } from '../../api/client.ts'
-import { refresh } from '../../api/hooks.ts'
-import type { Versioned } from '../../api/types.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
-interface DonorRow extends Versioned {
-  readonly name: string
-  readonly place: string | null
-  readonly currency: string
-  readonly note: string | null
-  readonly net: NetCost | null
-  readonly answered: number
-  readonly risks: readonly {
-    readonly question: string
-    readonly words: string
-    readonly risk: string
-  }[]
-  readonly absent: readonly string[]
-}
-interface DonorsView {
-  readonly currency: string
-  readonly labourRateMinor: number
-  readonly donors: readonly DonorRow[]
-}
-
 /** Donors side by side: net cost with every term, what each yields here, what its sheet puts at risk. */
 export function Component() {
   const { build = '' } = useParams()
-  const view = useSWR<DonorsView>(`/builds/${build}/donors`)
+  const view = useAnswer('GET /builds/{id}/donors', { params: { id: build } })
   const [editingId, setEditingId] = useState<string | null>(null)
   return (
     <Loaded of={view} what="the donors">
@@ -233,9 +210,12 @@ export function Component() {
                         key.endsWith('Minor') ? (value ?? 0) : value,
                       ]),
                     )
-                    await api.patch(`/donors/${editing.id}`, {
-                      version: editing.version,
-                      ...amounts,
+                    await call('PATCH /donors/{id}', {
+                      params: { id: editing.id },
+                      body: {
+                        version: editing.version,
+                        ...amounts,
+                      },
                     })
                     await refresh()
                     setEditingId(null)

@@ -1,25 +1,20 @@
 import { useParams } from 'react-router'
-import useSWR from 'swr'
+import type { DonorSheet } from '../../../contract/answers/sheets.ts'
 import { risksOf, SHEET_STEPS } from '../../../core/donors/sheet.ts'
 import { mergeAnswers, type SheetAnswers } from '../../../core/sheets/sheet.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { useAnswerQueue } from '../../api/answer-queue.ts'
+import { call } from '../../api/client.ts'
 import { usePerson } from '../../api/person.ts'
 import { QueueState } from '../../components/queue-state.tsx'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { SheetSteps } from '../../components/sheet-steps.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 
-interface Sheet {
-  readonly donor: { readonly id: string; readonly name: string; readonly place: string | null }
-  readonly build: string
-  readonly pieces: readonly { readonly question: string; readonly words: string }[]
-  readonly answers: SheetAnswers
-}
-
 /** The sheet of one donor, to print or to fill on a tablet beside the vehicle. */
 export function Component() {
   const { build = '', donor = '' } = useParams()
-  const sheet = useSWR<Sheet>(`/builds/${build}/donors/${donor}/sheet`)
+  const sheet = useAnswer('GET /builds/{id}/donors/{donor}/sheet', { params: { id: build, donor } })
   return (
     <Loaded of={sheet} what="the sheet">
       {(data) => (
@@ -39,11 +34,16 @@ function Fill({
   onKept,
 }: {
   build: string
-  sheet: Sheet
+  sheet: DonorSheet
   onKept: (answers: SheetAnswers) => unknown
 }) {
   const { waiting, fault, passedOver, give } = useAnswerQueue(
     `/builds/${build}/donors/${sheet.donor.id}/sheet`,
+    (answers) =>
+      call('PATCH /builds/{id}/donors/{donor}/sheet', {
+        params: { id: build, donor: sheet.donor.id },
+        body: { answers },
+      }),
     onKept,
   )
   const person = usePerson()

@@ -1,9 +1,11 @@
 import { useParams } from 'react-router'
-import useSWR from 'swr'
+import type { MatingCard } from '../../../contract/answers/sheets.ts'
 import { tolerances } from '../../../core/joints/tolerances.ts'
 import { BORE, FACE, judgeMating } from '../../../core/mating/card.ts'
-import { mergeAnswers, type SheetAnswers, type SheetStep } from '../../../core/sheets/sheet.ts'
+import { mergeAnswers, type SheetAnswers } from '../../../core/sheets/sheet.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { useAnswerQueue } from '../../api/answer-queue.ts'
+import { call } from '../../api/client.ts'
 import { useReading, useSettings } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
 import { QueueState } from '../../components/queue-state.tsx'
@@ -11,17 +13,10 @@ import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { ClockSweep } from './clock-sweep.tsx'
 
-interface Card {
-  readonly pairing: string | null
-  readonly isAutomatic: boolean
-  readonly steps: readonly SheetStep[]
-  readonly answers: SheetAnswers
-}
-
 /** The mating card: to print, or to fill on a tablet beside the floor. */
 export function Component() {
   const { build = '' } = useParams()
-  const card = useSWR<Card>(`/builds/${build}/mating`)
+  const card = useAnswer('GET /builds/{id}/mating', { params: { id: build } })
   return (
     <Loaded of={card} what="the mating card">
       {(data) =>
@@ -47,10 +42,14 @@ function Fill({
   onKept,
 }: {
   build: string
-  card: Card
+  card: MatingCard
   onKept: (answers: SheetAnswers) => unknown
 }) {
-  const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/mating`, onKept)
+  const { waiting, fault, passedOver, give } = useAnswerQueue(
+    `/builds/${build}/mating`,
+    (answers) => call('PATCH /builds/{id}/mating', { params: { id: build }, body: { answers } }),
+    onKept,
+  )
   const person = usePerson()
   const reading = useReading()
   const answers = mergeAnswers(card.answers, waiting)

@@ -1,11 +1,13 @@
 import { type FormEvent, useState } from 'react'
+import type { JointDetail, PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { JointClaim as JointClaimRow } from '../../../contract/answers/rows.ts'
 import { VERDICT_WORDS } from '../../../core/joints/words.ts'
 import { effective } from '../../../core/pairing/order.ts'
 import type { Grade } from '../../../core/quantity/grade.ts'
-import { api } from '../../api/client.ts'
-import { act, removeWithUndo, useKits } from '../../api/hooks.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
-import type { JointClaimRow, JointDetail, PairingDetail } from '../../api/types.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Button, GradeWord } from '../../components/ui.tsx'
 
@@ -69,7 +71,13 @@ function Said({ claim }: { claim: JointClaimRow }) {
       </span>{' '}
       <Button
         tone="quiet"
-        onClick={() => void removeWithUndo(`/joint-claims/${claim.id}`, 'That is taken off.')}
+        onClick={() =>
+          void removeWithUndo(
+            'DELETE /joint-claims/{id}',
+            { params: { id: claim.id } },
+            'That is taken off.',
+          )
+        }
       >
         Take it off
       </Button>
@@ -120,7 +128,7 @@ function Sentence({
   pairing: PairingDetail
   onDone: () => void
 }) {
-  const kits = useKits().data?.items ?? []
+  const kits = useAnswer('GET /kits').data?.items ?? []
   const person = usePerson()
   const draft = `draft:joint-claim:${pairing.engine}:${pairing.transmission}:${joint.joint}`
   const [typed, setTyped] = useState<Typed>(() => ({
@@ -164,7 +172,7 @@ function Sentence({
         changes: subject === 'build' ? changes || null : null,
         known: subject === 'build' ? figure(known, 'such builds') : null,
       }
-      if (!(await act(() => api.post('/joint-claims', body), 'Kept with its grade.'))) return
+      if (!(await act(() => call('POST /joint-claims', { body }), 'Kept with its grade.'))) return
       localStorage.removeItem(draft)
       onDone()
     } catch (error) {

@@ -4,9 +4,9 @@ import type { MissingField, Verdict } from '../../../core/joints/verdict.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
-import { GRADES } from '../../../core/quantity/grade.ts'
+import { GRADES, type Grade, isGrade } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
-import { api } from '../../api/client.ts'
+import { call } from '../../api/client.ts'
 import { act, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
 import { Dialog } from '../../components/dialog.tsx'
@@ -103,7 +103,7 @@ export function ClaimForm({
   const [typed, setTyped] = useState(localStorage.getItem(draft) ?? '')
   const [method, setMethod] = useState<string>(words?.methods[0] ?? '')
   const [plusMinus, setPlusMinus] = useState('')
-  const [grade, setGrade] = useState('measured')
+  const [grade, setGrade] = useState<Grade>('measured')
   const [very, setVery] = useState(true)
   const person = usePerson()
   const [by, setBy] = useState(person.name ?? localStorage.getItem('by') ?? '')
@@ -125,19 +125,21 @@ export function ClaimForm({
       localStorage.setItem('by', by)
       const written = await act(
         () =>
-          api.post('/claims', {
-            portId: field.port,
-            field: field.field,
-            typed,
-            decimal: reading.decimal,
-            plusMinus: stated,
-            grade,
-            ...(method && grade === 'measured' ? { method } : {}),
-            by: by || null,
-            source: source || null,
-            ...(build && very && (grade === 'measured' || grade === 'fitted')
-              ? { build, thisVeryPart: true }
-              : {}),
+          call('POST /claims', {
+            body: {
+              portId: field.port,
+              field: field.field,
+              typed,
+              decimal: reading.decimal,
+              plusMinus: stated,
+              grade,
+              ...(method && grade === 'measured' ? { method } : {}),
+              by: by || null,
+              source: source || null,
+              ...(build && very && (grade === 'measured' || grade === 'fitted')
+                ? { build, thisVeryPart: true }
+                : {}),
+            },
           }),
         `${field.label} recorded on ${field.partName}.`,
       )
@@ -180,7 +182,11 @@ export function ClaimForm({
       </label>
       <label className="block">
         <span className="mb-1 block font-semibold">How it is known</span>
-        <select value={grade} onChange={(event) => setGrade(event.target.value)} className={input}>
+        <select
+          value={grade}
+          onChange={({ target }) => isGrade(target.value) && setGrade(target.value)}
+          className={input}
+        >
           {[...GRADES].reverse().map((one) => (
             <option key={one} value={one}>
               {GRADE_SAYS[one]}

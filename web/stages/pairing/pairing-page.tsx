@@ -2,9 +2,10 @@ import clsx from 'clsx'
 import { useEffect, useRef, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams, useSearchParams } from 'react-router'
+import type { PairingRow } from '../../../contract/answers/pairings.ts'
 import { JOINTS } from '../../../core/joints/index.ts'
-import { useBuild, usePairing, usePairings } from '../../api/hooks.ts'
-import type { PairingRow } from '../../api/types.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { JointShape, Legend } from '../../components/joint-shape.tsx'
 import {
@@ -27,7 +28,10 @@ const keyOf = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string =>
 export function Component() {
   const { build = '' } = useParams()
   const [most, setMost] = useState<number | undefined>(undefined)
-  const pairings = usePairings(build, most)
+  const pairings = useAnswer('GET /builds/{id}/pairings', {
+    params: { id: build },
+    query: { most: most },
+  })
   const [params] = useSearchParams()
   const [engine, transmission] = [params.get('engine'), params.get('transmission')]
   // A link may name a pairing that is not among the most promising: then all are read.
@@ -91,27 +95,36 @@ function Pairings({
   const columns = JOINTS.filter(({ id }) =>
     items.some((row) => row.joints.some((one) => one.joint === id)),
   )
-  // Keys may come faster than the page is drawn: each starts from where the last one left.
-  const now = useRef({ row: chosen, joint })
-  now.current = { row: chosen, joint }
+  // Keys may come faster than the page is drawn: each starts from where the last one left, also where the page is drawn
+  // meanwhile as it was before.
+  const at = keyOf(chosen)
+  const now = useRef({ at, joint })
+  useEffect(() => {
+    now.current = { at, joint }
+  }, [at, joint])
+  const rowNow = (): number =>
+    Math.max(
+      0,
+      items.findIndex((row) => keyOf(row) === now.current.at),
+    )
   const select = (row: PairingRow, next: string | null = now.current.joint): void => {
-    now.current = { row, joint: next }
+    now.current = { at: keyOf(row), joint: next }
     setParams(
       { engine: row.engineId, transmission: row.transmissionId, ...(next ? { joint: next } : {}) },
       { replace: true },
     )
   }
   const step = (by: number): void =>
-    select(items[Math.max(0, Math.min(items.length - 1, items.indexOf(now.current.row) + by))]!)
+    select(items[Math.max(0, Math.min(items.length - 1, rowNow() + by))]!)
   const across = (by: number): void => {
-    const at = columns.findIndex(({ id }) => id === now.current.joint)
-    select(now.current.row, columns[Math.max(0, Math.min(columns.length - 1, at + by))]!.id)
+    const column = columns.findIndex(({ id }) => id === now.current.joint) + by
+    select(items[rowNow()]!, columns[Math.max(0, Math.min(columns.length - 1, column))]!.id)
   }
   useHotkeys('j', () => step(1), [items])
   useHotkeys('k', () => step(-1), [items])
   useHotkeys('right', () => across(1), { preventDefault: true }, [items])
   useHotkeys('left', () => across(-1), { preventDefault: true }, [items])
-  useHotkeys('w', () => select(now.current.row, now.current.joint ?? columns[0]!.id), [items])
+  useHotkeys('w', () => select(items[rowNow()]!, now.current.joint ?? columns[0]!.id), [items])
   const data =
     detail.data &&
     detail.data.engine === chosen.engineId &&

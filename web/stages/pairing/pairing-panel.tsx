@@ -1,21 +1,26 @@
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
 import { JOINTS } from '../../../core/joints/index.ts'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
 import { effective } from '../../../core/pairing/order.ts'
-import { api } from '../../api/client.ts'
-import { act, useKits } from '../../api/hooks.ts'
-import type { PairingDetail } from '../../api/types.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act } from '../../api/hooks.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, ButtonLink } from '../../components/ui.tsx'
 
 /** The selected pairing: its joints in words, the sets that close it, its coupling pieces, and the choice. */
 export function PairingPanel({ build, detail }: { build: string; detail: PairingDetail }) {
   const pair = { engineId: detail.engine, transmissionId: detail.transmission }
-  const kits = (useKits().data?.items ?? []).filter((kit) =>
-    kit.items.some((item) => isCouplingKind(item.partKind)),
+  const kits = (useAnswer('GET /kits').data?.items ?? []).filter((kit) =>
+    kit.items.some((item) => isCouplingKind(item.partKind ?? '')),
   )
   const choose = (inserted?: readonly string[]): Promise<boolean> =>
     act(
-      () => api.post(`/builds/${build}/pairing`, { ...pair, ...(inserted ? { inserted } : {}) }),
+      () =>
+        call('POST /builds/{id}/pairing', {
+          params: { id: build },
+          body: { ...pair, ...(inserted ? { inserted: [...inserted] } : {}) },
+        }),
       `${detail.engineName} with ${detail.transmissionName} is chosen.`,
     )
   return (
@@ -106,9 +111,12 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
               onChange={(event) =>
                 void act(
                   () =>
-                    api.post(`/builds/${build}/coupling-kit`, {
-                      ...pair,
-                      kitId: event.target.value,
+                    call('POST /builds/{id}/coupling-kit', {
+                      params: { id: build },
+                      body: {
+                        ...pair,
+                        kitId: event.target.value,
+                      },
                     }),
                   "The kit's pieces take the place of their kind.",
                 )
@@ -132,10 +140,13 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
               onChange={(event) =>
                 void act(
                   () =>
-                    api.post(`/builds/${build}/coupling`, {
-                      ...pair,
-                      kind: 'transfer-case',
-                      partId: event.target.value || null,
+                    call('POST /builds/{id}/coupling', {
+                      params: { id: build },
+                      body: {
+                        ...pair,
+                        kind: 'transfer-case',
+                        partId: event.target.value || null,
+                      },
                     }),
                   'Transfer case changed.',
                 )
@@ -164,10 +175,13 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
               onChange={(event) =>
                 void act(
                   () =>
-                    api.post(`/builds/${build}/coupling`, {
-                      ...pair,
-                      kind: piece.kind,
-                      partId: event.target.value || null,
+                    call('POST /builds/{id}/coupling', {
+                      params: { id: build },
+                      body: {
+                        ...pair,
+                        kind: piece.kind,
+                        partId: event.target.value || null,
+                      },
                     }),
                   `${piece.words} changed.`,
                 )

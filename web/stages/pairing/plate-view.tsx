@@ -1,5 +1,5 @@
 import { useParams } from 'react-router'
-import type { PairingDetail } from '../../api/types.ts'
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
 import { Folded } from '../../components/ui.tsx'
 import { PlateDrawing } from '../../drawing/plate.tsx'
 

@@ -1,24 +1,13 @@
-import useSWR from 'swr'
-import type { ShaftSearch, ShaftWanted } from '../../../core/driveline/shaft-search.ts'
-import type { PairingDetail } from '../../api/types.ts'
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { Money } from '../../components/ui.tsx'
-
-interface Found {
-  readonly shafts: readonly {
-    readonly name: string
-    readonly wanted: ShaftWanted | null
-    readonly unknown: string | null
-    readonly search: ShaftSearch | null
-  }[]
-  readonly names: Readonly<Record<string, string>>
-  readonly currency: string
-}
 
 /** Shafts off the shelf against one made to order, cheapest first. */
 export function Shafts({ build, pairing }: { build: string; pairing: PairingDetail }) {
-  const { data } = useSWR<Found>(
-    `/builds/${build}/shafts?engine=${encodeURIComponent(pairing.engine)}&transmission=${encodeURIComponent(pairing.transmission)}`,
-  )
+  const { data } = useAnswer('GET /builds/{id}/shafts', {
+    params: { id: build },
+    query: { engine: pairing.engine, transmission: pairing.transmission },
+  })
   if (!data) return null
   return (
     <section aria-label="Shafts to be had">

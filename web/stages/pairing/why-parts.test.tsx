@@ -1,11 +1,12 @@
 // @vitest-environment jsdom
+
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
 import type { LimitRecord } from '../../../core/joints/verdict.ts'
 import { designPlate } from '../../../core/patterns/plate.ts'
-import type { PairingDetail } from '../../api/types.ts'
 import { StackDrawing } from '../../drawing/stack.tsx'
 import { TorqueLine } from '../../drawing/torque-line.tsx'
 import { Cautions } from './cautions.tsx'
@@ -53,7 +54,7 @@ beforeEach(() => {
       sent.push(JSON.parse(String(init.body)))
       answers = { ...answers, ...sent.at(-1).answers }
     }
-    const body = String(url).includes('/shafts') ? shafts : { answers }
+    const body = String(url).includes('/shafts') ? shafts : { answers, passedOver: [] }
     return new Response(JSON.stringify(body), {
       status: 200,
       headers: { 'content-type': 'application/json' },

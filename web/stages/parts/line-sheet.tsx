@@ -1,9 +1,10 @@
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link } from 'react-router'
+import type { PartLine } from '../../../contract/answers/planning.ts'
 import { JOINTS } from '../../../core/joints/index.ts'
-import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo } from '../../api/hooks.ts'
-import type { PartLine } from '../../api/types.ts'
+import { refresh } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { numberWords } from './words.ts'
@@ -79,7 +80,11 @@ export function LineSheet({
           <Button
             onClick={() =>
               void act(
-                () => api.post(`/builds/${build}/decisions`, { needId: line.id, act: 'keep' }),
+                () =>
+                  call('POST /builds/{id}/decisions', {
+                    params: { id: build },
+                    body: { needId: line.id, act: 'keep' },
+                  }),
                 'Kept from the recipient.',
               )
             }
@@ -90,7 +95,11 @@ export function LineSheet({
         {keep && (
           <Button
             onClick={() =>
-              void removeWithUndo(`/builds/${build}/decisions/${keep.id}`, 'No longer kept.')
+              void removeWithUndo(
+                'DELETE /builds/{id}/decisions/{decision}',
+                { params: { id: build, decision: keep.id } },
+                'No longer kept.',
+              )
             }
           >
             No longer keep
@@ -138,7 +147,11 @@ export function LineSheet({
                 <Button
                   tone="quiet"
                   onClick={() =>
-                    void removeWithUndo(`/builds/${build}/decisions/${decision.id}`, 'Taken off.')
+                    void removeWithUndo(
+                      'DELETE /builds/{id}/decisions/{decision}',
+                      { params: { id: build, decision: decision.id } },
+                      'Taken off.',
+                    )
                   }
                 >
                   Take off
@@ -166,11 +179,14 @@ export function LineSheet({
             initial={{}}
             action="Put the price on"
             submit={async ({ priceMinor, source }) => {
-              await api.post(`/builds/${build}/decisions`, {
-                needId: line.id,
-                act: source ? 'price' : 'estimate',
-                priceMinor,
-                source,
+              await call('POST /builds/{id}/decisions', {
+                params: { id: build },
+                body: {
+                  needId: line.id,
+                  act: source ? 'price' : 'estimate',
+                  priceMinor,
+                  source,
+                },
               })
               await refresh()
             }}

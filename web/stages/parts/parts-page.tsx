@@ -2,11 +2,12 @@ import clsx from 'clsx'
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
+import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
 import { printMoney } from '../../../core/money/money.ts'
 import { isWeak } from '../../../core/quantity/grade.ts'
-import { api } from '../../api/client.ts'
-import { act, removeWithUndo, useBuild, usePairing, useParts } from '../../api/hooks.ts'
-import type { PartLine, PartsList } from '../../api/types.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo, useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { JointShape } from '../../components/joint-shape.tsx'
 import {
@@ -48,7 +49,7 @@ const FILTERS = [
 /** The list grouped by place along the train; each line's source, number, evidence and why. */
 export function Component() {
   const { build = '' } = useParams()
-  const parts = useParts(build)
+  const parts = useAnswer('GET /builds/{id}/parts', { params: { id: build } })
   return (
     <Loaded of={parts} what="the parts list">
       {(list) =>
@@ -175,7 +176,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
             </tbody>
           ))}
         </table>
-        <Dropped list={list} />
+        <Dropped build={build} list={list} />
         {list.excluded.slice(0, 5).map((one) => (
           <p key={one.id} className="mx-4 my-2 border-l-[3px] border-unmeasured pl-2.5">
             {one.why}
@@ -201,14 +202,17 @@ async function dropLine(build: string, line: PartLine): Promise<void> {
   await act(
     async () => {
       decision = (
-        await api.post<{ id: string }>(`/builds/${build}/decisions`, {
-          needId: line.id,
-          act: 'drop',
+        await call('POST /builds/{id}/decisions', {
+          params: { id: build },
+          body: {
+            needId: line.id,
+            act: 'drop',
+          },
         })
       ).id
     },
     `${line.words} is dropped. It stays so when the list is made anew.`,
-    () => api.remove(`/builds/${build}/decisions/${decision}`),
+    () => call('DELETE /builds/{id}/decisions/{decision}', { params: { id: build, decision } }),
   )
 }
 
@@ -292,7 +296,7 @@ function LineRow({
   )
 }
 
-function Dropped({ list }: { list: PartsList }) {
+function Dropped({ build, list }: { build: string; list: PartsList }) {
   if (list.dropped.length === 0) return null
   return (
     <section className="px-4 py-3">
@@ -306,7 +310,8 @@ function Dropped({ list }: { list: PartsList }) {
               tone="quiet"
               onClick={() =>
                 void removeWithUndo(
-                  `/builds/any/decisions/${line.decisionId}`,
+                  'DELETE /builds/{id}/decisions/{decision}',
+                  { params: { id: build, decision: line.decisionId } },
                   `${line.words} is back on the list.`,
                 )
               }

@@ -1,5 +1,5 @@
+import type { PartLine } from '../../../contract/answers/planning.ts'
 import type { NumberVerdict } from '../../../core/identity/supersession.ts'
-import type { PartLine } from '../../api/types.ts'
 
 export const STATE_WORDS: Record<PartLine['state'], string> = {
   open: 'open',

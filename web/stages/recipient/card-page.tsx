@@ -1,4 +1,5 @@
 import { useParams } from 'react-router'
+import type { RecipientView } from '../../../contract/answers/sheets.ts'
 import {
   type Dimension,
   dimensionId,
@@ -10,14 +11,7 @@ import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
 import { DimensionInput } from './dimension-input.tsx'
-import {
-  dimensionsOf,
-  type Measuring,
-  methodWords,
-  type RecipientView,
-  useMeasuring,
-  useRecipient,
-} from './measure.ts'
+import { dimensionsOf, type Measuring, methodWords, useMeasuring, useRecipient } from './measure.ts'
 
 const CAUTIONS: Partial<Record<Place, string>> = {
   'Bay, from above':

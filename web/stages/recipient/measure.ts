@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import useSWR from 'swr'
+import type { RecipientView } from '../../../contract/answers/sheets.ts'
 import { parseTyped } from '../../../core/ports/parse.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { printQuantity } from '../../../core/quantity/units.ts'
@@ -9,23 +9,15 @@ import {
   dimensionId,
   dimensionWords,
 } from '../../../core/recipient/dimensions.ts'
-import type { Room } from '../../../core/recipient/room.ts'
-import type { SheetAnswer, SheetAnswers } from '../../../core/sheets/sheet.ts'
+import type { SheetAnswer } from '../../../core/sheets/sheet.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { useAnswerQueue } from '../../api/answer-queue.ts'
+import { call } from '../../api/client.ts'
 import { useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
-import type { FieldView } from '../../api/types.ts'
 
-export interface RecipientView {
-  readonly recipient: { readonly id: string; readonly name: string } | null
-  readonly known: Readonly<Record<string, FieldView>>
-  readonly rooms: readonly Room[]
-  readonly dropMm: number | null
-  readonly keep: string
-  readonly answers: SheetAnswers
-}
-
-export const useRecipient = (build: string) => useSWR<RecipientView>(`/builds/${build}/recipient`)
+export const useRecipient = (build: string) =>
+  useAnswer('GET /builds/{id}/recipient', { params: { id: build } })
 
 /** What is shown of one dimension: what is known, or what waits here to be sent. */
 export interface Shown {
@@ -36,7 +28,11 @@ export interface Shown {
 
 /** Measurements given on this page: kept in the browser until Junket has them, then claims on the recipient. */
 export function useMeasuring(build: string, view: RecipientView, onKept: () => unknown) {
-  const { waiting, fault, passedOver, give } = useAnswerQueue(`/builds/${build}/recipient`, onKept)
+  const { waiting, fault, passedOver, give } = useAnswerQueue(
+    `/builds/${build}/recipient`,
+    (answers) => call('PATCH /builds/{id}/recipient', { params: { id: build }, body: { answers } }),
+    onKept,
+  )
   const person = usePerson()
   const reading = useReading()
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})

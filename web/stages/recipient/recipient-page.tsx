@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
+import type { RecipientView } from '../../../contract/answers/sheets.ts'
 import {
   type Dimension,
   dimensionId,
@@ -12,13 +13,7 @@ import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
 import { DimensionInput } from './dimension-input.tsx'
-import {
-  dimensionsOf,
-  methodWords,
-  type RecipientView,
-  useMeasuring,
-  useRecipient,
-} from './measure.ts'
+import { dimensionsOf, methodWords, useMeasuring, useRecipient } from './measure.ts'
 
 /** The recipient on its drawings: each field sits on the dimension it names. */
 export function Component() {

@@ -45,7 +45,7 @@ beforeEach(() => {
     const path = String(url).replace('/api', '')
     if (init?.method === 'PATCH') {
       sent.push({ path, body: JSON.parse(String(init.body)) })
-      return new Response(JSON.stringify({ answers: {} }), {
+      return new Response(JSON.stringify({ answers: {}, passedOver: [] }), {
         status: 200,
         headers: { 'content-type': 'application/json' },
       })

@@ -1,14 +1,9 @@
 import { useState } from 'react'
 import { toast } from 'sonner'
-import useSWR from 'swr'
-import { api } from '../../api/client.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { Button } from '../../components/ui.tsx'
-
-interface Restored {
-  readonly kept: string
-  readonly changesMeanwhile: number
-}
 
 const WHY = {
   day: 'first start of the day',
@@ -18,13 +13,13 @@ const WHY = {
 
 /** Copies of the data, and putting one back. */
 export function Backups() {
-  const backups = useSWR<{
-    items: { name: string; at: string; bytes: number; why: keyof typeof WHY }[]
-  }>('/backups')
+  const backups = useAnswer('GET /backups')
   const [asking, setAsking] = useState<string | null>(null)
   const restore = (name: string): Promise<unknown> =>
     act(async () => {
-      const { kept, changesMeanwhile } = await api.post<Restored>(`/backups/${name}/restore`)
+      const { kept, changesMeanwhile } = await call('POST /backups/{name}/restore', {
+        params: { name },
+      })
       setAsking(null)
       toast(
         `Restored. What was here before is kept as ${kept}${changesMeanwhile > 0 ? `, with the ${changesMeanwhile} ${changesMeanwhile === 1 ? 'change' : 'changes'} made while the backup was checked` : ''}.`,
@@ -40,7 +35,7 @@ export function Backups() {
         One is made on the first start of each day, beside the data. Copy one to another disk now
         and then.
       </p>
-      <Button onClick={() => void act(() => api.post('/backups'), 'Backed up.')}>
+      <Button onClick={() => void act(() => call('POST /backups'), 'Backed up.')}>
         Back up now
       </Button>
       <ul className="mt-2">

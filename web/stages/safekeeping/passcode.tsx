@@ -1,12 +1,13 @@
 import { mutate } from 'swr'
-import { api } from '../../api/client.ts'
-import { act, useSession, write } from '../../api/hooks.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, write } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Button } from '../../components/ui.tsx'
 
 /** The passcode of a Junket that other machines can reach. */
 export function Passcode() {
-  const session = useSession().data
+  const session = useAnswer('GET /session').data
   if (!session) return null
   return (
     <section>
@@ -41,7 +42,7 @@ export function Passcode() {
         ]}
         initial={{}}
         action="Set the passcode"
-        submit={(values) => write(() => api.put('/passcode', values))}
+        submit={(values) => write(() => call('PUT /passcode', { body: values }))}
       />
       {session.asks && (
         <p className="mt-3 text-steel">
@@ -53,7 +54,7 @@ export function Passcode() {
       {session.asks && (
         <p className="mt-3">
           <Button
-            onClick={() => void act(() => api.remove('/session')).then(() => mutate('/session'))}
+            onClick={() => void act(() => call('DELETE /session')).then(() => mutate('/session'))}
           >
             Sign out
           </Button>

@@ -1,5 +1,6 @@
-import { api } from '../../api/client.ts'
-import { act, removeWithUndo, usePeople, write } from '../../api/hooks.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo, write } from '../../api/hooks.ts'
 import { setPerson, usePerson } from '../../api/person.ts'
 import { Form } from '../../components/form.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
@@ -8,11 +9,11 @@ const DECIMALS = [
   { value: 'ask', words: 'Ask when it can mean two things' },
   { value: 'point', words: '1,500 is one thousand five hundred' },
   { value: 'comma', words: '1,500 is one and a half' },
-]
+] as const
 
 /** Who works here, and what a comma means to each. */
 export function People() {
-  const people = usePeople()
+  const people = useAnswer('GET /people')
   const here = usePerson()
   return (
     <section>
@@ -33,9 +34,12 @@ export function People() {
             value={person.decimal}
             onChange={(event) =>
               void act(async () => {
-                const changed = await api.patch<typeof person>(`/people/${person.id}`, {
-                  version: person.version,
-                  decimal: event.target.value,
+                const changed = await call('PATCH /people/{id}', {
+                  params: { id: person.id },
+                  body: {
+                    version: person.version,
+                    decimal: DECIMALS.find(({ value }) => value === event.target.value)?.value,
+                  },
                 })
                 if (here.id === person.id) setPerson(changed)
               })
@@ -60,7 +64,8 @@ export function People() {
               aria-label={`Remove ${person.name}`}
               onClick={() =>
                 void removeWithUndo(
-                  `/people/${person.id}`,
+                  'DELETE /people/{id}',
+                  { params: { id: person.id } },
                   `${person.name} is in the trash; what they did keeps their name.`,
                 )
               }
@@ -85,7 +90,7 @@ export function People() {
           ]}
           initial={{ decimal: 'ask' }}
           action="Add person"
-          submit={(values) => write(() => api.post('/people', values))}
+          submit={(values) => write(() => call('POST /people', { body: values }))}
         />
       </Folded>
     </section>

@@ -1,11 +1,13 @@
 import { useState } from 'react'
-import { api } from '../../api/client.ts'
-import { type AsideRow, act, removeWithUndo, useSetAside } from '../../api/hooks.ts'
+import type { AsideView } from '../../../contract/answers/shop.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Button } from '../../components/ui.tsx'
 
 /** Rows that cannot be read: what is wrong with each, and ways to mend it, put it back as it was, or take it away. */
 export function SetAside() {
-  const rows = useSetAside().data?.items ?? []
+  const rows = useAnswer('GET /set-aside').data?.items ?? []
   if (rows.length === 0) return null
   const own = rows.filter((row) => row.because === null)
   return (
@@ -29,12 +31,16 @@ export function SetAside() {
 const tableWords = (table: string): string =>
   table.replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 
-function AsideCard({ row, waiting }: { row: AsideRow; waiting: number }) {
+function AsideCard({ row, waiting }: { row: AsideView; waiting: number }) {
   const [typed, setTyped] = useState<Record<string, string>>({})
-  const path = `/set-aside/${row.table}/${encodeURIComponent(row.id)}`
+  const params = { table: row.table, id: row.id }
   const mend = (): void =>
     void act(
-      () => api.patch(path, { version: row.version, fields: typed }),
+      () =>
+        call('PATCH /set-aside/{table}/{id}', {
+          params,
+          body: { version: row.version, fields: typed },
+        }),
       `${row.name} is mended.`,
     )
   return (
@@ -76,7 +82,11 @@ function AsideCard({ row, waiting }: { row: AsideRow; waiting: number }) {
           <Button
             onClick={() =>
               void act(
-                () => api.post(`${path}/put-back`, { version: row.version }),
+                () =>
+                  call('POST /set-aside/{table}/{id}/put-back', {
+                    params,
+                    body: { version: row.version },
+                  }),
                 `${row.name} is as it was before.`,
               )
             }
@@ -87,7 +97,13 @@ function AsideCard({ row, waiting }: { row: AsideRow; waiting: number }) {
         <Button
           tone="quiet"
           aria-label={`Move ${row.name} to the trash`}
-          onClick={() => void removeWithUndo(path, `${row.name} is in the trash.`)}
+          onClick={() =>
+            void removeWithUndo(
+              'DELETE /set-aside/{table}/{id}',
+              { params },
+              `${row.name} is in the trash.`,
+            )
+          }
         >
           To the trash
         </Button>

@@ -1,13 +1,11 @@
-import useSWR from 'swr'
-import { api } from '../../api/client.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { Button } from '../../components/ui.tsx'
 
 /** What was removed and can be put back. */
 export function Trash() {
-  const trash = useSWR<{
-    items: { id: string; entity: string; at: string; name: string; rows: number }[]
-  }>('/trash')
+  const trash = useAnswer('GET /trash')
   return (
     <section>
       <h2 className="font-bold">Trash</h2>
@@ -29,7 +27,10 @@ export function Trash() {
               tone="quiet"
               aria-label={`Put back ${one.name}`}
               onClick={() =>
-                void act(() => api.post(`/trash/${one.id}/restore`), `${one.name} is back.`)
+                void act(
+                  () => call('POST /trash/{id}/restore', { params: { id: one.id } }),
+                  `${one.name} is back.`,
+                )
               }
             >
               Put back

@@ -1,10 +1,10 @@
 import { useState } from 'react'
-import useSWR from 'swr'
 import { dayIn } from '../../../core/day.ts'
 import { TOLERANCES } from '../../../core/joints/tolerances.ts'
 import { type ChosenUnit, UNIT_CHOICES, type Units } from '../../../core/quantity/units.ts'
-import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, useSettings, useToday, write } from '../../api/hooks.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo, useSettings, useToday, write } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
@@ -69,7 +69,7 @@ function ShopZone({ zone }: { zone: string }) {
         ]}
         initial={{ timeZone: zone }}
         action="Save the time zone"
-        submit={(values) => write(() => api.patch('/settings', values))}
+        submit={(values) => write(() => call('PATCH /settings', { body: values }))}
       />
     </section>
   )
@@ -110,7 +110,9 @@ function UnitChoices({ units }: { units: Units }) {
                       checked={chosen.shown(stored, units[stored] ?? stored) === choice}
                       onChange={() =>
                         void chosen.say(stored, choice, () =>
-                          act(() => api.patch('/settings', { units: { [stored]: choice } })),
+                          act(() =>
+                            call('PATCH /settings', { body: { units: { [stored]: choice } } }),
+                          ),
                         )
                       }
                       className="accent-(--color-accent)"
@@ -178,7 +180,7 @@ function ToleranceRow({
     setFault('')
     if (String(value) !== current)
       void act(
-        () => api.patch('/settings', { tolerances: { [name]: value } }),
+        () => call('PATCH /settings', { body: { tolerances: { [name]: value } } }),
         `${words}: ${value} ${unit}`,
       )
   }
@@ -206,7 +208,7 @@ function ToleranceRow({
             onClick={() => {
               setText(String(Number(standard.toFixed(4))))
               void act(
-                () => api.patch('/settings', { tolerances: { [name]: null } }),
+                () => call('PATCH /settings', { body: { tolerances: { [name]: null } } }),
                 `${words}: back to ${Number(standard.toFixed(4))}`,
               )
             }}
@@ -221,16 +223,7 @@ function ToleranceRow({
 
 function Rates() {
   const today = useToday()
-  const rates = useSWR<{
-    items: {
-      id: string
-      fromCurrency: string
-      toCurrency: string
-      rate: number
-      day: string
-      source: string | null
-    }[]
-  }>('/rates')
+  const rates = useAnswer('GET /rates')
   return (
     <section>
       <h2 className="font-bold">Exchange rates</h2>
@@ -249,7 +242,13 @@ function Rates() {
           <span className="ml-auto">
             <Button
               tone="quiet"
-              onClick={() => void removeWithUndo(`/rates/${rate.id}`, 'The rate is in the trash.')}
+              onClick={() =>
+                void removeWithUndo(
+                  'DELETE /rates/{id}',
+                  { params: { id: rate.id } },
+                  'The rate is in the trash.',
+                )
+              }
             >
               Remove
             </Button>
@@ -268,23 +267,15 @@ function Rates() {
           ]}
           initial={{ toCurrency: 'EUR', day: today }}
           action="Add rate"
-          submit={(values) => write(() => api.post('/rates', values))}
+          submit={(values) => write(() => call('POST /rates', { body: values }))}
         />
       </Folded>
     </section>
   )
 }
 
-interface Issuer {
-  readonly id: string
-  readonly version: number
-  readonly name: string
-  readonly upper: boolean
-  readonly noise: string
-}
-
 function Issuers() {
-  const issuers = useSWR<{ items: Issuer[] }>('/issuers')
+  const issuers = useAnswer('GET /issuers')
   const [editingId, setEditingId] = useState<string | null>(null)
   const editing = issuers.data?.items.find((one) => one.id === editingId)
   return (
@@ -340,7 +331,9 @@ function Issuers() {
           action="Add issuer"
           submit={({ noise, ...values }) =>
             write(() =>
-              api.post('/issuers', { ...values, ...(noise ? { noise: ` ${noise}` } : {}) }),
+              call('POST /issuers', {
+                body: { ...values, ...(noise ? { noise: ` ${noise}` } : {}) },
+              }),
             )
           }
         />
@@ -367,10 +360,13 @@ function Issuers() {
             initial={{ ...editing, marks: editing.noise.trim() }}
             action="Save"
             submit={async ({ marks, ...values }) => {
-              await api.patch(`/issuers/${editing.id}`, {
-                version: editing.version,
-                ...values,
-                noise: ` ${marks ?? ''}`,
+              await call('PATCH /issuers/{id}', {
+                params: { id: editing.id },
+                body: {
+                  version: editing.version,
+                  ...values,
+                  noise: ` ${marks ?? ''}`,
+                },
               })
               await refresh()
               setEditingId(null)

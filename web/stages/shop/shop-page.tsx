@@ -1,11 +1,13 @@
 import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, useParams } from 'react-router'
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { PartLine } from '../../../contract/answers/planning.ts'
 import type { MissingField } from '../../../core/joints/verdict.ts'
 import { effective } from '../../../core/pairing/order.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
-import { useBuild, usePairing, useParts } from '../../api/hooks.ts'
-import type { PairingDetail, PartLine } from '../../api/types.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { useBuild, usePairing } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Button, Caution, Loaded } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/measure-dialog.tsx'
@@ -22,7 +24,7 @@ interface Card {
 /** Shop mode: big and plain, one line at a time, for a tablet and dirty hands. Measurements first, then parts and work. */
 export function Component() {
   const { build = '' } = useParams()
-  const parts = useParts(build)
+  const parts = useAnswer('GET /builds/{id}/parts', { params: { id: build } })
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
   return (

@@ -2,9 +2,10 @@ import clsx from 'clsx'
 import { useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
-import { api } from '../../api/client.ts'
-import { act, refresh, removeWithUndo, useSourcing } from '../../api/hooks.ts'
-import type { JobView, SourcingView } from '../../api/types.ts'
+import type { JobView, SourcingView } from '../../../contract/answers/planning.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import {
   Button,
@@ -24,7 +25,7 @@ type Line = SourcingView['lines'][number]
 /** Solve with progress and cancel, the plan, locks, and why this. */
 export function Component() {
   const { build = '' } = useParams()
-  const sourcing = useSourcing(build)
+  const sourcing = useAnswer('GET /builds/{id}/sourcing', { params: { id: build } })
   const { job, start, cancel } = useSolve(build)
   return (
     <Loaded of={sourcing} what="the plan">
@@ -72,13 +73,13 @@ function useSolve(build: string) {
   }, [id, key])
   const start = (): Promise<boolean> =>
     act(async () => {
-      const made = await api.post<JobView>(`/builds/${build}/sourcing`)
+      const made = await call('POST /builds/{id}/sourcing', { params: { id: build } })
       sessionStorage.setItem(key, made.id)
       setJob({ ...made, elapsedMs: 0 })
       setId(made.id)
     })
   const cancel = (): Promise<boolean> =>
-    act(() => (id ? api.remove(`/jobs/${id}`) : Promise.resolve()))
+    act(() => (id ? call('DELETE /jobs/{id}', { params: { id } }) : Promise.resolve()))
   return { job, start, cancel }
 }
 
@@ -113,10 +114,12 @@ function Plan({
   const lockIn = (one: Line): Promise<boolean> =>
     act(
       () =>
-        api.post(
-          `/builds/${build}/locks`,
-          one.bundle ? { way: 'in', bundle: one.bundle } : { way: 'in', candidate: one.candidate },
-        ),
+        call('POST /builds/{id}/locks', {
+          params: { id: build },
+          body: one.bundle
+            ? { way: 'in', bundle: one.bundle }
+            : { way: 'in', candidate: one.candidate },
+        }),
       'Locked. Solve again to see what it costs.',
     )
   useHotkeys('j', () => step(1), [view])
@@ -343,9 +346,12 @@ function WhyThis({
   const lock = (way: 'in' | 'out', rival: Line['rivals'][number]): Promise<boolean> =>
     act(
       () =>
-        api.post(`/builds/${build}/locks`, {
-          way,
-          ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }),
+        call('POST /builds/{id}/locks', {
+          params: { id: build },
+          body: {
+            way,
+            ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }),
+          },
         }),
       'Locked. Solve again to see what it costs.',
     )
@@ -364,12 +370,12 @@ function WhyThis({
           onClick={() =>
             void act(
               () =>
-                api.post(
-                  `/builds/${build}/locks`,
-                  line.bundle
+                call('POST /builds/{id}/locks', {
+                  params: { id: build },
+                  body: line.bundle
                     ? { way: 'out', bundle: line.bundle }
                     : { way: 'out', candidate: line.candidate },
-                ),
+                }),
               'Left out. Solve again.',
             )
           }
@@ -444,7 +450,10 @@ function Baskets({ build, view }: { build: string; view: SourcingView }) {
               onClick={() =>
                 void act(
                   () =>
-                    api.post(`/builds/${build}/locks`, { way: 'out', supplierId: basket.supplier }),
+                    call('POST /builds/{id}/locks', {
+                      params: { id: build },
+                      body: { way: 'out', supplierId: basket.supplier },
+                    }),
                   `${basket.name} is left out. Solve again.`,
                 )
               }
@@ -466,7 +475,11 @@ function Baskets({ build, view }: { build: string; view: SourcingView }) {
               <Button
                 tone="quiet"
                 onClick={() =>
-                  void removeWithUndo(`/builds/${build}/locks/${lock.id}`, 'The lock is off.')
+                  void removeWithUndo(
+                    'DELETE /builds/{id}/locks/{lock}',
+                    { params: { id: build, lock: lock.id } },
+                    'The lock is off.',
+                  )
                 }
               >
                 Unlock

@@ -1,10 +1,9 @@
 import { Link, useParams } from 'react-router'
-import useSWR from 'swr'
-import type { Code } from '../../../core/joints/code.ts'
+import type { FirstAnswer } from '../../../contract/answers/builds.ts'
 import type { Range } from '../../../core/money/range.ts'
-import type { Stopper, StopperSays } from '../../../core/pairing/stoppers.ts'
-import type { Grade } from '../../../core/quantity/grade.ts'
-import { api } from '../../api/client.ts'
+import type { StopperSays } from '../../../core/pairing/stoppers.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import { usePerson } from '../../api/person.ts'
@@ -20,53 +19,10 @@ import {
 } from '../../components/ui.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
 
-interface First {
-  readonly pairing: string | null
-  readonly engineId: string | null
-  readonly transmissionId: string | null
-  readonly currency: string
-  readonly joints: readonly {
-    readonly joint: string
-    readonly title: string
-    readonly code: Code
-    readonly lean: 'likely' | 'doubtful' | 'open'
-    readonly agreed: number
-    readonly stated: number
-    readonly evidence: Grade | null
-    readonly missing: number
-    readonly minutes: number
-  }[]
-  readonly stoppers: readonly (Stopper & { readonly says: StopperSays | null })[]
-  readonly lines: readonly {
-    readonly need: string
-    readonly words: string
-    readonly group: string
-    readonly quantity: number
-    readonly why: string
-    readonly price: Range | null
-    readonly hours: Range
-    readonly from: string
-  }[]
-  readonly parts: Range
-  readonly hours: Range
-  readonly labour: Range
-  readonly total: Range
-  readonly unpriced: number
-  readonly toSettle: readonly string[]
-  readonly measure: readonly {
-    readonly port: string
-    readonly field: string
-    readonly label: string
-    readonly partName: string
-    readonly minutes: number
-    readonly joints: readonly string[]
-  }[]
-}
-
 /** The first answer: verdicts with leaning, ranges, what to confirm or drop, what to measure first. */
 export function Component() {
   const { build = '' } = useParams()
-  const first = useSWR<First>(`/builds/${build}/first-answer`)
+  const first = useAnswer('GET /builds/{id}/first-answer', { params: { id: build } })
   return (
     <Loaded of={first} what="the first answer">
       {(answer) => (
@@ -110,7 +66,7 @@ const Span = ({ range, currency }: { range: Range; currency: string }) => (
   </>
 )
 
-function Sums({ answer }: { answer: First }) {
+function Sums({ answer }: { answer: FirstAnswer }) {
   const assumed = answer.lines.filter((line) => line.from === 'assumed').length
   return (
     <section aria-label="Price and hours">
@@ -144,7 +100,7 @@ function Sums({ answer }: { answer: First }) {
   )
 }
 
-function Verdicts({ build, answer }: { build: string; answer: First }) {
+function Verdicts({ build, answer }: { build: string; answer: FirstAnswer }) {
   return (
     <section>
       <h2 className="mb-1 font-bold">First verdicts</h2>
@@ -188,7 +144,7 @@ function Verdicts({ build, answer }: { build: string; answer: First }) {
   )
 }
 
-function MeasureFirst({ build, answer }: { build: string; answer: First }) {
+function MeasureFirst({ build, answer }: { build: string; answer: FirstAnswer }) {
   if (answer.measure.length === 0) return null
   return (
     <section>
@@ -215,11 +171,15 @@ function MeasureFirst({ build, answer }: { build: string; answer: First }) {
 }
 
 /** Until somebody confirms or drops them, these stand on every build. */
-function ToSettle({ build, answer }: { build: string; answer: First }) {
+function ToSettle({ build, answer }: { build: string; answer: FirstAnswer }) {
   const lines = answer.lines.filter((line) => answer.toSettle.includes(line.need))
   const decide = (need: string, words: string, how: 'confirm' | 'drop'): Promise<boolean> =>
     act(
-      () => api.post(`/builds/${build}/decisions`, { needId: need, act: how }),
+      () =>
+        call('POST /builds/{id}/decisions', {
+          params: { id: build },
+          body: { needId: need, act: how },
+        }),
       how === 'confirm'
         ? `${words}: confirmed, it is on the list.`
         : `${words}: dropped. Ctrl+Z takes that back.`,
@@ -260,7 +220,7 @@ function ToSettle({ build, answer }: { build: string; answer: First }) {
   )
 }
 
-function Stoppers({ build, answer }: { build: string; answer: First }) {
+function Stoppers({ build, answer }: { build: string; answer: FirstAnswer }) {
   const person = usePerson()
   const said = useJustSaid<StopperSays | null>()
   const stoppers = answer.stoppers.map((one) => ({ ...one, says: said.shown(one.id, one.says) }))
@@ -269,7 +229,12 @@ function Stoppers({ build, answer }: { build: string; answer: First }) {
       stoppers={stoppers}
       onAnswer={(question, says) =>
         void said.say(question, says, () =>
-          act(() => api.post(`/builds/${build}/stoppers`, { question, says, saidBy: person.name })),
+          act(() =>
+            call('POST /builds/{id}/stoppers', {
+              params: { id: build },
+              body: { question, says, saidBy: person.name },
+            }),
+          ),
         )
       }
     />

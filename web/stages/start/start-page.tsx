@@ -1,33 +1,20 @@
 import { type FormEvent, useId, useState } from 'react'
 import { useNavigate } from 'react-router'
-import useSWR from 'swr'
+import type { Templates } from '../../../contract/answers/shop.ts'
 import { isCurrency, parseMoney } from '../../../core/money/money.ts'
 import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
-import type { Stopper, StopperSays } from '../../../core/pairing/stoppers.ts'
+import type { StopperSays } from '../../../core/pairing/stoppers.ts'
 import { exact } from '../../../core/ports/field.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
-import { ApiProblem, api } from '../../api/client.ts'
-import { refresh, useCatalogue, useReading } from '../../api/hooks.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { ApiProblem, call } from '../../api/client.ts'
+import { useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
-import type { Build } from '../../api/types.ts'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, Loaded, PageHead } from '../../components/ui.tsx'
-import { USES } from '../brief/uses.ts'
+import { asUse, USES } from '../brief/uses.ts'
 import { StopperQuestions } from './stopper-questions.tsx'
-
-interface TemplateRow {
-  readonly id: string
-  readonly kind: string
-  readonly words: string
-  readonly says: string
-  readonly massKg: number
-}
-interface Offered {
-  readonly templates: readonly TemplateRow[]
-  readonly families: readonly { readonly id: string; readonly words: string }[]
-  readonly stoppers: readonly Stopper[]
-}
 
 interface Typed {
   readonly name: string
@@ -78,7 +65,7 @@ const input =
 
 /** A new build in two minutes: what is known, however little, and the twelve questions that stop builds. */
 export function Component() {
-  const offered = useSWR<Offered>('/templates')
+  const offered = useAnswer('GET /templates')
   return (
     <Loaded of={offered} what="the types">
       {(data) => <Start offered={data} />}
@@ -86,7 +73,7 @@ export function Component() {
   )
 }
 
-function Start({ offered }: { offered: Offered }) {
+function Start({ offered }: { offered: Templates }) {
   const [typed, setTyped] = useState(readDraft)
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const [isStarting, setStarting] = useState(false)
@@ -125,20 +112,22 @@ function Start({ offered }: { offered: Offered }) {
     if (Object.keys(wrong).length > 0) return
     setStarting(true)
     try {
-      const build = await api.post<Build>('/builds/start', {
-        name: typed.name,
-        currency,
-        recipient: choiceOf(typed.recipient),
-        tyre: typed.tyre || null,
-        massKg,
-        engine: choiceOf(typed.engine, typed.engineFamily),
-        transmission: choiceOf(typed.transmission, typed.transmissionFamily, typed.keepsGearbox),
-        transfer: choiceOf(typed.transfer),
-        use: typed.use || null,
-        labourRateMinor,
-        mustWork: typed.mustWork,
-        stoppers: typed.stoppers,
-        saidBy: person.name,
+      const build = await call('POST /builds/start', {
+        body: {
+          name: typed.name,
+          currency,
+          recipient: choiceOf(typed.recipient),
+          tyre: typed.tyre || null,
+          massKg,
+          engine: choiceOf(typed.engine, typed.engineFamily),
+          transmission: choiceOf(typed.transmission, typed.transmissionFamily, typed.keepsGearbox),
+          transfer: choiceOf(typed.transfer),
+          use: asUse(typed.use),
+          labourRateMinor: labourRateMinor ?? 0,
+          mustWork: KEPT_ASSEMBLIES.filter((kind) => typed.mustWork.includes(kind)),
+          stoppers: typed.stoppers,
+          saidBy: person.name,
+        },
       })
       localStorage.removeItem(DRAFT)
       await refresh()
@@ -405,13 +394,13 @@ function PartChoice({
 }: {
   label: string
   kind: string
-  offered: Offered
+  offered: Templates
   value: string
   fault: string | undefined
   none?: string
   onChange: (value: string) => void
 }) {
-  const parts = useCatalogue(`kind=${kind}`).data?.items ?? []
+  const parts = useAnswer('GET /parts', { query: { kind } }).data?.items ?? []
   const types = offered.templates.filter((one) => one.kind === kind)
   const says = types.find((one) => value === `template:${one.id}`)?.says
   return (
@@ -453,7 +442,7 @@ function Family({
   onChange,
 }: {
   label: string
-  offered: Offered
+  offered: Templates
   value: string
   onChange: (value: string) => void
 }) {

@@ -1,20 +1,9 @@
 import { useState } from 'react'
+import type { ImportPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
-import { ApiProblem, api } from '../../api/client.ts'
-import { refresh } from '../../api/hooks.ts'
+import { refresh } from '../../api/answer.ts'
+import { ApiProblem, call } from '../../api/client.ts'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
-
-interface Preview {
-  readonly rows: number
-  readonly added: number
-  readonly updated: number
-  readonly unchanged: number
-  readonly newParts: readonly { issuer: string; number: string; description: string }[]
-  readonly newPartCount: number
-  readonly newIssuers: readonly string[]
-  readonly bad: readonly { line: number; column: string; message: string }[]
-  readonly badCount: number
-}
 
 const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] = [
   { value: 'ask', words: 'ask when a price can be read two ways' },
@@ -33,7 +22,7 @@ const bodyOf = ({ text, file }: Source): Blob | null =>
 /** Offers from CSV: preview first, then all or nothing. */
 export function Component() {
   const [source, setSource] = useState<Source>({ text: '', file: null })
-  const [preview, setPreview] = useState<Preview | null>(null)
+  const [preview, setPreview] = useState<ImportPreview | null>(null)
   const [said, setSaid] = useState('')
   const [decimal, setDecimal] = useState<Decimal>('ask')
   const run = async (work: () => Promise<void>): Promise<void> => {
@@ -51,7 +40,7 @@ export function Component() {
       setDecimal(comma)
       setPreview(null)
       const body = bodyOf(next)
-      if (body) setPreview(await api.post<Preview>(`/offers/preview?decimal=${comma}`, body))
+      if (body) setPreview(await call('POST /offers/preview', { query: { decimal: comma }, body }))
     })
   return (
     <>
@@ -119,10 +108,10 @@ export function Component() {
             preview={preview}
             onImport={() =>
               void run(async () => {
-                const done = await api.post<Preview>(
-                  `/offers/import?decimal=${decimal}`,
-                  bodyOf(source),
-                )
+                const done = await call('POST /offers/import', {
+                  query: { decimal },
+                  body: bodyOf(source) ?? new Blob(),
+                })
                 await refresh()
                 setSource({ text: '', file: null })
                 setPreview(null)
@@ -140,9 +129,9 @@ export function Component() {
 
 const SHOWN = 200
 
-function PreviewSheet({ preview, onImport }: { preview: Preview; onImport: () => void }) {
+function PreviewSheet({ preview, onImport }: { preview: ImportPreview; onImport: () => void }) {
   return (
-    <section aria-label="Preview" className="mt-4">
+    <section aria-label="ImportPreview" className="mt-4">
       <p className="mb-2">
         <b>{preview.added} to add</b>, {preview.updated} to update,
         {preview.unchanged > 0 && ` ${preview.unchanged} as they are,`} {preview.newPartCount} new{' '}

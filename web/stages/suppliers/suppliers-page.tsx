@@ -1,7 +1,8 @@
 import { useState } from 'react'
-import { api } from '../../api/client.ts'
-import { refresh, removeWithUndo, useSuppliers } from '../../api/hooks.ts'
-import type { Supplier } from '../../api/types.ts'
+import type { Supplier } from '../../../contract/answers/rows.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { removeWithUndo } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
@@ -9,7 +10,7 @@ import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../compon
 
 /** Who sells, in which currency, and on what terms. */
 export function Component() {
-  const suppliers = useSuppliers()
+  const suppliers = useAnswer('GET /suppliers')
   const [editingId, setEditingId] = useState<string | null>(null)
   // The row as it is stored now, not as it was when the dialog opened.
   const editing: Supplier | 'new' | null =
@@ -75,7 +76,8 @@ export function Component() {
                         tone="quiet"
                         onClick={() =>
                           void removeWithUndo(
-                            `/suppliers/${one.id}`,
+                            'DELETE /suppliers/{id}',
+                            { params: { id: one.id } },
                             `${one.name} is in the trash.`,
                           )
                         }
@@ -141,8 +143,11 @@ export function Component() {
                 minimumMinor: minimumMinor ?? 0,
               }
               await (editing === 'new'
-                ? api.post('/suppliers', values)
-                : api.patch(`/suppliers/${editing.id}`, { version: editing.version, ...values }))
+                ? call('POST /suppliers', { body: values })
+                : call('PATCH /suppliers/{id}', {
+                    params: { id: editing.id },
+                    body: { version: editing.version, ...values },
+                  }))
               await refresh()
               setEditingId(null)
             }}

@@ -1,0 +1,123 @@
+import { z } from 'zod'
+import { dowel, grade, hole, known, list, point, words } from './basics.ts'
+import { method } from './judging.ts'
+import { offer, rowOf, rowWith } from './rows.ts'
+
+export const partsPage = z.strictObject({
+  items: list(rowWith('part', { numbers: words })),
+  next: z.string().nullable(),
+})
+
+const field = z
+  .strictObject({
+    name: z.string(),
+    label: z.string(),
+    unit: z.string(),
+    type: z.string(),
+    choices: words.nullable(),
+    minutes: z.number(),
+    methods: list(method),
+    value: z.unknown(),
+    plusMinus: known,
+    grade: grade.nullable(),
+    conflict: z.boolean(),
+    claims: list(
+      rowWith('claim', { used: z.boolean(), thisVeryPart: z.boolean(), shown: z.string() }),
+    ),
+  })
+  .meta({ id: 'PartField' })
+export const fieldView = field
+
+export const partDetail = rowWith('part', {
+  numbers: list(rowWith('partNumber', { issuer: z.string().nullable() })),
+  supersessions: list(rowWith('supersession', { issuer: z.string().nullable() })),
+  ports: list(
+    z.strictObject({
+      id: z.string(),
+      kind: z.string(),
+      slot: z.string(),
+      looks: z.enum(['forward', 'rearward']).nullable(),
+      title: z.string(),
+      fields: list(field),
+    }),
+  ),
+}).meta({ id: 'PartWithPorts' })
+
+export const partNumber = rowOf('partNumber')
+export const supersession = rowOf('supersession')
+export const offers = z.strictObject({ items: list(offer) })
+
+export const sameInside = z
+  .strictObject({
+    fields: list(
+      z.object({
+        port: z.string(),
+        field: z.string(),
+        label: z.string(),
+        unit: z.string(),
+        one: z.unknown(),
+        other: z.unknown(),
+        apart: known,
+        within: known,
+        verdict: z.enum(['equal', 'differs', 'unproved']),
+      }),
+    ),
+    verdict: z.enum(['same', 'different', 'unproved']),
+  })
+  .meta({ id: 'SameInside' })
+
+export const chordsPattern = z.strictObject({
+  holes: list(point),
+  isAxisKnown: z.boolean(),
+  misfits: list(z.number()),
+  rmsMm: z.number(),
+  spare: z.number(),
+})
+export const tracedPattern = z.strictObject({
+  holes: list(hole),
+  dowels: list(dowel),
+  mmPerPixel: z.tuple([z.number(), z.number()]).readonly(),
+  skew: known,
+  misfits: list(z.number()),
+  plusMinus: known,
+  isMirrored: z.boolean(),
+})
+export const drawnFaces = z.strictObject({
+  faces: list(
+    z.strictObject({
+      name: z.string(),
+      holes: list(hole),
+      dowels: list(dowel),
+      outline: list(point),
+      registerMm: z.number().optional(),
+    }),
+  ),
+  notes: words,
+})
+
+export const importPreview = z
+  .strictObject({
+    rows: z.number(),
+    added: z.number(),
+    updated: z.number(),
+    unchanged: z.number(),
+    newParts: list(
+      z.strictObject({ issuer: z.string(), number: z.string(), description: z.string() }),
+    ),
+    newPartCount: z.number(),
+    newIssuers: words,
+    bad: list(z.strictObject({ line: z.number(), column: z.string(), message: z.string() })),
+    badCount: z.number(),
+  })
+  .meta({ id: 'OffersImport' })
+
+export const found = z.strictObject({
+  kind: z.enum(['build', 'part', 'number', 'donor', 'kit', 'supplier']),
+  id: z.string(),
+  words: z.string(),
+  detail: z.string(),
+})
+
+export type PartDetail = z.output<typeof partDetail>
+export type FieldView = z.output<typeof field>
+export type ImportPreview = z.output<typeof importPreview>

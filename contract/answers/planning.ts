@@ -1,0 +1,184 @@
+import { z } from 'zod'
+import type { NumberVerdict } from '../../core/identity/supersession.ts'
+import type { Need } from '../../core/needs/need.ts'
+import type { SourceInfo } from '../../core/sourcing/source-info.ts'
+import { grade, known, list, range, task, words } from './basics.ts'
+import { openLines } from './builds.ts'
+import { decision, rowWith } from './rows.ts'
+
+const needShape = {
+  id: z.string(),
+  kind: z.string(),
+  place: z.string(),
+  slot: z.string(),
+  words: z.string(),
+  quantity: z.number(),
+  level: z.enum(['required', 'wanted', 'optional', 'confirm']),
+  waits: z.enum(['nothing', 'mock-up', 'mated', 'first run']),
+  why: list(
+    z.object({
+      rule: z.string(),
+      words: z.string(),
+      joint: z.string().optional(),
+      parent: z.string().optional(),
+    }),
+  ),
+  wants: z.string().optional(),
+  constraints: list(
+    z.object({
+      port: z.string().optional(),
+      looks: z.string().optional(),
+      field: z.string().optional(),
+      low: z.number().optional(),
+      high: z.number().optional(),
+      equals: z.string().optional(),
+    }),
+  ),
+  conflict: z.string().optional(),
+  task: task.optional(),
+  keep: z.boolean().optional(),
+  cautions: words,
+} as const
+export const need: z.ZodType<Need> = z.object(needShape).meta({ id: 'Need' })
+
+const numberVerdict: z.ZodType<NumberVerdict> = z.union([
+  z.object({ says: z.enum(['exact', 'not listed', 'no number wanted']) }),
+  z.object({ says: z.enum(['superseded by', 'bad data']), path: words }),
+])
+const sourceKind = z.enum(['keep', 'shelf', 'buy', 'typed', 'service', 'made', 'kit', 'donor'])
+export const sourceInfo: z.ZodType<SourceInfo> = z
+  .object({
+    id: z.string(),
+    need: z.string(),
+    source: sourceKind,
+    words: z.string(),
+    partId: z.string().optional(),
+    supplierId: z.string().optional(),
+    bundle: z.string().optional(),
+    number: numberVerdict,
+    numberShown: z.string().optional(),
+    confirm: words,
+    evidence: grade.nullable(),
+    leadDays: z.number().optional(),
+    pack: z.number().optional(),
+    packMinor: z.number().optional(),
+  })
+  .meta({ id: 'Source' })
+
+const listed = {
+  ...needShape,
+  group: z.string(),
+  kindWords: z.string(),
+  wantsName: z.string().nullable(),
+  joint: z.string().nullable(),
+} as const
+const partLine = z
+  .strictObject({
+    ...listed,
+    source: sourceInfo.nullable(),
+    costMinor: known,
+    packs: known,
+    candidates: list(sourceInfo),
+    candidateCount: z.number(),
+    range: range.nullable(),
+    estimateMinor: known,
+    decisions: list(decision),
+    state: z.enum(['open', 'planned', 'kept', 'work', 'dropped', 'estimated', 'to solve']),
+  })
+  .meta({ id: 'PartLine' })
+const excluded = list(z.object({ id: z.string(), why: z.string() }))
+export const partsList = z
+  .strictObject({
+    pairing: z.string().nullable(),
+    currency: z.string(),
+    planIsCurrent: z.boolean(),
+    planStatus: z.string().nullable(),
+    lines: list(partLine),
+    dropped: list(z.strictObject({ ...listed, decisionId: z.string() })),
+    excluded,
+  })
+  .meta({ id: 'PartsList' })
+
+const rival = z.strictObject({
+  id: z.string(),
+  words: z.string(),
+  source: sourceKind,
+  number: numberVerdict,
+  confirm: words,
+  minor: known,
+  bundle: z.string().nullable(),
+})
+const planLine = z.object({
+  need: z.string(),
+  candidate: z.string().optional(),
+  bundle: z.string().optional(),
+  item: z.string().optional(),
+  packs: z.number(),
+  costMinor: z.number(),
+  words: z.string(),
+  quantity: z.number(),
+  source: sourceInfo.nullable(),
+  bundleName: z.string().nullable(),
+  rivalCount: z.number(),
+  rivals: list(rival),
+})
+const basket = z.object({
+  supplier: z.string(),
+  shipping: z.string(),
+  shippingMinor: z.number(),
+  goodsMinor: z.number(),
+  orderValueMinor: z.number(),
+  weightG: z.number(),
+  candidates: words,
+  bundles: words,
+  name: z.string(),
+  items: words,
+})
+const bundle = z.object({
+  bundle: z.string(),
+  name: z.string(),
+  priceMinor: z.number(),
+  scrapMinor: z.number(),
+  resaleMinor: z.number(),
+  stripMinor: z.number(),
+})
+export const sourcing = z
+  .strictObject({
+    currency: z.string(),
+    pairing: z.string().nullable(),
+    status: z.enum(['proven', 'gap', 'infeasible', 'none']).nullable(),
+    totalMinor: known,
+    boundMinor: known,
+    isCurrent: z.boolean(),
+    day: z.string().nullable(),
+    needs: z.number(),
+    lines: list(planLine),
+    baskets: list(basket),
+    bundles: list(bundle),
+    open: openLines,
+    locks: list(rowWith('sourcingLock', { words: z.string() })),
+    because: words.nullable(),
+    excluded,
+  })
+  .meta({ id: 'Sourcing' })
+
+export const job = z
+  .object({
+    id: z.string(),
+    kind: z.string(),
+    subject: z.string(),
+    status: z.enum(['running', 'done', 'cancelled', 'failed']),
+    startedAt: z.number(),
+    endedAt: known,
+    best: known,
+    bound: known,
+    error: z.string().nullable(),
+    result: z.unknown(),
+  })
+  .meta({ id: 'Job' })
+
+export type PartLine = z.output<typeof partLine>
+export type PartsList = z.output<typeof partsList>
+export type SourcingView = z.output<typeof sourcing>
+/** As its stream of events tells it. */
+export type JobView = z.output<typeof job> & { readonly elapsedMs: number }

@@ -1,0 +1,88 @@
+import { z } from 'zod'
+import { items, trash } from '../answers/basics.ts'
+import {
+  partDetail,
+  partNumber,
+  partsPage,
+  sameInside,
+  supersession,
+} from '../answers/catalogue.ts'
+import { claim, donor, kit, part } from '../answers/rows.ts'
+import type { Operations } from '../operation.ts'
+import {
+  claimInput,
+  donorInput,
+  donorPatch,
+  kitInput,
+  kitPatch,
+  numberInput,
+  partInput,
+  partPatch,
+  supersessionInput,
+} from '../rows.ts'
+
+export const catalogueOperations = {
+  'GET /parts': {
+    summary: 'Parts, a page at a time',
+    query: z.object({
+      kind: z.string().optional(),
+      q: z.string().max(100).optional(),
+      owner: z.string().optional(),
+      after: z.string().optional(),
+      limit: z.coerce.number().int().min(1).max(1000).optional(),
+    }),
+    answer: partsPage,
+  },
+  'POST /parts': {
+    summary: 'Add a part with what was measured',
+    body: partInput,
+    answer: part,
+    problems: [404],
+  },
+  'GET /parts/{id}': {
+    summary: 'A part with its ports, claims and numbers',
+    query: z.object({ build: z.string().optional() }),
+    answer: partDetail,
+  },
+  'GET /parts/{id}/same-inside/{other}': {
+    summary:
+      'Whether two transmissions are the same inside, proved by measurements, and what remains unproved',
+    answer: sameInside,
+  },
+  'PATCH /parts/{id}': { summary: 'Change a part', body: partPatch, answer: part },
+  'DELETE /parts/{id}': { summary: 'Move a part to the trash', answer: trash },
+  'POST /parts/{id}/numbers': {
+    summary: 'Add a part number',
+    body: numberInput,
+    answer: partNumber,
+  },
+  'POST /parts/{id}/supersessions': {
+    summary: 'Type a supersession',
+    body: supersessionInput,
+    answer: supersession,
+  },
+  'POST /claims': {
+    summary: 'Record a measurement',
+    body: claimInput,
+    answer: claim,
+    problems: [404],
+  },
+  'GET /kits': { summary: 'All kits with their items', answer: items(kit) },
+  'POST /kits': { summary: 'Add a kit', body: kitInput, answer: kit },
+  'GET /kits/{id}': { summary: 'One kit', answer: kit },
+  'PATCH /kits/{id}': {
+    summary: 'Change a kit; items given replace those there',
+    body: kitPatch,
+    answer: kit,
+  },
+  'DELETE /kits/{id}': { summary: 'Move a kit to the trash', answer: trash },
+  'GET /donors': { summary: 'All donors with their items', answer: items(donor) },
+  'POST /donors': { summary: 'Add a donor', body: donorInput, answer: donor },
+  'GET /donors/{id}': { summary: 'One donor', answer: donor },
+  'PATCH /donors/{id}': {
+    summary: 'Change a donor; items given replace those there',
+    body: donorPatch,
+    answer: donor,
+  },
+  'DELETE /donors/{id}': { summary: 'Move a donor to the trash', answer: trash },
+} as const satisfies Operations

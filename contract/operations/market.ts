@@ -1,0 +1,45 @@
+import { z } from 'zod'
+import { items, trash } from '../answers/basics.ts'
+import { offers } from '../answers/catalogue.ts'
+import { issuer, offer, rate, supplier } from '../answers/rows.ts'
+import { restored } from '../answers/shop.ts'
+import type { Operations } from '../operation.ts'
+import {
+  issuerInput,
+  issuerPatch,
+  offerInput,
+  rateInput,
+  ratePatch,
+  supplierInput,
+  supplierPatch,
+} from '../rows.ts'
+
+export const marketOperations = {
+  'GET /suppliers': { summary: 'All suppliers', answer: items(supplier) },
+  'POST /suppliers': { summary: 'Add a supplier', body: supplierInput, answer: supplier },
+  'PATCH /suppliers/{id}': { summary: 'Change a supplier', body: supplierPatch, answer: supplier },
+  'DELETE /suppliers/{id}': { summary: 'Move a supplier to the trash', answer: trash },
+  'GET /issuers': {
+    summary: 'Who issues part numbers, and how they are read',
+    answer: items(issuer),
+  },
+  'POST /issuers': { summary: 'Add an issuer', body: issuerInput, answer: issuer },
+  'PATCH /issuers/{id}': {
+    summary: 'Change an issuer; numbers of theirs are read anew',
+    body: issuerPatch,
+    answer: issuer,
+  },
+  'DELETE /issuers/{id}': { summary: 'Move an issuer to the trash', answer: trash },
+  'GET /rates': { summary: 'All exchange rates', answer: items(rate) },
+  'POST /rates': { summary: 'Add an exchange rate', body: rateInput, answer: rate },
+  'PATCH /rates/{id}': { summary: 'Change an exchange rate', body: ratePatch, answer: rate },
+  'DELETE /rates/{id}': { summary: 'Move an exchange rate to the trash', answer: trash },
+  'GET /offers': {
+    summary: 'Offers of a part or a supplier',
+    query: z.object({ part: z.string().optional(), supplier: z.string().optional() }),
+    answer: offers,
+  },
+  'POST /offers': { summary: 'Add an offer by hand', body: offerInput, answer: offer },
+  'DELETE /offers/{id}': { summary: 'Move an offer to the trash', answer: trash },
+  'POST /trash/{id}/restore': { summary: 'Put back what was removed', answer: restored },
+} as const satisfies Operations

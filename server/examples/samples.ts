@@ -1,0 +1,290 @@
+import type { Answer, Asked, Callable } from '../../contract/asked.ts'
+import { DIMENSIONS, dimensionId } from '../../core/recipient/dimensions.ts'
+
+/** What an operation answered when it was asked before. */
+export type Told = <N extends Callable>(name: N) => Answer<N>
+/** The command that wrote last, and a drawing of the demo. */
+export interface Done {
+  readonly command: string
+  readonly dxf: string
+}
+export type Sample<N extends Callable> = Asked<N> | ((told: Told, done: Done) => Asked<N>)
+
+const lantern = { id: 'lantern' }
+const pair = { engine: 'wick-2', transmission: 'marlund-4' }
+const pairIds = { engineId: 'wick-2', transmissionId: 'marlund-4' }
+const AT = '2026-03-14T09:00:00.000Z'
+const said = (question: string, value: string) => ({
+  answers: { [question]: { value, at: AT, by: 'Ida' } },
+})
+const lastOf = <T>(items: readonly T[]): T => items[items.length - 1]!
+const CSV = `supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition
+Harbour Parts,HBP,HBP-SAMPLE-1,Sample clip,4.20,EUR,yes,1,,,new
+`
+
+/**
+ * Every operation that answers JSON, asked once of the demo, in an order in which each can be answered: what is made
+ * first is changed, then removed. Written down as the examples of the OpenAPI document.
+ */
+export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
+  'PUT /passcode': { body: { passcode: 'sample passcode' } },
+  'POST /session': { body: { passcode: 'sample passcode' } },
+  'GET /session': {},
+  'DELETE /session': {},
+
+  'POST /check/joint': {
+    body: {
+      joint: 'pilot',
+      a: [
+        { kind: 'pilot-bore', slot: 'crank', fields: { boreMm: { value: 25, grade: 'measured' } } },
+      ],
+      b: [{ kind: 'input-shaft', fields: { noseMm: { value: 15, grade: 'measured' } } }],
+    },
+  },
+  'POST /check/pairing': {
+    body: {
+      engine: { id: 'engine', kind: 'engine', ports: [] },
+      transmission: { id: 'box', kind: 'transmission', ports: [] },
+    },
+  },
+  'GET /joints': {},
+  'POST /plan/needs': { body: { facts: [{ key: 'keep.heater', value: true }] } },
+  'POST /plan/sourcing': {
+    body: {
+      currency: 'EUR',
+      needs: [{ id: 'disc', quantity: 1 }],
+      candidates: [{ id: 'a', need: 'disc', source: 'buy', supplier: 'north', priceMinor: 9200 }],
+      bundles: [],
+      suppliers: [{ id: 'north', shipping: [{ id: 'post', chargeMinor: 790 }] }],
+    },
+  },
+
+  'GET /settings': {},
+  'PATCH /settings': { body: { units: { mm: 'mm' } } },
+  'GET /words': {},
+  'GET /templates': {},
+  'GET /find': { query: { q: 'wick' } },
+
+  'GET /builds': {},
+  'POST /builds': { body: { name: 'Sample', currency: 'EUR' } },
+  'PATCH /builds/{id}': (told) => {
+    const { id, version } = told('POST /builds')
+    return { params: { id }, body: { version, why: 'The engine is worn out.' } }
+  },
+  'DELETE /builds/{id}': (told) => ({ params: { id: told('POST /builds').id } }),
+  'POST /trash/{id}/restore': (told) => ({ params: { id: told('DELETE /builds/{id}').trash } }),
+  'POST /builds/start': { body: { name: 'Second sample', currency: 'EUR' } },
+  'GET /builds/{id}': { params: lantern },
+  'GET /builds/{id}/first-answer': { params: lantern },
+  'POST /builds/{id}/stoppers': {
+    params: lantern,
+    body: { question: 'rotation', says: 'yes', saidBy: 'Ida' },
+  },
+  'GET /builds/{id}/brief': { params: lantern },
+  'GET /builds/{id}/sheets/{kind}': { params: { ...lantern, kind: 'brief' } },
+  'PATCH /builds/{id}/sheets/{kind}': {
+    params: { ...lantern, kind: 'brief' },
+    body: said('reason', 'Worn out'),
+  },
+  'GET /builds/{id}/recipient': { params: lantern },
+  'PATCH /builds/{id}/recipient': {
+    params: lantern,
+    body: said(`${dimensionId(DIMENSIONS[0]!)}@${AT}`, '152'),
+  },
+  'GET /builds/{id}/pairings': { params: lantern, query: { most: 2 } },
+  'GET /builds/{id}/pairing': { params: lantern, query: pair },
+  'GET /builds/{id}/shafts': { params: lantern, query: pair },
+  'POST /builds/{id}/pairing': { params: lantern, body: pairIds },
+  'POST /builds/{id}/coupling': {
+    params: lantern,
+    body: { ...pairIds, kind: 'disc', partId: 'marlund-4-disc' },
+  },
+  'POST /builds/{id}/coupling-kit': { params: lantern, body: { ...pairIds, kitId: 'kit-7' } },
+  'GET /builds/{id}/donors': { params: lantern },
+  'GET /builds/{id}/donors/{donor}/sheet': { params: { ...lantern, donor: 'donor-1' } },
+  'PATCH /builds/{id}/donors/{donor}/sheet': {
+    params: { ...lantern, donor: 'donor-1' },
+    body: said('gear-1', 'yes'),
+  },
+  'GET /builds/{id}/mating': { params: lantern },
+  'PATCH /builds/{id}/mating': { params: lantern, body: said('bore:0', '0.00') },
+  'GET /builds/{id}/parts': { params: lantern },
+  'POST /builds/{id}/decisions': (told) => ({
+    params: lantern,
+    body: { needId: lastOf(told('GET /builds/{id}/parts').lines).id, act: 'drop' },
+  }),
+  'DELETE /builds/{id}/decisions/{decision}': (told) => ({
+    params: { ...lantern, decision: told('POST /builds/{id}/decisions').id },
+  }),
+  'POST /builds/{id}/sourcing': { params: lantern },
+  'GET /jobs/{id}': (told) => ({ params: { id: told('POST /builds/{id}/sourcing').id } }),
+  'DELETE /jobs/{id}': (told) => ({ params: { id: told('POST /builds/{id}/sourcing').id } }),
+  'POST /builds/{id}/locks': {
+    params: lantern,
+    body: { way: 'out', supplierId: 'harbour' },
+  },
+  'GET /builds/{id}/sourcing': { params: lantern },
+  'DELETE /builds/{id}/locks/{lock}': (told) => ({
+    params: { ...lantern, lock: told('POST /builds/{id}/locks').id },
+  }),
+  'GET /builds/{id}/budget': { params: lantern },
+  'POST /joint-claims': {
+    body: {
+      ...pairIds,
+      subject: 'joint',
+      joint: 'pilot',
+      says: 'yes',
+      grade: 'heard',
+      sentence: 'Went together with the bush as it was.',
+    },
+  },
+  'DELETE /joint-claims/{id}': (told) => ({ params: { id: told('POST /joint-claims').id } }),
+
+  'GET /parts': { query: { kind: 'engine', limit: 1 } },
+  'POST /parts': { body: { kind: 'disc', name: 'Sample disc' } },
+  'PATCH /parts/{id}': (told) => {
+    const { id, version } = told('POST /parts')
+    return { params: { id }, body: { version, note: 'Lined anew.' } }
+  },
+  'POST /parts/{id}/numbers': (told) => ({
+    params: { id: told('POST /parts').id },
+    body: { issuer: 'HBP', number: 'HBP-SAMPLE-2' },
+  }),
+  'POST /parts/{id}/supersessions': (told) => ({
+    params: { id: told('POST /parts').id },
+    body: { issuer: 'HBP', old: 'HBP-SAMPLE-0', new: 'HBP-SAMPLE-2' },
+  }),
+  'POST /claims': {
+    body: {
+      portId: 'wick-2/pilot-bore/crank',
+      field: 'boreMm',
+      typed: '25 mm',
+      method: 'micrometer',
+      by: 'Ida',
+    },
+  },
+  'GET /parts/{id}': { params: { id: 'marlund-4-disc' } },
+  'GET /parts/{id}/same-inside/{other}': { params: { id: 'marlund-4', other: 'marlund-4b' } },
+  'DELETE /parts/{id}': (told) => ({ params: { id: told('POST /parts').id } }),
+  'GET /kits': {},
+  'POST /kits': {
+    body: {
+      name: 'Sample kit',
+      priceMinor: 12_000,
+      currency: 'EUR',
+      items: [{ partId: 'marlund-4-disc' }],
+    },
+  },
+  'GET /kits/{id}': (told) => ({ params: { id: told('POST /kits').id } }),
+  'PATCH /kits/{id}': (told) => {
+    const { id, version } = told('POST /kits')
+    return { params: { id }, body: { version, omits: 'Dowels' } }
+  },
+  'DELETE /kits/{id}': (told) => ({ params: { id: told('POST /kits').id } }),
+  'GET /donors': {},
+  'POST /donors': {
+    body: { name: 'Sample donor', currency: 'EUR', items: [{ partId: 'marlund-4' }] },
+  },
+  'GET /donors/{id}': (told) => ({ params: { id: told('POST /donors').id } }),
+  'PATCH /donors/{id}': (told) => {
+    const { id, version } = told('POST /donors')
+    return { params: { id }, body: { version, priceMinor: 45_000 } }
+  },
+  'DELETE /donors/{id}': (told) => ({ params: { id: told('POST /donors').id } }),
+
+  'GET /suppliers': {},
+  'POST /suppliers': { body: { name: 'Sample Supply', currency: 'EUR' } },
+  'PATCH /suppliers/{id}': (told) => {
+    const { id, version } = told('POST /suppliers')
+    return { params: { id }, body: { version, shippingMinor: 650 } }
+  },
+  'POST /offers': (told) => ({
+    body: {
+      partId: 'marlund-4-disc',
+      supplierId: told('POST /suppliers').id,
+      priceMinor: 8_400,
+      currency: 'EUR',
+    },
+  }),
+  'GET /offers': (told) => ({ query: { supplier: told('POST /suppliers').id } }),
+  'DELETE /offers/{id}': (told) => ({ params: { id: told('POST /offers').id } }),
+  'DELETE /suppliers/{id}': (told) => ({ params: { id: told('POST /suppliers').id } }),
+  'GET /issuers': {},
+  'POST /issuers': { body: { name: 'SMP' } },
+  'PATCH /issuers/{id}': (told) => {
+    const { id, version } = told('POST /issuers')
+    return { params: { id }, body: { version, noise: ' -' } }
+  },
+  'DELETE /issuers/{id}': (told) => ({ params: { id: told('POST /issuers').id } }),
+  'GET /rates': {},
+  'POST /rates': {
+    body: { fromCurrency: 'NOK', toCurrency: 'EUR', rate: 0.086, day: '2026-03-14' },
+  },
+  'PATCH /rates/{id}': (told) => {
+    const { id, version } = told('POST /rates')
+    return { params: { id }, body: { version, rate: 0.087 } }
+  },
+  'DELETE /rates/{id}': (told) => ({ params: { id: told('POST /rates').id } }),
+  'POST /offers/preview': { body: { csv: CSV, decimal: 'point' } },
+  'POST /offers/import': { body: { csv: CSV, decimal: 'point' } },
+  'POST /builds/import': { body: { format: 'junket-build', version: 2, tables: {} } },
+
+  'POST /patterns/chords': {
+    body: {
+      count: 3,
+      sense: 'counter-clockwise',
+      looks: 'rearward',
+      firstDeg: 90,
+      chords: [
+        { from: 1, to: 2, mm: 173.2 },
+        { from: 2, to: 3, mm: 173.2 },
+        { from: 1, to: 3, mm: 173.2 },
+        { from: 1, to: 0, mm: 100 },
+        { from: 2, to: 0, mm: 100 },
+        { from: 3, to: 0, mm: 100 },
+      ],
+    },
+  },
+  'POST /patterns/trace': {
+    body: {
+      axis: { x: 400, y: 300 },
+      holes: [{ centre: { x: 700, y: 300 }, edge: { x: 716, y: 300 } }],
+      dowels: [],
+      known: [{ from: { x: 100, y: 580 }, to: { x: 400, y: 580 }, mm: 100 }],
+      view: 'looking at the face',
+      looks: 'rearward',
+    },
+  },
+  'POST /patterns/dxf': (_, { dxf }) => ({ body: { dxf } }),
+
+  'GET /people': {},
+  'POST /people': { body: { name: 'Sample person' } },
+  'PATCH /people/{id}': (told) => {
+    const { id, version } = told('POST /people')
+    return { params: { id }, body: { version, decimal: 'comma' } }
+  },
+  'DELETE /people/{id}': (told) => ({ params: { id: told('POST /people').id } }),
+  'GET /history': { query: { limit: 50 } },
+  'POST /history/{entry}/restore': (told) => ({
+    params: {
+      entry: String(
+        told('GET /history').items.find(({ act }) => act === 'update' || act === 'remove')?.id ?? 0,
+      ),
+    },
+  }),
+  'POST /undo': (_, { command }) => ({ body: { command } }),
+  'GET /trash': {},
+  'GET /set-aside': {},
+  'PATCH /set-aside/{table}/{id}': {
+    params: { table: 'supplier', id: 'tessil' },
+    body: { version: 1, fields: { currency: 'EUR' } },
+  },
+  'POST /set-aside/{table}/{id}/put-back': {
+    params: { table: 'supplier', id: 'brimble' },
+    body: { version: 2 },
+  },
+  'DELETE /set-aside/{table}/{id}': { params: { table: 'issuer', id: 'issuer-SNG' } },
+  'GET /backups': {},
+  'POST /backups': {},
+  'POST /backups/{name}/restore': (told) => ({ params: { name: told('POST /backups').name } }),
+}

@@ -4,12 +4,7 @@ import { AGREEING } from '../core/joints/samples.property.ts'
 import { tolerances } from '../core/joints/tolerances.ts'
 import { countsOf, type EngineEnd, type GearboxEnd, NOT_MET, sweep } from '../core/pairing/sweep.ts'
 import type { Dowel, FieldWords, Hole } from '../core/ports/field.ts'
-import {
-  type CompiledPart,
-  compilePart,
-  PORT_KINDS,
-  type PortKindName,
-} from '../core/ports/index.ts'
+import { type CompiledPart, compilePart, fieldsOf, type PortKindName } from '../core/ports/index.ts'
 import { type PartKind, typedPorts } from '../core/ports/part-kinds.ts'
 import type { Port } from '../core/ports/port.ts'
 import { median, type Row } from './row.ts'
@@ -76,7 +71,7 @@ function ends(unknownShare: number): { engines: EngineEnd[]; gearboxes: GearboxE
   ): CompiledPart => {
     const ports = typedPorts(kind).flatMap(({ kind: name, slot, looks }): Port[] => {
       const portKind = name as PortKindName
-      const fields = PORT_KINDS[portKind].fields as unknown as Record<string, FieldWords<unknown>>
+      const fields = fieldsOf(portKind)
       const own = over[portKind]
       const base =
         portKind === 'face'

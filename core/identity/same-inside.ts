@@ -1,5 +1,5 @@
 import type { Field } from '../ports/field.ts'
-import { type CompiledPart, type PortKindName, portOf } from '../ports/index.ts'
+import { type CompiledPart, fieldOf, type PortKindName, portOf } from '../ports/index.ts'
 
 /** One measurement two transmissions share or do not. */
 export interface InsideField {
@@ -44,12 +44,9 @@ export function sameInside(
 } {
   const fields: InsideField[] = []
   for (const [kind, names] of Object.entries(INSIDE) as [PortKindName, readonly string[]][]) {
-    const [a, b] = [portOf(one, kind), portOf(other, kind)] as unknown as [
-      Record<string, Field<unknown>>,
-      Record<string, Field<unknown>>,
-    ]
+    const [a, b] = [portOf(one, kind), portOf(other, kind)]
     for (const name of names) {
-      const [p, q] = [a[name]!, b[name]!]
+      const [p, q] = [fieldOf(a, name)!, fieldOf(b, name)!]
       // What neither has does not tell them apart.
       if (p.claim === null && q.claim === null) continue
       fields.push(compare(kind, name, p.at.words.label, p.at.words.unit, p, q))
@@ -57,10 +54,10 @@ export function sameInside(
   }
   for (const [kind, from, to, label] of STEPS) {
     const step = (part: CompiledPart): { v: number; pm: number; known: boolean; grade: number } => {
-      const port = portOf(part, kind) as unknown as Record<string, Field<number>>
-      const [start, end] = [port[from]!, port[to]!]
+      const port = portOf(part, kind)
+      const [start, end] = [fieldOf(port, from)!, fieldOf(port, to)!]
       return {
-        v: end.v - start.v,
+        v: Number(end.v) - Number(start.v),
         pm: end.pm + start.pm,
         known: start.claim !== null && end.claim !== null,
         grade: Math.min(start.grade, end.grade),

@@ -1,6 +1,6 @@
 import { threadKey } from '../mechanics/thread.ts'
 import type { Field } from '../ports/field.ts'
-import { type CompiledPart, isPortKind, PORT_KINDS } from '../ports/index.ts'
+import { type CompiledPart, fieldOf, isPortKind, PORT_KINDS } from '../ports/index.ts'
 import { strength } from '../quantity/grade.ts'
 import type { Constraint, Need } from './need.ts'
 
@@ -35,7 +35,7 @@ export function meets(
           port.kind === constraint.port &&
           (constraint.looks === undefined || port.looks === constraint.looks),
       )
-      .map((port) => (port as unknown as Record<string, Field<unknown>>)[constraint.field!])
+      .map((port) => fieldOf(port, constraint.field!))
     if (fields.length === 0 || !fields.some(isKnown)) unknown.push(labelOf(constraint))
     else if (!fields.some((field) => isKnown(field) && holds(field.v, constraint)))
       return { meets: 'no', because: `${labelOf(constraint)} does not agree` }
@@ -79,7 +79,7 @@ function listKey(list: unknown): string {
 export function constraintsOf(part: CompiledPart): Constraint[] {
   return part.ports.flatMap((port) =>
     Object.keys(PORT_KINDS[port.kind].fields).flatMap((name): Constraint[] => {
-      const field = (port as unknown as Record<string, Field<unknown>>)[name]!
+      const field = fieldOf(port, name)!
       if (!isKnown(field) || name === 'outline') return []
       const at = { port: port.kind, ...(port.looks ? { looks: port.looks } : {}), field: name }
       if (typeof field.v === 'number')

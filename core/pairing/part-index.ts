@@ -1,5 +1,12 @@
 import { SLOTS, type Slot } from '../joints/side.ts'
-import { type AnyPort, type Compiled, type CompiledPart, PORT_KINDS } from '../ports/index.ts'
+import {
+  type AnyPort,
+  type Compiled,
+  type CompiledPart,
+  PORT_KINDS,
+  type PortKindName,
+  portsOf,
+} from '../ports/index.ts'
 
 /** What assembling asks of a part, found once: parts never change once compiled. */
 export interface PartIndex {
@@ -30,13 +37,10 @@ export function indexOf(part: CompiledPart): PartIndex {
 }
 
 function build(part: CompiledPart): PartIndex {
-  const first = <K extends keyof typeof PORT_KINDS>(
+  const first = <K extends PortKindName>(
     kind: K,
-    looks?: string,
-  ): Compiled<K> | undefined =>
-    part.ports.find(
-      (port) => port.kind === kind && (looks === undefined || port.looks === looks),
-    ) as unknown as Compiled<K> | undefined
+    looks?: 'forward' | 'rearward',
+  ): Compiled<K> | undefined => portsOf(part, kind, looks)[0]
   const placed = new Map<Slot, AnyPort>()
   for (const port of part.ports) {
     if (port.kind === 'ratings' || port.kind === 'pilot-bore' || port.kind === 'crank-flange')
@@ -56,9 +60,7 @@ function build(part: CompiledPart): PartIndex {
     flywheel: first('flywheel') ?? PORT_KINDS.flywheel.missing,
     flangeBolts: first('flange-bolts') ?? PORT_KINDS['flange-bolts'].missing,
     pilotBore: first('pilot-bore') ?? null,
-    ratings: part.ports.filter(
-      (port) => port.kind === 'ratings',
-    ) as unknown as Compiled<'ratings'>[],
+    ratings: portsOf(part, 'ratings'),
     placed: [...placed].map(([slot, port]) => ({ slot, port })),
   }
 }

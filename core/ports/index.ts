@@ -38,7 +38,7 @@ import { pilotBore } from './pilot-bore.ts'
 import { pilotPiece } from './pilot-piece.ts'
 import { pinion } from './pinion.ts'
 import { plate } from './plate.ts'
-import type { CompiledPort, Part, PortKind } from './port.ts'
+import type { CompiledPort, Part, PortHead, PortKind } from './port.ts'
 import { propshaft } from './propshaft.ts'
 import { pump } from './pump.ts'
 import { ratings } from './ratings.ts'
@@ -147,7 +147,7 @@ export const fieldsOf = (kind: PortKindName): Readonly<Record<string, FieldWords
   PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>
 
 /** A field of a port, by name. */
-export const fieldOf = (port: CompiledPort, name: string): Field<unknown> | undefined =>
+export const fieldOf = (port: PortHead, name: string): Field<unknown> | undefined =>
   own(port as unknown as Record<string, Field<unknown>>, name)
 
 export interface CompiledPart {
@@ -207,6 +207,18 @@ export function compilePart(part: Part, specimen?: string): CompiledPart {
   })
 }
 
+/** Ports of one kind, as they are compiled: the first that looks that way, or all. */
+export function portsOf<K extends PortKindName>(
+  part: CompiledPart | null | undefined,
+  kind: K,
+  looks?: 'forward' | 'rearward',
+): readonly Compiled<K>[] {
+  const found = part?.ports.filter(
+    (port) => port.kind === kind && (looks === undefined || port.looks === looks),
+  )
+  return (found ?? []) as readonly CompiledPort[] as readonly Compiled<K>[]
+}
+
 /** The first port of a kind on a part, or the stand-in with every field unknown. */
 export function portOf<K extends PortKindName>(
   part: CompiledPart | null | undefined,
@@ -216,5 +228,5 @@ export function portOf<K extends PortKindName>(
   const found = part?.ports.find(
     (port) => port.kind === kind && (looks === undefined || port.looks === looks),
   )
-  return (found ?? PORT_KINDS[kind].missing) as unknown as Compiled<K>
+  return (found ?? PORT_KINDS[kind].missing) as CompiledPort as Compiled<K>
 }

@@ -1,5 +1,5 @@
 import type { FieldWords } from '../ports/field.ts'
-import { PORT_KINDS, type PortKindName } from '../ports/index.ts'
+import { fieldsOf, type PortKindName } from '../ports/index.ts'
 
 export const VIEWS = ['side', 'top', 'front', 'tunnel'] as const
 export type View = (typeof VIEWS)[number]
@@ -351,12 +351,7 @@ export const dimensionWords = ({
   port,
   field,
 }: Pick<Dimension, 'port' | 'field'>): FieldWords<number> =>
-  (
-    PORT_KINDS[port.split('/')[0] as PortKindName].fields as unknown as Record<
-      string,
-      FieldWords<number>
-    >
-  )[field]!
+  fieldsOf(port.split('/')[0] as PortKindName)[field] as FieldWords<number>
 
 export const dimensionId = ({ port, field }: Pick<Dimension, 'port' | 'field'>): string =>
   `${port}.${field}`

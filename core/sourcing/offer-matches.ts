@@ -1,7 +1,6 @@
 import { constraintsOf, type Meets, meets } from '../needs/meets.ts'
 import type { Need } from '../needs/need.ts'
-import type { Field } from '../ports/field.ts'
-import { type CompiledPart, PORT_KINDS } from '../ports/index.ts'
+import { type CompiledPart, fieldOf, PORT_KINDS } from '../ports/index.ts'
 import { GRADES, type Grade } from '../quantity/grade.ts'
 import type { Market } from './market.ts'
 
@@ -117,7 +116,7 @@ function gradesOf(part: CompiledPart): Grades {
     let [strongest, weakest] = [-1, GRADES.length as number]
     for (const port of part.ports)
       for (const name of Object.keys(PORT_KINDS[port.kind].fields)) {
-        const { grade } = (port as unknown as Record<string, Field<unknown>>)[name]!
+        const { grade } = fieldOf(port, name)!
         strongest = Math.max(strongest, grade)
         if (grade >= 0) weakest = Math.min(weakest, grade)
       }

@@ -17,8 +17,12 @@ export interface HistoryEntry {
   readonly after: Record<string, unknown> | null
 }
 
-const entryOf = (row: Record<string, unknown>): HistoryEntry =>
-  ({ ...row, before: unpack(row.before), after: unpack(row.after) }) as unknown as HistoryEntry
+type EntryRow = Omit<HistoryEntry, 'before' | 'after'> & { before: unknown; after: unknown }
+const entryOf = (row: EntryRow): HistoryEntry => ({
+  ...row,
+  before: unpack(row.before) as HistoryEntry['before'],
+  after: unpack(row.after) as HistoryEntry['after'],
+})
 
 export interface HistoryQuery {
   readonly entity?: string | undefined
@@ -129,10 +133,7 @@ const WORDS: Partial<Record<TableName, (row: Record<string, unknown>) => string>
 export async function undoCommand(store: Store, command: string): Promise<{ undone: number }> {
   return store.transaction(async (tx) => {
     const entries = (
-      (await tx.knex('history').where({ command }).orderBy('id', 'desc')) as Record<
-        string,
-        unknown
-      >[]
+      (await tx.knex('history').where({ command }).orderBy('id', 'desc')) as EntryRow[]
     ).map(entryOf)
     if (entries.length === 0)
       throw new MissingError(
@@ -170,7 +171,7 @@ export async function restoreEntry(
               (await tx
                 .knex('history')
                 .where({ command: entry.command, act: 'remove' })
-                .orderBy('id', 'desc')) as Record<string, unknown>[]
+                .orderBy('id', 'desc')) as EntryRow[]
             ).map(entryOf)
       for (const one of together.length > 0 ? together : [entry])
         if (!(await tx.find(one.entity, one.entityId))) await undoEntry(tx, one)
@@ -229,7 +230,7 @@ async function changedSince(
       .knex('history')
       .where({ entity, entityId, act: 'update' })
       .where('id', '>', id)
-      .orderBy('id')) as Record<string, unknown>[]
+      .orderBy('id')) as EntryRow[]
   ).map(entryOf)
   const first = new Map<string, unknown>()
   for (const { before } of later)

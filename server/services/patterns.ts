@@ -1,5 +1,4 @@
-import type { Dowel, Field, Hole, Point } from '../../core/ports/field.ts'
-import { compilePart } from '../../core/ports/index.ts'
+import { compilePart, portsOf } from '../../core/ports/index.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { PatternFace } from '../documents/pattern-dxf.ts'
 import { toCoreParts } from './core-parts.ts'
@@ -17,19 +16,21 @@ export async function facesOf(
     ports.map((port) => port.id),
   )
   const compiled = compilePart(toCoreParts([part], ports, claims)[0]!)
-  const faces = compiled.ports.flatMap(
-    (port): (PatternFace & { looks: 'forward' | 'rearward' })[] => {
-      if (port.kind !== 'face') return []
-      const { holes, dowels, outline } = port as unknown as {
-        holes: Field<readonly Hole[] | null>
-        dowels: Field<readonly Dowel[] | null>
-        outline: Field<readonly Point[] | null>
-      }
+  const faces = portsOf(compiled, 'face').flatMap(
+    ({
+      slot,
+      looks,
+      holes,
+      dowels,
+      outline,
+    }): (PatternFace & {
+      looks: 'forward' | 'rearward'
+    })[] => {
       return holes.v
         ? [
             {
-              name: port.slot,
-              looks: port.looks ?? 'rearward',
+              name: slot,
+              looks: looks ?? 'rearward',
               holes: holes.v,
               dowels: dowels.v ?? [],
               outline: outline.v ?? [],

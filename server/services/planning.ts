@@ -2,7 +2,7 @@ import { createHash } from 'node:crypto'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
-import { type Decision, type Gathered, gatherCandidates } from '../../core/sourcing/candidates.ts'
+import { type Gathered, gatherCandidates } from '../../core/sourcing/candidates.ts'
 import type { Market } from '../../core/sourcing/market.ts'
 import { partsAsked } from '../../core/sourcing/offer-matches.ts'
 import type { Lock } from '../../core/sourcing/problem.ts'
@@ -99,14 +99,7 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
   const gathered = gatheredMemory.recall(
     [parts, trade],
     JSON.stringify([changes, build, needs, decisions, locks]),
-    () =>
-      gatherCandidates(
-        needs,
-        market,
-        build as never,
-        decisions as unknown as Decision[],
-        locks.map(toLock),
-      ),
+    () => gatherCandidates(needs, market, build, decisions, locks.map(toLock)),
   )
   return {
     ...base,

@@ -1,5 +1,4 @@
-import type { FieldWords } from '../../ports/field.ts'
-import { PORT_KINDS, type PortKindName } from '../../ports/index.ts'
+import { fieldsOf, type PortKindName } from '../../ports/index.ts'
 import { METHODS } from '../../quantity/methods.ts'
 import type { CurePlace, DrawingId, Joint, StripPlace } from '../joint.ts'
 import { readsOf } from './declaration.ts'
@@ -68,7 +67,7 @@ export function describeJoint(joint: Joint): JointDescription {
 }
 
 function fieldOf(kind: PortKindName, field: string): JointField {
-  const words = (PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>)[field]!
+  const words = fieldsOf(kind)[field]!
   return {
     port: kind,
     field,

@@ -121,7 +121,7 @@ export function Component() {
                     hint: 'Floor space; blank: no limit',
                   },
                 ]}
-                initial={build as unknown as Record<string, unknown>}
+                initial={build}
                 action="Save the brief"
                 submit={async ({ labourRateMinor, taxRate, contingency, ...rest }) => {
                   await saveBuild(build, {

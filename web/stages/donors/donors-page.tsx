@@ -201,7 +201,7 @@ export function Component() {
                     },
                     { name: 'note', label: 'Note', type: 'text', wide: true },
                   ]}
-                  initial={editing as unknown as Record<string, unknown>}
+                  initial={editing}
                   action="Save"
                   submit={async (values) => {
                     const amounts = Object.fromEntries(

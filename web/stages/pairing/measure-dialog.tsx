@@ -2,7 +2,7 @@ import { type FormEvent, useState } from 'react'
 import { Link } from 'react-router'
 import type { MissingField, Verdict } from '../../../core/joints/verdict.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
-import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
+import { fieldsOf, isPortKind } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
 import { GRADES, type Grade, isGrade } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
@@ -80,11 +80,9 @@ export function MeasureDialog({
   )
 }
 
-const fieldsOf = (field: MissingField): Record<string, FieldWords<unknown>> => {
+const wordsOf = (field: MissingField): Readonly<Record<string, FieldWords<unknown>>> => {
   const kind = field.port.split('/')[1] ?? ''
-  return isPortKind(kind)
-    ? (PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>)
-    : {}
+  return isPortKind(kind) ? fieldsOf(kind) : {}
 }
 
 /** Value, method with ± offered, this very part or one like it, and by whom. */
@@ -97,7 +95,7 @@ export function ClaimForm({
   field: MissingField
   onDone: () => void
 }) {
-  const words = fieldsOf(field)[field.field] ?? null
+  const words = wordsOf(field)[field.field] ?? null
   const reading = useReading()
   const draft = `draft:claim:${keyOf(field)}`
   const [typed, setTyped] = useState(localStorage.getItem(draft) ?? '')
@@ -116,7 +114,7 @@ export function ClaimForm({
     event.preventDefault()
     setFault('')
     try {
-      parseFields(fieldsOf(field), field.field, typed, reading)
+      parseFields(wordsOf(field), field.field, typed, reading)
       const stated = plusMinus.trim() === '' ? null : Number(plusMinus.replace(',', '.'))
       if (stated !== null && !(stated >= 0))
         throw new RangeError(

@@ -130,11 +130,7 @@ export function Component() {
                 currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
               },
             ]}
-            initial={
-              editing === 'new'
-                ? { currency: 'EUR' }
-                : (editing as unknown as Record<string, unknown>)
-            }
+            initial={editing === 'new' ? { currency: 'EUR' } : editing}
             action={editing === 'new' ? 'Add supplier' : 'Save'}
             submit={async ({ shippingMinor, minimumMinor, ...rest }) => {
               const values = {

@@ -1,3 +1,4 @@
+import './plain-schemas.ts'
 import { StrictMode } from 'react'
 import { createRoot } from 'react-dom/client'
 import { RouterProvider } from 'react-router/dom'

@@ -6,6 +6,7 @@ import { Shell } from './shell/shell.tsx'
 export const router = createBrowserRouter([
   {
     element: <Shell />,
+    hydrateFallbackElement: <p />,
     errorElement: <RouteError />,
     children: [
       {

@@ -1,3 +1,6 @@
 /** Names, threads and slots are one line of visible marks: a control character in one breaks every file it goes into. */
 export const NO_CONTROLS = /^\P{Cc}*$/u
 export const CONTROLS_SAID = 'Leave out line breaks, tabs and other control characters.'
+
+/** Text as a cell of a table file: what a spreadsheet would run as a formula is quoted with an apostrophe. */
+export const unformula = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)

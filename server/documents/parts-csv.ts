@@ -1,9 +1,7 @@
 import { stringify } from 'csv-stringify/sync'
 import { minorDigits } from '../../core/money/money.ts'
+import { unformula } from '../../core/quantity/plain-text.ts'
 import type { partsList } from '../services/parts-list.ts'
-
-/** A cell that a spreadsheet would run as a formula is quoted with an apostrophe. */
-const safe = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
 
 /** The parts list as RFC 4180 CSV. */
 export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
@@ -44,7 +42,7 @@ export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
         'currency',
         'why',
       ],
-      ...rows.map((row) => row.map((cell) => (typeof cell === 'string' ? safe(cell) : cell))),
+      ...rows.map((row) => row.map((cell) => (typeof cell === 'string' ? unformula(cell) : cell))),
     ],
     { record_delimiter: '\r\n' },
   )

@@ -4,7 +4,8 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ApiProblem } from '../api/client.ts'
-import { type FieldSpec, Form } from './form.tsx'
+import { Form } from './form.tsx'
+import type { FieldSpec } from './form-values.ts'
 
 beforeEach(() => localStorage.clear())
 afterEach(cleanup)

@@ -4,6 +4,7 @@ import { Link } from 'react-router'
 import { printMoney } from '../../core/money/money.ts'
 import { GRADES, type Grade, isWeak } from '../../core/quantity/grade.ts'
 import { ApiProblem } from '../api/client.ts'
+import { useTitle } from './use-title.ts'
 
 export function Button({
   tone = 'plain',
@@ -58,6 +59,7 @@ export function PageHead({
   detail?: ReactNode
   children?: ReactNode
 }) {
+  useTitle(title)
   return (
     <div className="flex flex-wrap items-center gap-x-3 gap-y-2 px-4 py-2.5">
       <h1 className="text-[15px] font-bold">{title}</h1>

@@ -1,7 +1,12 @@
+import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import type { BudgetPage } from '../../../contract/answers/builds.ts'
 import { useAnswer } from '../../api/answer.ts'
+import { MoneyBars } from '../../components/charts/money-bars.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { moneyColumn } from '../../components/table/columns.tsx'
+import { DataTable } from '../../components/table/data-table.tsx'
 import { ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 
 const SOURCES: Record<string, string> = {
@@ -17,6 +22,19 @@ const SOURCES: Record<string, string> = {
   service: 'Services',
   made: 'Made',
 }
+
+type BudgetLine = BudgetPage['lines'][number]
+const columnsIn = (currency: string): readonly Column<BudgetLine>[] => [
+  { id: 'line', head: 'Line', isFixed: true, value: (line) => line.words },
+  { id: 'place', head: 'Place', className: 'text-steel', value: (line) => line.group },
+  { id: 'from', head: 'From', className: 'text-steel', value: (line) => line.from },
+  moneyColumn(
+    'amount',
+    currency,
+    (line) => line.minor,
+    () => currency,
+  ),
+]
 
 /** Lines and totals, by place and by source, against the like-for-like repair. */
 export function Component() {
@@ -54,6 +72,11 @@ function Sheet({
   totals: NonNullable<BudgetPage['totals']>
 }) {
   const { currency } = totals
+  const columns = useMemo(() => columnsIn(currency), [currency])
+  const bySource = useMemo(
+    () => page.bySource.map((row) => ({ ...row, name: SOURCES[row.name] ?? row.name })),
+    [page.bySource],
+  )
   const rows: readonly (readonly [string, number | null])[] = [
     ['Plan: goods, shipping, strip labour, less resale', totals.planMinor],
     [`Work, ${totals.taskHours} h`, totals.labourMinor],
@@ -68,28 +91,16 @@ function Sheet({
         <HistoryButton entity="build" id={build} title="this build" />
       </PageHead>
       <div className="grid grid-cols-[minmax(0,1fr)_360px] gap-x-8 pb-10 max-[1000px]:grid-cols-1">
-        <table className="w-full self-start">
-          <thead>
-            <tr className="border-b border-ink">
-              <th className="py-1 pl-4">Line</th>
-              <th>Place</th>
-              <th>From</th>
-              <th className="pr-4 text-right">{currency}</th>
-            </tr>
-          </thead>
-          <tbody>
-            {page.lines.map((line, index) => (
-              <tr key={index} className="border-b border-line">
-                <td className="py-1.5 pl-4">{line.words}</td>
-                <td className="text-steel">{line.group}</td>
-                <td className="text-steel">{line.from}</td>
-                <td className="pr-4 text-right">
-                  <Money minor={line.minor} currency={currency} />
-                </td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <div>
+          <DataTable
+            id="budget"
+            what="lines"
+            isMain
+            rows={page.lines}
+            columns={columns}
+            keyOf={(line) => String(page.lines.indexOf(line))}
+          />
+        </div>
         <div className="flex flex-col gap-5 px-4 max-[1000px]:pt-6">
           <table className="w-full">
             <tbody>
@@ -134,12 +145,8 @@ function Sheet({
               {page.open.map((line) => line.words).join(', ')}.
             </p>
           )}
-          <Bars title="By place" rows={page.byGroup} currency={currency} />
-          <Bars
-            title="By source"
-            rows={page.bySource.map((row) => ({ ...row, name: SOURCES[row.name] ?? row.name }))}
-            currency={currency}
-          />
+          <MoneyBars id="by-place" title="By place" rows={page.byGroup} currency={currency} />
+          <MoneyBars id="by-source" title="By source" rows={bySource} currency={currency} />
         </div>
       </div>
     </>
@@ -154,32 +161,3 @@ const Sum = ({ words, minor, currency }: { words: string; minor: number; currenc
     </td>
   </tr>
 )
-
-function Bars({
-  title,
-  rows,
-  currency,
-}: {
-  title: string
-  rows: BudgetPage['byGroup']
-  currency: string
-}) {
-  const most = Math.max(1, ...rows.map((row) => Math.abs(row.minor)))
-  return (
-    <section>
-      <h2 className="mb-1 font-bold">{title}</h2>
-      {rows.map((row) => (
-        <div key={row.name} className="grid grid-cols-[130px_1fr_auto] items-center gap-2 py-0.5">
-          <span className="truncate">{row.name}</span>
-          <span className="h-2.5 bg-bench">
-            <span
-              className={`block h-full ${row.minor < 0 ? 'bg-fits' : 'bg-steel'}`}
-              style={{ width: `${(Math.abs(row.minor) / most) * 100}%` }}
-            />
-          </span>
-          <Money minor={row.minor} currency={currency} whole />
-        </div>
-      ))}
-    </section>
-  )
-}

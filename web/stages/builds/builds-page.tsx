@@ -1,16 +1,103 @@
 import { Link } from 'react-router'
+import type { BuildHeader } from '../../../contract/answers/builds.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
-import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { moneyColumn } from '../../components/table/columns.tsx'
+import { DataTable } from '../../components/table/data-table.tsx'
+import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+
+const COLUMNS: readonly Column<BuildHeader>[] = [
+  {
+    id: 'name',
+    head: 'Build',
+    isFixed: true,
+    value: ({ build, recipient }) => [build.name, recipient].filter(Boolean).join(', '),
+    cell: ({ build, recipient }) => (
+      <>
+        <Link
+          to={`/builds/${build.id}/pairing`}
+          className="font-bold text-accent underline underline-offset-2"
+        >
+          {build.name}
+        </Link>
+        <div className="text-steel">{recipient ?? 'No recipient yet'}</div>
+      </>
+    ),
+  },
+  {
+    id: 'pairing',
+    head: 'Pairing',
+    value: ({ pairing }) => pairing,
+    cell: ({ pairing }) => pairing ?? <span className="text-steel">Not chosen</span>,
+  },
+  moneyColumn(
+    'likely',
+    'Likely',
+    ({ totals }) => totals?.likelyMinor,
+    ({ build }) => build.currency,
+    true,
+  ),
+  moneyColumn(
+    'repair',
+    'Like-for-like',
+    ({ build }) => build.likeForLikeMinor,
+    ({ build }) => build.currency,
+    true,
+  ),
+  {
+    id: 'next',
+    head: 'Next',
+    value: ({ next }) => next.words,
+    cell: ({ build, next }) => (
+      <Link
+        to={`/builds/${build.id}/${next.stage}`}
+        className="text-accent underline underline-offset-2"
+      >
+        {next.words}
+      </Link>
+    ),
+  },
+  {
+    id: 'actions',
+    head: 'Actions',
+    isActions: true,
+    align: 'right',
+    value: () => null,
+    cell: ({ build }) => (
+      <>
+        <a
+          href={`/api/builds/${build.id}/export.json`}
+          className="mr-3 text-accent underline underline-offset-2"
+        >
+          Export JSON
+        </a>
+        <Button
+          tone="quiet"
+          aria-label={`Remove ${build.name}`}
+          onClick={() =>
+            void removeWithUndo(
+              'DELETE /builds/{id}',
+              { params: { id: build.id } },
+              `${build.name} is in the trash.`,
+            )
+          }
+        >
+          Remove
+        </Button>
+      </>
+    ),
+  },
+]
 
 /** All builds, and the start of a new one. */
 export function Component() {
   const builds = useAnswer('GET /builds')
   return (
     <>
-      <PageHead title="Builds" detail={builds.data && `${builds.data.items.length} here`}>
+      <PageHead title="Builds" detail="Each is one swap">
         <HistoryButton entity="build" title="builds" />
         <ReadDocument />
         <ButtonLink to="/start" tone="main">
@@ -31,68 +118,14 @@ export function Component() {
               vehicle it is for, and Junket works out what fits, what is needed and what it costs.
             </Empty>
           ) : (
-            <table className="w-full">
-              <thead>
-                <tr className="border-b border-ink">
-                  <th className="py-1.5 pl-4">Build</th>
-                  <th>Pairing</th>
-                  <th className="text-right">Likely</th>
-                  <th className="text-right">Like-for-like</th>
-                  <th className="pl-6">Next</th>
-                  <th aria-label="Actions" />
-                </tr>
-              </thead>
-              <tbody>
-                {items.map(({ build, recipient, pairing, totals, next }) => (
-                  <tr key={build.id} className="border-b border-line">
-                    <td className="py-2 pl-4">
-                      <Link
-                        to={`/builds/${build.id}/pairing`}
-                        className="font-bold text-accent underline underline-offset-2"
-                      >
-                        {build.name}
-                      </Link>
-                      <div className="text-steel">{recipient ?? 'No recipient yet'}</div>
-                    </td>
-                    <td>{pairing ?? <span className="text-steel">Not chosen</span>}</td>
-                    <td className="text-right">
-                      <Money minor={totals?.likelyMinor} currency={build.currency} whole />
-                    </td>
-                    <td className="text-right">
-                      <Money minor={build.likeForLikeMinor} currency={build.currency} whole />
-                    </td>
-                    <td className="pl-6">
-                      <Link
-                        to={`/builds/${build.id}/${next.stage}`}
-                        className="text-accent underline underline-offset-2"
-                      >
-                        {next.words}
-                      </Link>
-                    </td>
-                    <td className="pr-4 text-right">
-                      <a
-                        href={`/api/builds/${build.id}/export.json`}
-                        className="mr-3 text-accent underline underline-offset-2"
-                      >
-                        Export JSON
-                      </a>
-                      <Button
-                        tone="quiet"
-                        onClick={() =>
-                          void removeWithUndo(
-                            'DELETE /builds/{id}',
-                            { params: { id: build.id } },
-                            `${build.name} is in the trash.`,
-                          )
-                        }
-                      >
-                        Remove
-                      </Button>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              id="builds"
+              what="builds"
+              isMain
+              rows={items}
+              keyOf={({ build }) => build.id}
+              columns={COLUMNS}
+            />
           )
         }
       </Loaded>

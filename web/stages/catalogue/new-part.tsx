@@ -1,9 +1,7 @@
-import { type FormEvent, type ReactNode, useId, useState } from 'react'
+import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
-import type { FieldWords } from '../../../core/ports/field.ts'
-import { fieldsOf, isPortKind, PORT_KINDS, type PortKindName } from '../../../core/ports/index.ts'
-import { parseFields } from '../../../core/ports/parse.ts'
+import { isPortKind } from '../../../core/ports/index.ts'
 import {
   isPartKind,
   kindWords,
@@ -11,19 +9,13 @@ import {
   type PartKind,
   typedPorts,
 } from '../../../core/ports/part-kinds.ts'
-import { GRADES, type Grade, isGrade } from '../../../core/quantity/grade.ts'
-import type { Reading } from '../../../core/quantity/units.ts'
+import { GRADES, isGrade } from '../../../core/quantity/grade.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { useReading, useToday } from '../../api/hooks.ts'
-import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, PageHead } from '../../components/ui.tsx'
-
-const input =
-  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
-const LOOKS: Record<string, string> = { forward: ', looks forward', rearward: ', looks rearward' }
-
-type Typed = Record<string, string>
+import { input, Labelled, PortFields, Text } from './new-part-fields.tsx'
+import { readFields, type Typed } from './read-part-fields.ts'
 
 /** Typing a part: identity, then each port with what was measured. What is left out is not known. */
 export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
@@ -218,164 +210,4 @@ const readDraft = (key: string): Typed => {
   } catch {
     return {}
   }
-}
-
-function readFields(
-  port: PortKindName,
-  slot: string,
-  typed: Typed,
-  reading: Reading,
-  faults: Typed,
-): Record<string, { value: unknown; grade: Grade; typed: string }> {
-  const fields: Record<string, { value: unknown; grade: Grade; typed: string }> = {}
-  const all = fieldsOf(port)
-  for (const name of Object.keys(all)) {
-    const key = `${port}/${slot}.${name}`
-    const text = typed[key]?.trim()
-    if (!text) continue
-    try {
-      for (const [field, value] of Object.entries(parseFields(all, name, text, reading)))
-        fields[field] ??= {
-          value,
-          grade: isGrade(typed.grade) ? typed.grade : 'measured',
-          typed: text,
-        }
-    } catch (error) {
-      faults[key] = (error as Error).message
-    }
-  }
-  return fields
-}
-
-function PortFields({
-  kind,
-  slot,
-  looks,
-  ...form
-}: {
-  kind: keyof typeof PORT_KINDS
-  slot: string
-  looks: string | undefined
-  typed: Typed
-  faults: Typed
-  set: (name: string, value: string) => void
-}) {
-  const { title, fields } = PORT_KINDS[kind]
-  return (
-    <fieldset className="border-t border-line pt-2">
-      <legend className="pr-3 font-bold">
-        {title}
-        <span className="font-normal text-steel">
-          {slot === 'main' ? '' : ` · ${slot}`}
-          {looks ? LOOKS[looks] : ''}
-        </span>
-      </legend>
-      {looks === 'forward' && kind === 'face' && (
-        <p className="mb-2 text-steel">
-          This face looks forward: type it as seen from the gearbox looking at the engine. If you
-          measured it looking at this face, change the sign of every first figure (the one across)
-          before typing: mirrored plates are scrapped plates.
-        </p>
-      )}
-      <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
-        {Object.entries(fields as Record<string, FieldWords<unknown>>).map(([name, words]) => (
-          <PortField key={name} name={`${kind}/${slot}.${name}`} words={words} {...form} />
-        ))}
-      </div>
-    </fieldset>
-  )
-}
-
-function PortField({
-  name,
-  words,
-  typed,
-  faults,
-  set,
-}: {
-  name: string
-  words: FieldWords<unknown>
-  typed: Typed
-  faults: Typed
-  set: (name: string, value: string) => void
-}) {
-  const options = words.choices ?? (words.type === 'flag' ? ['yes', 'no'] : null)
-  const label = `${words.label}${words.unit ? `, ${words.unit}` : ''}`
-  const shared = {
-    value: typed[name] ?? '',
-    'aria-invalid': faults[name] !== undefined,
-    onChange: (event: { target: { value: string } }) => set(name, event.target.value),
-  }
-  return (
-    <Labelled label={label} fault={faults[name]}>
-      {(id) =>
-        options ? (
-          <select id={id} {...shared} className={input}>
-            <option value="">Not known</option>
-            {options.map((option) => (
-              <option key={option}>{option}</option>
-            ))}
-          </select>
-        ) : (
-          <TypedInput
-            id={id}
-            words={words}
-            value={typed[name] ?? ''}
-            invalid={faults[name] !== undefined}
-            onChange={(value) => set(name, value)}
-          />
-        )
-      }
-    </Labelled>
-  )
-}
-
-function Labelled({
-  label,
-  fault,
-  children,
-}: {
-  label: string
-  fault?: string | undefined
-  children: (id: string) => ReactNode
-}) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="mb-1 block font-semibold">
-        {label}
-      </label>
-      {children(id)}
-      {fault && <p className="mt-1 border-l-[3px] border-clash pl-2">{fault}</p>}
-    </div>
-  )
-}
-
-function Text({
-  name,
-  label,
-  typed,
-  faults,
-  set,
-}: {
-  name: string
-  label: string
-  typed: Typed
-  faults: Typed
-  set: (name: string, value: string) => void
-}) {
-  return (
-    <Labelled label={label} fault={faults[name]}>
-      {(id) => (
-        <input
-          id={id}
-          value={typed[name] ?? ''}
-          aria-invalid={faults[name] !== undefined}
-          autoComplete="off"
-          onChange={(event) => set(name, event.target.value)}
-          className={input}
-        />
-      )}
-    </Labelled>
-  )
 }

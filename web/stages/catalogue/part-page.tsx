@@ -1,24 +1,16 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { FieldView, PartDetail } from '../../../contract/answers/catalogue.ts'
-import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
+import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
-import { refresh, useAnswer } from '../../api/answer.ts'
-import { call } from '../../api/client.ts'
-import { act, removeWithUndo, usePart, useSettings, write } from '../../api/hooks.ts'
+import { removeWithUndo, usePart, useSettings } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
-import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
-import {
-  Button,
-  ButtonLink,
-  Folded,
-  GradeWord,
-  Loaded,
-  Money,
-  PageHead,
-} from '../../components/ui.tsx'
-import { ClaimForm } from '../pairing/measure-dialog.tsx'
+import { Button, ButtonLink, GradeWord, Loaded, PageHead } from '../../components/ui.tsx'
+import { ClaimForm } from '../pairing/claim-form.tsx'
+import { Identity } from './part-identity.tsx'
+import { Numbers } from './part-numbers.tsx'
+import { Offers } from './part-offers.tsx'
 import { SameInside } from './same-inside.tsx'
 
 /** A part whole: its measurements with all claims, numbers, supersessions, offers. */
@@ -175,187 +167,5 @@ function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => voi
         </Button>
       </td>
     </tr>
-  )
-}
-
-function Identity({ part }: { part: PartDetail }) {
-  return (
-    <section>
-      <h2 className="mb-2 font-bold">What it is</h2>
-      <Form
-        id={`part-${part.id}`}
-        columns={1}
-        fields={[
-          { name: 'name', label: 'Name', type: 'text', required: true },
-          {
-            name: 'kind',
-            label: 'Kind',
-            type: 'select',
-            required: true,
-            options: Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words })),
-            hint:
-              part.kind === 'unsorted'
-                ? 'An unsorted part is no candidate until its kind is set'
-                : '',
-          },
-        ]}
-        initial={{ name: part.name, kind: part.kind }}
-        action="Save"
-        submit={async (values) => {
-          await call('PATCH /parts/{id}', {
-            params: { id: part.id },
-            body: {
-              version: part.version,
-              ...values,
-            },
-          })
-          await refresh()
-        }}
-      />
-    </section>
-  )
-}
-
-function Numbers({ part }: { part: PartDetail }) {
-  return (
-    <section>
-      <h2 className="mb-1 font-bold">Part numbers</h2>
-      {part.numbers.map((one) => (
-        <p key={one.id} className="figure border-b border-line py-0.5">
-          {one.issuer} {one.number}
-        </p>
-      ))}
-      {part.supersessions.map((one) => (
-        <p key={one.id} className="border-b border-line py-0.5">
-          <span className="figure">
-            {one.issuer} {one.oldNumber}
-          </span>{' '}
-          replaced by <span className="figure">{one.newNumber}</span>
-          {one.oneWay ? '; the old no longer serves for the new' : ''}
-        </p>
-      ))}
-      <Folded words="Add a number">
-        <Form
-          id={`number-${part.id}`}
-          columns={1}
-          fields={[
-            { name: 'issuer', label: 'Issuer', type: 'text', required: true },
-            { name: 'number', label: 'Number', type: 'text', required: true },
-          ]}
-          initial={{}}
-          action="Add number"
-          submit={(values) =>
-            write(() => call('POST /parts/{id}/numbers', { params: { id: part.id }, body: values }))
-          }
-        />
-      </Folded>
-      <Folded words="Add a supersession">
-        <Form
-          id={`supersession-${part.id}`}
-          columns={1}
-          fields={[
-            { name: 'issuer', label: 'Issuer', type: 'text', required: true },
-            { name: 'old', label: 'Old number', type: 'text', required: true },
-            { name: 'new', label: 'New number', type: 'text', required: true },
-            { name: 'oneWay', label: 'One way: the old no longer serves', type: 'check' },
-          ]}
-          initial={{}}
-          action="Add supersession"
-          submit={(values) =>
-            write(() =>
-              call('POST /parts/{id}/supersessions', { params: { id: part.id }, body: values }),
-            )
-          }
-        />
-      </Folded>
-    </section>
-  )
-}
-
-function Offers({ part }: { part: PartDetail }) {
-  const offers = useAnswer('GET /offers', { query: { part: part.id } })
-  const suppliers = useAnswer('GET /suppliers').data?.items ?? []
-  const nameOf = (id: string): string => suppliers.find((one) => one.id === id)?.name ?? ''
-  return (
-    <section>
-      <h2 className="mb-1 font-bold">Offers</h2>
-      {offers.data?.items.map((offer) => (
-        <p key={offer.id} className="flex gap-2 border-b border-line py-0.5">
-          {nameOf(offer.supplierId)}
-          <span className="text-steel">
-            {offer.condition}
-            {offer.pack > 1 ? `, pack of ${offer.pack}` : ''}
-          </span>
-          <span className="ml-auto">
-            <Money minor={offer.priceMinor} currency={offer.currency} />
-          </span>
-          <Button
-            tone="quiet"
-            onClick={() =>
-              void removeWithUndo(
-                'DELETE /offers/{id}',
-                { params: { id: offer.id } },
-                'The offer is in the trash.',
-              )
-            }
-          >
-            Remove
-          </Button>
-        </p>
-      ))}
-      <Folded words="Add an offer">
-        <Form
-          id={`offer-${part.id}`}
-          columns={1}
-          fields={[
-            {
-              name: 'supplierId',
-              label: 'Supplier',
-              type: 'select',
-              required: true,
-              options: suppliers.map((one) => ({
-                value: one.id,
-                words: `${one.name}, ${one.currency}`,
-              })),
-            },
-            { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
-            {
-              name: 'priceMinor',
-              label: 'Price a pack',
-              type: 'money',
-              required: true,
-              currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
-            },
-            { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
-            { name: 'pack', label: 'Pack', type: 'number', whole: true },
-            { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
-            { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
-            { name: 'condition', label: 'Condition', type: 'text' },
-          ]}
-          initial={{
-            supplierId: suppliers[0]?.id,
-            currency: suppliers[0]?.currency ?? 'EUR',
-            taxIncluded: true,
-            pack: 1,
-            condition: 'new',
-          }}
-          action="Add offer"
-          submit={async ({ pack, condition, ...values }) => {
-            await act(
-              () =>
-                call('POST /offers', {
-                  body: {
-                    ...values,
-                    partId: part.id,
-                    pack: pack ?? 1,
-                    condition: condition ?? 'new',
-                  },
-                }),
-              'Offer added.',
-            )
-          }}
-        />
-      </Folded>
-    </section>
   )
 }

@@ -6,6 +6,7 @@ import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { ListRow } from './donor-pieces.tsx'
 
 /** Donors side by side: net cost with every term, what each yields here, what its sheet puts at risk. */
 export function Component() {
@@ -227,38 +228,5 @@ export function Component() {
         )
       }}
     </Loaded>
-  )
-}
-
-function ListRow({
-  words,
-  lists,
-  none,
-  bad = false,
-}: {
-  words: string
-  lists: readonly (readonly string[])[]
-  none: string
-  bad?: boolean
-}) {
-  return (
-    <tr className="border-b border-line align-top">
-      <th
-        scope="row"
-        className="sticky left-0 bg-paper py-1 pr-4 text-[13px] font-normal text-ink [font-stretch:100%]"
-      >
-        {words}
-      </th>
-      {lists.map((list, index) => (
-        <td key={index} className="py-1 pl-4">
-          {list.length === 0 && <span className="text-steel">{none}</span>}
-          {list.map((one) => (
-            <div key={one} className={bad ? 'my-0.5 border-l-[3px] border-clash pl-2' : ''}>
-              {one}
-            </div>
-          ))}
-        </td>
-      ))}
-    </tr>
   )
 }

@@ -3,26 +3,15 @@ import { useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
-import { printMoney } from '../../../core/money/money.ts'
 import { isWeak } from '../../../core/quantity/grade.ts'
 import { useAnswer } from '../../api/answer.ts'
-import { call } from '../../api/client.ts'
-import { act, removeWithUndo, useBuild, usePairing } from '../../api/hooks.ts'
+import { useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
-import { JointShape } from '../../components/joint-shape.tsx'
-import {
-  Button,
-  ButtonLink,
-  Empty,
-  GradeWord,
-  Loaded,
-  Money,
-  PageHead,
-} from '../../components/ui.tsx'
+import { ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
+import { Dropped, dropLine } from './dropped-lines.tsx'
+import { LineRow } from './line-row.tsx'
 import { LineSheet } from './line-sheet.tsx'
-import { NumberSays } from './number-says.tsx'
-import { STATE_WORDS } from './words.ts'
 
 const FILTERS = [
   { id: 'all', words: 'All', holds: () => true },
@@ -194,133 +183,5 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
         />
       )}
     </div>
-  )
-}
-
-async function dropLine(build: string, line: PartLine): Promise<void> {
-  let decision = ''
-  await act(
-    async () => {
-      decision = (
-        await call('POST /builds/{id}/decisions', {
-          params: { id: build },
-          body: {
-            needId: line.id,
-            act: 'drop',
-          },
-        })
-      ).id
-    },
-    `${line.words} is dropped. It stays so when the list is made anew.`,
-    () => call('DELETE /builds/{id}/decisions/{decision}', { params: { id: build, decision } }),
-  )
-}
-
-function LineRow({
-  line,
-  currency,
-  isSelected,
-  joint,
-  onSelect,
-}: {
-  line: PartLine
-  currency: string
-  isSelected: boolean
-  joint:
-    | { bare: { code: 'fits' } }
-    | undefined
-    | { bare: { code: Parameters<typeof JointShape>[0]['code'] } }
-  onSelect: () => void
-}) {
-  return (
-    <tr
-      aria-selected={isSelected}
-      className={clsx(
-        'border-b border-line align-top',
-        isSelected ? 'bg-chosen' : 'hover:bg-bench/50',
-      )}
-    >
-      <td
-        className={clsx(
-          'border-l-[3px] py-1.5 pl-3.5',
-          isSelected ? 'border-accent' : 'border-transparent',
-        )}
-      >
-        <button type="button" className="flex gap-2.5 text-left" onClick={onSelect}>
-          <span className="w-[22px] shrink-0 pt-0.5">
-            {joint && <JointShape code={joint.bare.code} />}
-          </span>
-          <span>
-            <b>{line.words}</b>
-            <span className="block text-steel">{line.why[0]?.words}</span>
-          </span>
-        </button>
-      </td>
-      <td className="figure py-1.5 text-right">
-        {line.task ? `${line.task.hours} h` : line.quantity}
-      </td>
-      <td className="max-w-[220px] py-1.5 pl-4">
-        {line.source ? (
-          line.source.words
-        ) : (
-          <span className="text-steel">
-            {line.candidateCount > 0 ? `${line.candidateCount} to choose from` : ''}
-          </span>
-        )}
-      </td>
-      <td className="py-1.5">{line.source ? <NumberSays verdict={line.source.number} /> : ''}</td>
-      <td className="py-1.5">{line.source ? <GradeWord grade={line.source.evidence} /> : ''}</td>
-      <td className="py-1.5 text-right">
-        {line.costMinor !== null || line.estimateMinor !== null ? (
-          <Money minor={line.costMinor ?? line.estimateMinor} currency={currency} />
-        ) : (
-          <span className="text-steel">
-            {line.task ? '' : 'no price yet'}
-            {line.range && (
-              <span
-                className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4"
-                title="Assumed: the range of its kind, to plan with"
-              >
-                {printMoney(line.range.low, currency, true)}–
-                {printMoney(line.range.high, currency, true)}
-              </span>
-            )}
-          </span>
-        )}
-      </td>
-      <td className="whitespace-nowrap py-1.5 pl-4 pr-3">
-        {STATE_WORDS[line.state]}
-        {line.waits !== 'nothing' && <div className="text-steel">waits: {line.waits}</div>}
-      </td>
-    </tr>
-  )
-}
-
-function Dropped({ build, list }: { build: string; list: PartsList }) {
-  if (list.dropped.length === 0) return null
-  return (
-    <section className="px-4 py-3">
-      <h2 className="font-bold">Dropped by you</h2>
-      {list.dropped.map((line) => (
-        <p key={line.id} className="flex items-center gap-3 border-b border-line py-1">
-          {line.words}
-          <span className="text-steel">{line.why[0]?.words}</span>
-          <span className="ml-auto">
-            <Button
-              tone="quiet"
-              onClick={() =>
-                void removeWithUndo(
-                  'DELETE /builds/{id}/decisions/{decision}',
-                  { params: { id: build, decision: line.decisionId } },
-                  `${line.words} is back on the list.`,
-                )
-              }
-            >
-              Put back
-            </Button>
-          </span>
-        </p>
-      ))}
-    </section>
   )
 }

@@ -1,15 +1,14 @@
-import { useState } from 'react'
 import { dayIn } from '../../../core/day.ts'
-import { TOLERANCES } from '../../../core/joints/tolerances.ts'
 import { type ChosenUnit, UNIT_CHOICES, type Units } from '../../../core/quantity/units.ts'
-import { refresh, useAnswer } from '../../api/answer.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo, useSettings, useToday, write } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
-import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/ui.tsx'
+import { Issuers } from './issuers.tsx'
+import { Tolerances } from './tolerances.tsx'
 
 /** Units, the shop's day, tolerances, issuers, exchange rates. */
 export function Component() {
@@ -129,98 +128,6 @@ function UnitChoices({ units }: { units: Units }) {
   )
 }
 
-function Tolerances({ edits }: { edits: Record<string, number> }) {
-  return (
-    <section>
-      <h2 className="font-bold">Tolerances</h2>
-      <p className="mb-1 text-steel">
-        Common practice, no published source. A change moves every verdict that leans on it.
-      </p>
-      <table className="w-full">
-        <tbody>
-          {Object.entries(TOLERANCES).map(([name, { value, words, unit }]) => (
-            <ToleranceRow
-              key={name}
-              name={name}
-              words={words}
-              unit={unit}
-              standard={value}
-              edited={edits[name]}
-            />
-          ))}
-        </tbody>
-      </table>
-    </section>
-  )
-}
-
-function ToleranceRow({
-  name,
-  words,
-  unit,
-  standard,
-  edited,
-}: {
-  name: string
-  words: string
-  unit: string
-  standard: number
-  edited: number | undefined
-}) {
-  const current = String(Number((edited ?? standard).toFixed(4)))
-  const [text, setText] = useState(current)
-  const [fault, setFault] = useState('')
-  const save = (): void => {
-    const value = Number(text.replace(',', '.'))
-    if (text.trim() === '' || !Number.isFinite(value)) {
-      setFault(`"${text}" is not a figure. It stays ${current}.`)
-      setText(current)
-      return
-    }
-    setFault('')
-    if (String(value) !== current)
-      void act(
-        () => call('PATCH /settings', { body: { tolerances: { [name]: value } } }),
-        `${words}: ${value} ${unit}`,
-      )
-  }
-  return (
-    <tr className="border-b border-line">
-      <td className="py-1">
-        {words}
-        {fault && <div className="border-l-[3px] border-clash pl-2">{fault}</div>}
-      </td>
-      <td className="whitespace-nowrap py-1 text-right">
-        <input
-          aria-label={words}
-          value={text}
-          onChange={(event) => setText(event.target.value)}
-          onBlur={save}
-          onKeyDown={(event) => event.key === 'Enter' && save()}
-          className="figure w-20 rounded border border-steel bg-ground px-1.5 py-0.5 text-right"
-        />{' '}
-        <span className="inline-block w-6 text-steel">{unit}</span>
-      </td>
-      <td className="w-16 pl-2">
-        {edited !== undefined && (
-          <Button
-            tone="quiet"
-            onClick={() => {
-              setText(String(Number(standard.toFixed(4))))
-              void act(
-                () => call('PATCH /settings', { body: { tolerances: { [name]: null } } }),
-                `${words}: back to ${Number(standard.toFixed(4))}`,
-              )
-            }}
-          >
-            Reset
-          </Button>
-        )}
-      </td>
-    </tr>
-  )
-}
-
 function Rates() {
   const today = useToday()
   const rates = useAnswer('GET /rates')
@@ -270,110 +177,6 @@ function Rates() {
           submit={(values) => write(() => call('POST /rates', { body: values }))}
         />
       </Folded>
-    </section>
-  )
-}
-
-function Issuers() {
-  const issuers = useAnswer('GET /issuers')
-  const [editingId, setEditingId] = useState<string | null>(null)
-  const editing = issuers.data?.items.find((one) => one.id === editingId)
-  return (
-    <section>
-      <h2 className="font-bold">Issuers of part numbers</h2>
-      <p className="mb-1 text-steel">
-        How each writes its numbers: which marks are noise. O and 0 are never taken for one another.
-      </p>
-      <table className="w-full">
-        <thead>
-          <tr className="border-b border-ink">
-            <th className="py-1">Issuer</th>
-            <th>Case counts</th>
-            <th>Noise</th>
-            <th aria-label="Actions" />
-          </tr>
-        </thead>
-        <tbody>
-          {issuers.data?.items.map((issuer) => (
-            <tr key={issuer.id} className="border-b border-line">
-              <td className="figure py-1">{issuer.name}</td>
-              <td>{issuer.upper ? 'no' : 'yes'}</td>
-              <td className="figure">
-                {[...issuer.noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  ')}
-              </td>
-              <td className="text-right">
-                <Button
-                  tone="quiet"
-                  aria-label={`Change ${issuer.name}`}
-                  onClick={() => setEditingId(issuer.id)}
-                >
-                  Change
-                </Button>
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <Folded words="Add an issuer">
-        <Form
-          id="new-issuer"
-          fields={[
-            { name: 'name', label: 'Name', type: 'text', required: true },
-            {
-              name: 'noise',
-              label: 'Marks that are noise',
-              type: 'text',
-              hint: 'Blank: space, dot, dash',
-            },
-            { name: 'upper', label: 'Case does not count', type: 'check' },
-          ]}
-          initial={{ upper: true }}
-          action="Add issuer"
-          submit={({ noise, ...values }) =>
-            write(() =>
-              call('POST /issuers', {
-                body: { ...values, ...(noise ? { noise: ` ${noise}` } : {}) },
-              }),
-            )
-          }
-        />
-      </Folded>
-      {editing && (
-        <Dialog
-          open
-          onOpenChange={() => setEditingId(null)}
-          title={`How ${editing.name} writes its numbers`}
-        >
-          <Form
-            id={`issuer-${editing.id}`}
-            columns={1}
-            fields={[
-              { name: 'name', label: 'Name', type: 'text', required: true },
-              {
-                name: 'marks',
-                label: 'Marks that are noise, beside the space',
-                type: 'text',
-                hint: 'Every number of this issuer is spelled anew',
-              },
-              { name: 'upper', label: 'Case does not count', type: 'check' },
-            ]}
-            initial={{ ...editing, marks: editing.noise.trim() }}
-            action="Save"
-            submit={async ({ marks, ...values }) => {
-              await call('PATCH /issuers/{id}', {
-                params: { id: editing.id },
-                body: {
-                  version: editing.version,
-                  ...values,
-                  noise: ` ${marks ?? ''}`,
-                },
-              })
-              await refresh()
-              setEditingId(null)
-            }}
-          />
-        </Dialog>
-      )}
     </section>
   )
 }

@@ -10,7 +10,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Button, Caution, Loaded } from '../../components/ui.tsx'
-import { ClaimForm } from '../pairing/measure-dialog.tsx'
+import { ClaimForm } from '../pairing/claim-form.tsx'
 
 interface Card {
   readonly key: string

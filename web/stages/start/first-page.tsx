@@ -7,7 +7,6 @@ import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import { usePerson } from '../../api/person.ts'
-import { JointShape } from '../../components/joint-shape.tsx'
 import {
   Button,
   ButtonLink,
@@ -17,6 +16,7 @@ import {
   Money,
   PageHead,
 } from '../../components/ui.tsx'
+import { FirstVerdicts } from './first-verdicts.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
 
 /** The first answer: verdicts with leaning, ranges, what to confirm or drop, what to measure first. */
@@ -44,7 +44,7 @@ export function Component() {
             <div className="grid grid-cols-[minmax(0,1.1fr)_minmax(0,1fr)] gap-x-8 px-4 pb-12 max-[1000px]:grid-cols-1">
               <div className="flex flex-col gap-6">
                 <Sums answer={answer} />
-                <Verdicts build={build} answer={answer} />
+                <FirstVerdicts build={build} answer={answer} />
                 <MeasureFirst build={build} answer={answer} />
               </div>
               <div className="flex flex-col gap-6">
@@ -96,50 +96,6 @@ function Sums({ answer }: { answer: FirstAnswer }) {
           ? ` ${answer.unpriced} have no range in ${answer.currency}: add an exchange rate to EUR in Settings.`
           : ''}
       </p>
-    </section>
-  )
-}
-
-function Verdicts({ build, answer }: { build: string; answer: FirstAnswer }) {
-  return (
-    <section>
-      <h2 className="mb-1 font-bold">First verdicts</h2>
-      <table className="w-full">
-        <thead>
-          <tr className="border-b border-ink">
-            <th className="py-1">Joint</th>
-            <th>Reads</th>
-            <th>Leans</th>
-            <th className="text-right">Agree</th>
-            <th className="pl-4">Evidence</th>
-          </tr>
-        </thead>
-        <tbody>
-          {answer.joints.map((joint) => (
-            <tr key={joint.joint} className="border-b border-line">
-              <td className="py-1">
-                <Link
-                  className="text-accent underline underline-offset-2"
-                  to={`/builds/${build}/pairing?engine=${answer.engineId}&transmission=${answer.transmissionId}&joint=${joint.joint}`}
-                >
-                  {joint.title}
-                </Link>
-              </td>
-              <td>
-                <JointShape code={joint.code} evidence={joint.evidence} word />
-              </td>
-              <td>{joint.code === 'unmeasured' ? joint.lean : ''}</td>
-              <td className="figure text-right">
-                {joint.agreed} of {joint.stated}
-              </td>
-              <td className="pl-4">
-                <GradeWord grade={joint.evidence} />
-              </td>
-            </tr>
-          ))}
-        </tbody>
-      </table>
-      <p className="mt-1 text-steel">Computed from what is known; not an engineering approval.</p>
     </section>
   )
 }

@@ -1,9 +1,8 @@
-import { type FormEvent, useId, useState } from 'react'
+import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { Templates } from '../../../contract/answers/shop.ts'
 import { isCurrency, parseMoney } from '../../../core/money/money.ts'
 import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
-import type { StopperSays } from '../../../core/pairing/stoppers.ts'
 import { exact } from '../../../core/ports/field.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
@@ -14,54 +13,11 @@ import { usePerson } from '../../api/person.ts'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, Loaded, PageHead } from '../../components/ui.tsx'
 import { asUse, USES } from '../brief/uses.ts'
+import { BLANK, choiceOf, DRAFT, readDraft, type Typed } from './start-draft.ts'
+import { Family, Field, input, PartChoice } from './start-fields.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
 
-interface Typed {
-  readonly name: string
-  readonly currency: string
-  readonly recipient: string
-  readonly tyre: string
-  readonly mass: string
-  readonly engine: string
-  readonly engineFamily: string
-  readonly transmission: string
-  readonly transmissionFamily: string
-  readonly keepsGearbox: boolean
-  readonly transfer: string
-  readonly use: string
-  readonly labour: string
-  readonly mustWork: readonly string[]
-  readonly stoppers: Readonly<Record<string, StopperSays>>
-}
-const BLANK: Typed = {
-  name: '',
-  currency: 'EUR',
-  recipient: '',
-  tyre: '',
-  mass: '',
-  engine: '',
-  engineFamily: '',
-  transmission: '',
-  transmissionFamily: '',
-  keepsGearbox: false,
-  transfer: '',
-  use: '',
-  labour: '',
-  mustWork: [],
-  stoppers: {},
-}
-const DRAFT = 'draft:start'
-const readDraft = (): Typed => {
-  try {
-    return { ...BLANK, ...JSON.parse(localStorage.getItem(DRAFT) ?? '{}') }
-  } catch {
-    return BLANK
-  }
-}
-
 const MASS = exact('Kerb mass', 'kg')
-const input =
-  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
 
 /** A new build in two minutes: what is known, however little, and the twelve questions that stop builds. */
 export function Component() {
@@ -338,135 +294,5 @@ function Start({ offered }: { offered: Templates }) {
         )}
       </div>
     </form>
-  )
-}
-
-function choiceOf(value: string, family = '', isRecipients = false): object | null {
-  const [how = '', ...rest] = value.split(':')
-  const id = rest.join(':')
-  if (how === 'part') return { partId: id, isRecipients }
-  if (how === 'template')
-    return { template: id, ...(family.trim() ? { family: family.trim() } : {}), isRecipients }
-  return family.trim() ? { family: family.trim(), isRecipients } : null
-}
-
-function Field({
-  label,
-  hint,
-  fault,
-  children,
-}: {
-  label: string
-  hint?: string
-  fault: string | undefined
-  children: (shared: {
-    id: string
-    'aria-invalid': boolean
-    'aria-describedby': string
-  }) => React.ReactNode
-}) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="mb-0.5 block font-semibold">
-        {label}
-      </label>
-      {children({ id, 'aria-invalid': fault !== undefined, 'aria-describedby': `${id}-help` })}
-      <p
-        id={`${id}-help`}
-        className={fault ? 'mt-0.5 border-l-[3px] border-clash pl-2' : 'text-steel'}
-      >
-        {fault ?? hint}
-      </p>
-    </div>
-  )
-}
-
-/** A type, or a part of the catalogue. */
-function PartChoice({
-  label,
-  kind,
-  offered,
-  value,
-  fault,
-  none = 'Not known yet',
-  onChange,
-}: {
-  label: string
-  kind: string
-  offered: Templates
-  value: string
-  fault: string | undefined
-  none?: string
-  onChange: (value: string) => void
-}) {
-  const parts = useAnswer('GET /parts', { query: { kind } }).data?.items ?? []
-  const types = offered.templates.filter((one) => one.kind === kind)
-  const says = types.find((one) => value === `template:${one.id}`)?.says
-  return (
-    <Field label={label} fault={fault} {...(says ? { hint: says } : {})}>
-      {(shared) => (
-        <select
-          {...shared}
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-          className={input}
-        >
-          <option value="">{none}</option>
-          {parts.length > 0 && (
-            <optgroup label="In the catalogue">
-              {parts.map((part) => (
-                <option key={part.id} value={`part:${part.id}`}>
-                  {part.name}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          <optgroup label="A type, assumed values">
-            {types.map((one) => (
-              <option key={one.id} value={`template:${one.id}`}>
-                {one.words}, about {one.massKg} kg
-              </option>
-            ))}
-          </optgroup>
-        </select>
-      )}
-    </Field>
-  )
-}
-
-function Family({
-  label,
-  offered,
-  value,
-  onChange,
-}: {
-  label: string
-  offered: Templates
-  value: string
-  onChange: (value: string) => void
-}) {
-  return (
-    <Field label={label} fault={undefined} hint="Settles the bolts; blank: not known">
-      {(shared) => (
-        <>
-          <input
-            {...shared}
-            list={`${shared.id}-list`}
-            value={value}
-            onChange={(event) => onChange(event.target.value)}
-            className={input}
-            autoComplete="off"
-          />
-          <datalist id={`${shared.id}-list`}>
-            {offered.families.map((family) => (
-              <option key={family.id} value={family.id}>
-                {family.words}
-              </option>
-            ))}
-          </datalist>
-        </>
-      )}
-    </Field>
   )
 }

@@ -3,6 +3,8 @@ import type { ImportPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
 import { refresh } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
+import type { Column } from '../../components/table/column.ts'
+import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
 
 const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] = [
@@ -12,6 +14,12 @@ const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] =
 ]
 
 /** A file that was chosen, or text that was pasted. */
+const CELLS: readonly Column<ImportPreview['bad'][number]>[] = [
+  { id: 'line', head: 'Line', align: 'right', value: (cell) => cell.line },
+  { id: 'column', head: 'Column', className: 'figure', value: (cell) => cell.column },
+  { id: 'message', head: 'What to do', value: (cell) => cell.message },
+]
+
 interface Source {
   readonly text: string
   readonly file: File | null
@@ -127,8 +135,6 @@ export function Component() {
   )
 }
 
-const SHOWN = 200
-
 function PreviewSheet({ preview, onImport }: { preview: ImportPreview; onImport: () => void }) {
   return (
     <section aria-label="ImportPreview" className="mt-4">
@@ -148,30 +154,16 @@ function PreviewSheet({ preview, onImport }: { preview: ImportPreview; onImport:
         <>
           <p className="border-l-[3px] border-clash pl-2.5" role="alert">
             {preview.badCount} {preview.badCount === 1 ? 'cell is' : 'cells are'} wrong
-            {preview.badCount > SHOWN ? `, the first ${SHOWN} shown` : ''}. Nothing is imported
-            until all are mended.
+            {preview.badCount > preview.bad.length ? `, the first ${preview.bad.length} shown` : ''}
+            . Nothing is imported until all are mended.
           </p>
-          <table className="mt-2 w-full">
-            <thead>
-              <tr className="border-b border-ink">
-                <th className="py-1">Line</th>
-                <th>Column</th>
-                <th>What to do</th>
-              </tr>
-            </thead>
-            <tbody>
-              {preview.bad.slice(0, SHOWN).map((cell) => (
-                <tr
-                  key={`${cell.line}${cell.column}${cell.message}`}
-                  className="border-b border-line"
-                >
-                  <td className="figure py-1">{cell.line}</td>
-                  <td className="figure">{cell.column}</td>
-                  <td>{cell.message}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            id="bad-cells"
+            what="cells to mend"
+            rows={preview.bad}
+            columns={CELLS}
+            keyOf={(cell) => `${cell.line}${cell.column}${cell.message}`}
+          />
         </>
       )}
       {preview.newParts.length > 0 && (

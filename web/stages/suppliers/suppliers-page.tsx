@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { Supplier } from '../../../contract/answers/rows.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -6,12 +6,77 @@ import { removeWithUndo } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
-import { Button, ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { moneyColumn } from '../../components/table/columns.tsx'
+import { DataTable } from '../../components/table/data-table.tsx'
+import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+
+const columnsOf = (change: (id: string) => void): readonly Column<Supplier>[] => [
+  {
+    id: 'name',
+    head: 'Supplier',
+    isFixed: true,
+    value: (one) => [one.name, one.place].filter(Boolean).join(', '),
+    cell: (one) => (
+      <>
+        <b>{one.name}</b>
+        <div className="text-steel">{one.place}</div>
+      </>
+    ),
+  },
+  { id: 'currency', head: 'Currency', value: (one) => one.currency, className: 'figure' },
+  moneyColumn(
+    'shipping',
+    'Shipping',
+    (one) => one.shippingMinor,
+    ({ currency }) => currency,
+  ),
+  moneyColumn(
+    'freeOver',
+    'Free over',
+    (one) => one.freeOverMinor,
+    ({ currency }) => currency,
+  ),
+  moneyColumn(
+    'minimum',
+    'Smallest order',
+    (one) => one.minimumMinor || null,
+    ({ currency }) => currency,
+  ),
+  {
+    id: 'actions',
+    head: 'Actions',
+    isActions: true,
+    align: 'right',
+    value: () => null,
+    cell: (one) => (
+      <>
+        <Button tone="quiet" aria-label={`Change ${one.name}`} onClick={() => change(one.id)}>
+          Change
+        </Button>
+        <Button
+          tone="quiet"
+          aria-label={`Remove ${one.name}`}
+          onClick={() =>
+            void removeWithUndo(
+              'DELETE /suppliers/{id}',
+              { params: { id: one.id } },
+              `${one.name} is in the trash.`,
+            )
+          }
+        >
+          Remove
+        </Button>
+      </>
+    ),
+  },
+]
 
 /** Who sells, in which currency, and on what terms. */
 export function Component() {
   const suppliers = useAnswer('GET /suppliers')
   const [editingId, setEditingId] = useState<string | null>(null)
+  const columns = useMemo(() => columnsOf(setEditingId), [])
   // The row as it is stored now, not as it was when the dialog opened.
   const editing: Supplier | 'new' | null =
     editingId === 'new'
@@ -40,55 +105,15 @@ export function Component() {
               free, and a smallest order. The plan weighs all of them.
             </Empty>
           ) : (
-            <table className="w-full">
-              <thead>
-                <tr className="border-b border-ink">
-                  <th className="py-1 pl-4">Supplier</th>
-                  <th>Currency</th>
-                  <th className="text-right">Shipping</th>
-                  <th className="text-right">Free over</th>
-                  <th className="text-right">Smallest order</th>
-                  <th aria-label="Actions" />
-                </tr>
-              </thead>
-              <tbody>
-                {items.map((one) => (
-                  <tr key={one.id} className="border-b border-line">
-                    <td className="py-2 pl-4">
-                      <b>{one.name}</b>
-                      <div className="text-steel">{one.place}</div>
-                    </td>
-                    <td className="figure">{one.currency}</td>
-                    <td className="text-right">
-                      <Money minor={one.shippingMinor} currency={one.currency} />
-                    </td>
-                    <td className="text-right">
-                      <Money minor={one.freeOverMinor} currency={one.currency} />
-                    </td>
-                    <td className="text-right">
-                      <Money minor={one.minimumMinor || null} currency={one.currency} />
-                    </td>
-                    <td className="pr-4 text-right">
-                      <Button tone="quiet" onClick={() => setEditingId(one.id)}>
-                        Change
-                      </Button>
-                      <Button
-                        tone="quiet"
-                        onClick={() =>
-                          void removeWithUndo(
-                            'DELETE /suppliers/{id}',
-                            { params: { id: one.id } },
-                            `${one.name} is in the trash.`,
-                          )
-                        }
-                      >
-                        Remove
-                      </Button>
-                    </td>
-                  </tr>
-                ))}
-              </tbody>
-            </table>
+            <DataTable
+              id="suppliers"
+              what="suppliers"
+              isMain
+              rows={items}
+              keyOf={(one) => one.id}
+              columns={columns}
+              onOpen={(one) => setEditingId(one.id)}
+            />
           )
         }
       </Loaded>

@@ -1,0 +1,211 @@
+import { useTable } from '@tanstack/react-table'
+import clsx from 'clsx'
+import { type ReactNode, useMemo, useRef } from 'react'
+import { type Column, definitionOf, features, holds } from './column.ts'
+import { saveCsv } from './save-csv.ts'
+import { TableHead } from './table-head.tsx'
+import { useTableState } from './table-state.ts'
+import { TableTools } from './table-tools.tsx'
+import { usePrinting } from './use-printing.ts'
+import { walk } from './walk.ts'
+import { useRowWindow } from './window-of-rows.ts'
+
+/** So few are seen at a glance. */
+const FEW = 12
+/** The same each time: the table follows whatever it is given anew. */
+const UNSORTED: { id: string; desc: boolean }[] = []
+
+/**
+ * A list as a table: sorted by its heads, searched, its columns chosen and kept, walked by arrow keys, saved as CSV,
+ * printed whole. Of a long list only what can be seen is drawn.
+ */
+export function DataTable<R extends object>({
+  id,
+  what,
+  rows,
+  columns,
+  keyOf,
+  onOpen,
+  isMarked,
+  isMain = false,
+  hasTools = isMain || rows.length > FEW,
+  search,
+  isPartial = false,
+  children,
+}: {
+  /** What it is remembered by. */
+  id: string
+  /** What it lists, in words. */
+  what: string
+  rows: readonly R[]
+  columns: readonly Column<R>[]
+  keyOf: (row: R) => string
+  /** Opens a row: by Enter on it, or by a click beside its own buttons. */
+  onOpen?: (row: R) => void
+  isMarked?: (row: R) => boolean
+  /** The table its page is about: its sorting and search stand plainly in the address. */
+  isMain?: boolean
+  /** By itself: where the page is about it, or it is long. */
+  hasTools?: boolean
+  /** Where the rows are searched elsewhere, among more than are here. */
+  search?: { readonly words: string; readonly onSearch: (words: string) => void }
+  /** More there are than are here: what is here is not put in order as if it were all. */
+  isPartial?: boolean
+  /** What the page puts beside the search. */
+  children?: ReactNode
+}) {
+  const state = useTableState(id, columns, isMain)
+  const definitions = useMemo(() => columns.map(definitionOf), [columns])
+  const byId = useMemo(() => new Map(columns.map((column) => [column.id, column])), [columns])
+  const searched = useMemo(() => columns.filter(({ isActions }) => !isActions), [columns])
+  const found = useMemo(
+    () =>
+      search || state.filter.trim() === ''
+        ? rows
+        : rows.filter((row) =>
+            holds(
+              searched.map(({ value }) => value(row)),
+              state.filter.trim(),
+            ),
+          ),
+    [rows, searched, state.filter, search],
+  )
+  const table = useTable({
+    features,
+    columns: definitions,
+    data: found,
+    getRowId: keyOf,
+    state: { sorting: isPartial ? UNSORTED : state.sorting, columnVisibility: state.visibility },
+    onSortingChange: state.onSortingChange,
+    onColumnVisibilityChange: state.onVisibilityChange,
+    enableMultiSort: false,
+    sortDescFirst: false,
+  })
+  const shown = table.getRowModel().rows
+  const body = useRef<HTMLTableSectionElement>(null)
+  const isPrinting = usePrinting()
+  const view = useRowWindow(body, shown.length, isPrinting)
+  const visible = table.getVisibleLeafColumns().map((column) => byId.get(column.id)!)
+  const written = visible.filter(({ isActions }) => !isActions)
+
+  return (
+    <>
+      {hasTools && (
+        <TableTools
+          isEdged={isMain}
+          what={what}
+          filter={search?.words ?? state.filter}
+          onFilter={search?.onSearch ?? state.filterBy}
+          shown={shown.length}
+          of={rows.length}
+          isPartial={isPartial}
+          columns={table
+            .getAllLeafColumns()
+            .filter((column) => column.getCanHide())
+            .map((column) => ({
+              id: column.id,
+              head: byId.get(column.id)!.head,
+              isShown: column.getIsVisible(),
+              toggle: () => column.toggleVisibility(),
+            }))}
+          onSave={() =>
+            void saveCsv(
+              what.replaceAll(' ', '-'),
+              written.map(({ head }) => head),
+              shown.map(({ original }) => written.map(({ value }) => value(original))),
+            )
+          }
+        >
+          {children}
+        </TableTools>
+      )}
+      <table
+        className="w-full"
+        aria-label={what}
+        aria-rowcount={view.last - view.first + 1 < shown.length ? shown.length + 1 : undefined}
+      >
+        <thead className="sticky top-0 z-10 bg-paper print:static">
+          {table.getHeaderGroups().map((group) => (
+            <tr key={group.id} className="border-b border-ink">
+              {group.headers.map(({ id: one, column }) => (
+                <TableHead
+                  key={one}
+                  column={byId.get(column.id)!}
+                  isEdged={isMain}
+                  sorted={column.getIsSorted()}
+                  onSort={column.getCanSort() && !isPartial ? () => column.toggleSorting() : null}
+                />
+              ))}
+            </tr>
+          ))}
+        </thead>
+        <tbody ref={body} onKeyDown={walk}>
+          {view.abovePx > 0 && <Room px={view.abovePx} />}
+          {shown.slice(view.first, view.last + 1).map((row, i) => {
+            const held = row.original
+            return (
+              <tr
+                key={row.id}
+                ref={view.measure}
+                data-index={view.first + i}
+                aria-rowindex={view.first + i + 2}
+                aria-selected={isMarked ? isMarked(held) : undefined}
+                tabIndex={onOpen ? 0 : -1}
+                className={clsx(
+                  'scroll-my-9 border-b border-line align-top outline-offset-[-2px]',
+                  onOpen && 'cursor-pointer hover:bg-bench',
+                  isMarked?.(held) && 'bg-bench',
+                )}
+                onClick={(event) => {
+                  if (
+                    onOpen &&
+                    !(event.target as Element).closest('a, button, input, select, label')
+                  )
+                    onOpen(held)
+                }}
+                onKeyDown={(event) => {
+                  if (event.key !== 'Enter' || event.target !== event.currentTarget || !onOpen)
+                    return
+                  // Or what opens and takes the focus would be pressed by the same key.
+                  event.preventDefault()
+                  onOpen(held)
+                }}
+              >
+                {visible.map((column) => (
+                  <td
+                    key={column.id}
+                    className={clsx(
+                      'py-1.5 pr-3',
+                      isMain ? 'first:pl-4 last:pr-4' : 'last:pr-0',
+                      column.align === 'right' && 'whitespace-nowrap text-right',
+                      column.align === 'right' && !column.isActions && 'figure',
+                      column.className,
+                    )}
+                  >
+                    {column.cell ? column.cell(held) : column.value(held)}
+                  </td>
+                ))}
+              </tr>
+            )
+          })}
+          {view.belowPx > 0 && <Room px={view.belowPx} />}
+          {shown.length === 0 && (
+            <tr>
+              <td colSpan={visible.length} className={clsx('py-4 text-steel', isMain && 'px-4')}>
+                {rows.length === 0 && !search?.words
+                  ? `There are no ${what} here yet.`
+                  : `Nothing here holds “${(search?.words ?? state.filter).trim()}”.`}
+              </td>
+            </tr>
+          )}
+        </tbody>
+      </table>
+    </>
+  )
+}
+
+const Room = ({ px }: { px: number }) => (
+  <tr>
+    <td style={{ height: px, padding: 0 }} />
+  </tr>
+)

@@ -1,0 +1,61 @@
+import { useVirtualizer } from '@tanstack/react-virtual'
+import { type RefObject, useLayoutEffect, useState } from 'react'
+
+/** Fewer than these are drawn whole. */
+const MANY = 150
+const GUESS_PX = 34
+
+/** Which rows are drawn. */
+export interface RowWindow {
+  readonly first: number
+  readonly last: number
+  /** Room for the rows above and below that are not drawn, px. */
+  readonly abovePx: number
+  readonly belowPx: number
+  readonly measure: (row: HTMLElement | null) => void
+  readonly show: (index: number) => void
+}
+
+/** Of a long list the rows that can be seen, and room for the rest. */
+export function useRowWindow(
+  body: RefObject<HTMLTableSectionElement | null>,
+  count: number,
+  isWhole: boolean,
+): RowWindow {
+  const [above, setAbove] = useState(0)
+  const scroller = (): HTMLElement | null => body.current?.closest('main') ?? null
+  useLayoutEffect(() => {
+    const main = scroller()
+    if (!main || !body.current) return
+    const top =
+      body.current.getBoundingClientRect().top - main.getBoundingClientRect().top + main.scrollTop
+    setAbove((before) => (Math.abs(before - top) < 1 ? before : top))
+  })
+  const isWindowed = count > MANY && !isWhole
+  const virtual = useVirtualizer({
+    count: isWindowed ? count : 0,
+    getScrollElement: scroller,
+    estimateSize: () => GUESS_PX,
+    overscan: 12,
+    scrollMargin: above,
+  })
+  if (!isWindowed)
+    return {
+      first: 0,
+      last: count - 1,
+      abovePx: 0,
+      belowPx: 0,
+      measure: () => undefined,
+      show: () => undefined,
+    }
+  const items = virtual.getVirtualItems()
+  const [head, tail] = [items[0], items.at(-1)]
+  return {
+    first: head?.index ?? 0,
+    last: tail?.index ?? -1,
+    abovePx: head ? head.start - above : 0,
+    belowPx: tail ? virtual.getTotalSize() - (tail.end - above) : virtual.getTotalSize(),
+    measure: virtual.measureElement,
+    show: (index) => virtual.scrollToIndex(index),
+  }
+}

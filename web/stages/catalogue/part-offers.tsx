@@ -1,0 +1,95 @@
+import type { PartDetail } from '../../../contract/answers/catalogue.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, removeWithUndo } from '../../api/hooks.ts'
+import { Form } from '../../components/form.tsx'
+import { Button, Folded, Money } from '../../components/ui.tsx'
+
+/** Who sells the part, for how much, and an offer by hand. */
+export function Offers({ part }: { part: PartDetail }) {
+  const offers = useAnswer('GET /offers', { query: { part: part.id } })
+  const suppliers = useAnswer('GET /suppliers').data?.items ?? []
+  const nameOf = (id: string): string => suppliers.find((one) => one.id === id)?.name ?? ''
+  return (
+    <section>
+      <h2 className="mb-1 font-bold">Offers</h2>
+      {offers.data?.items.map((offer) => (
+        <p key={offer.id} className="flex gap-2 border-b border-line py-0.5">
+          {nameOf(offer.supplierId)}
+          <span className="text-steel">
+            {offer.condition}
+            {offer.pack > 1 ? `, pack of ${offer.pack}` : ''}
+          </span>
+          <span className="ml-auto">
+            <Money minor={offer.priceMinor} currency={offer.currency} />
+          </span>
+          <Button
+            tone="quiet"
+            onClick={() =>
+              void removeWithUndo(
+                'DELETE /offers/{id}',
+                { params: { id: offer.id } },
+                'The offer is in the trash.',
+              )
+            }
+          >
+            Remove
+          </Button>
+        </p>
+      ))}
+      <Folded words="Add an offer">
+        <Form
+          id={`offer-${part.id}`}
+          columns={1}
+          fields={[
+            {
+              name: 'supplierId',
+              label: 'Supplier',
+              type: 'select',
+              required: true,
+              options: suppliers.map((one) => ({
+                value: one.id,
+                words: `${one.name}, ${one.currency}`,
+              })),
+            },
+            { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+            {
+              name: 'priceMinor',
+              label: 'Price a pack',
+              type: 'money',
+              required: true,
+              currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+            },
+            { name: 'taxIncluded', label: 'Price includes tax', type: 'check' },
+            { name: 'pack', label: 'Pack', type: 'number', whole: true },
+            { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
+            { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
+            { name: 'condition', label: 'Condition', type: 'text' },
+          ]}
+          initial={{
+            supplierId: suppliers[0]?.id,
+            currency: suppliers[0]?.currency ?? 'EUR',
+            taxIncluded: true,
+            pack: 1,
+            condition: 'new',
+          }}
+          action="Add offer"
+          submit={async ({ pack, condition, ...values }) => {
+            await act(
+              () =>
+                call('POST /offers', {
+                  body: {
+                    ...values,
+                    partId: part.id,
+                    pack: pack ?? 1,
+                    condition: condition ?? 'new',
+                  },
+                }),
+              'Offer added.',
+            )
+          }}
+        />
+      </Folded>
+    </section>
+  )
+}

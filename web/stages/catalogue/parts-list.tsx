@@ -1,0 +1,122 @@
+import { useState } from 'react'
+import { Link, useSearchParams } from 'react-router'
+import type { Answer } from '../../../contract/asked.ts'
+import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
+import { useAnswer } from '../../api/answer.ts'
+import type { Column } from '../../components/table/column.ts'
+import { DataTable } from '../../components/table/data-table.tsx'
+import { Button, ButtonLink, Empty, Loaded } from '../../components/ui.tsx'
+
+type PartRow = Answer<'GET /parts'>['items'][number]
+
+const COLUMNS: readonly Column<PartRow>[] = [
+  {
+    id: 'name',
+    head: 'Part',
+    isFixed: true,
+    value: (part) => part.name,
+    cell: (part) => (
+      <Link
+        to={`/catalogue/parts/${encodeURIComponent(part.id)}`}
+        className="font-semibold text-accent underline underline-offset-2"
+      >
+        {part.name}
+      </Link>
+    ),
+  },
+  { id: 'kind', head: 'Kind', value: (part) => kindWords(part.kind) },
+  {
+    id: 'years',
+    head: 'Years',
+    className: 'figure',
+    value: (part) => [part.fromYear, part.toYear].filter(Boolean).join('–') || null,
+  },
+  {
+    id: 'mass',
+    head: 'Mass, kg',
+    align: 'right',
+    isAside: true,
+    value: (part) => (part.massG === null ? null : part.massG / 1000),
+  },
+  {
+    id: 'numbers',
+    head: 'Numbers',
+    className: 'figure',
+    value: (part) => part.numbers.join(', '),
+  },
+  { id: 'note', head: 'Note', isAside: true, value: (part) => part.note },
+]
+
+const FIRST = 200
+
+/** Parts by kind, searched by name or number among all there are. */
+export function PartsList() {
+  const [params, setParams] = useSearchParams()
+  const [limit, setLimit] = useState(FIRST)
+  const kind = params.get('kind') ?? ''
+  const q = params.get('q') ?? ''
+  const put = (name: string, value: string): void =>
+    setParams(
+      (before) => {
+        if (value === '') before.delete(name)
+        else before.set(name, value)
+        return before
+      },
+      { replace: true },
+    )
+  const parts = useAnswer('GET /parts', {
+    query: { limit, kind: kind || undefined, q: q || undefined },
+  })
+  return (
+    <Loaded of={parts} what="the parts">
+      {({ items, next }) =>
+        items.length === 0 && !q && !kind ? (
+          <Empty
+            action={
+              <ButtonLink to="/catalogue/new/part" tone="main">
+                Add a part
+              </ButtonLink>
+            }
+          >
+            The catalogue is empty. Add a vehicle, an engine and a transmission by typing what was
+            measured; leave out what is not known.
+          </Empty>
+        ) : (
+          <>
+            <DataTable
+              id="parts"
+              what="parts"
+              isMain
+              rows={items}
+              columns={COLUMNS}
+              keyOf={(part) => part.id}
+              search={{ words: q, onSearch: (words) => put('q', words) }}
+              isPartial={next !== null}
+            >
+              <label className="flex items-center gap-2">
+                Kind
+                <select
+                  value={kind}
+                  onChange={(event) => put('kind', event.target.value)}
+                  className="rounded border border-steel bg-ground px-2 py-1"
+                >
+                  <option value="">All</option>
+                  {Object.entries(PART_KINDS).map(([id, { words }]) => (
+                    <option key={id} value={id}>
+                      {words}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            </DataTable>
+            {next && (
+              <div className="p-4">
+                <Button onClick={() => setLimit(Math.min(1000, limit + 400))}>Show more</Button>
+              </div>
+            )}
+          </>
+        )
+      }
+    </Loaded>
+  )
+}

@@ -1,0 +1,101 @@
+import type { SourcingView } from '../../../contract/answers/planning.ts'
+import { call } from '../../api/client.ts'
+import { act } from '../../api/hooks.ts'
+import { Button, Money, SheetHead } from '../../components/ui.tsx'
+import { numberWords } from '../parts/words.ts'
+
+/** A line of the plan. */
+export type Line = SourcingView['lines'][number]
+
+/** What was chosen for a line, and what else there was. */
+export function WhyThis({
+  build,
+  view,
+  line,
+  onLock,
+  onClose,
+}: {
+  build: string
+  view: SourcingView
+  line: Line
+  onLock: () => void
+  onClose: () => void
+}) {
+  const unit = line.bundle ? null : line.costMinor
+  const lock = (way: 'in' | 'out', rival: Line['rivals'][number]): Promise<boolean> =>
+    act(
+      () =>
+        call('POST /builds/{id}/locks', {
+          params: { id: build },
+          body: {
+            way,
+            ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }),
+          },
+        }),
+      'Locked. Solve again to see what it costs.',
+    )
+  return (
+    <aside aria-label={`Why this: ${line.words}`} className="flex flex-col gap-3">
+      <SheetHead title={line.words} onClose={onClose} />
+      <p>{line.source?.words}</p>
+      <p className="text-steel">
+        {line.bundle
+          ? `It comes with ${line.bundleName}, whose price is counted once; on this line only its strip labour.`
+          : `The plan as a whole is cheapest with it: a lower price elsewhere can cost a second shipping charge or lose a free-over.`}
+      </p>
+      <div className="flex gap-2">
+        <Button onClick={onLock}>Keep this</Button>
+        <Button
+          onClick={() =>
+            void act(
+              () =>
+                call('POST /builds/{id}/locks', {
+                  params: { id: build },
+                  body: line.bundle
+                    ? { way: 'out', bundle: line.bundle }
+                    : { way: 'out', candidate: line.candidate },
+                }),
+              'Left out. Solve again.',
+            )
+          }
+        >
+          Leave this out
+        </Button>
+      </div>
+      <h3 className="font-bold">What else there was</h3>
+      {line.rivals.length === 0 && <p className="text-steel">Nothing else meets this line.</p>}
+      <ul className="max-h-[46vh] overflow-y-auto">
+        {line.rivals.map((rival) => (
+          <li key={rival.id} className="border-b border-line py-1.5">
+            <div className="flex gap-2">
+              {rival.words}
+              <span className="ml-auto">
+                {rival.minor === null ? (
+                  <span className="text-steel">in the bundle</span>
+                ) : (
+                  <Money minor={rival.minor} currency={view.currency} />
+                )}
+              </span>
+            </div>
+            <div className="flex items-center text-steel">
+              {numberWords(rival.number)}
+              {rival.minor !== null && unit !== null
+                ? ` · ${rival.minor - unit >= 0 ? '+' : '−'}${(Math.abs(rival.minor - unit) / 100).toFixed(2)} by itself`
+                : ''}
+              <span className="ml-auto">
+                <Button tone="quiet" onClick={() => void lock('in', rival)}>
+                  Take this
+                </Button>
+              </span>
+            </div>
+          </li>
+        ))}
+      </ul>
+      {line.rivalCount > line.rivals.length && (
+        <p className="text-steel">
+          {line.rivalCount - line.rivals.length} more, none cheaper than the last shown.
+        </p>
+      )}
+    </aside>
+  )
+}

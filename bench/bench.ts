@@ -1,4 +1,4 @@
-import { writeFileSync } from 'node:fs'
+import { readFileSync, writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { benchGrowth } from './growth.ts'
 import { benchImport } from './import.ts'
@@ -28,5 +28,8 @@ for (const row of rows)
   console.log(
     `${row.name.padEnd(62)} ${String(row.value).padStart(9)} ${row.unit.padEnd(7)} ${row.goal === null ? '' : `goal ${row.better === 'lower' ? '≤' : '≥'} ${row.goal}: ${saysOf(row)}`}${row.percentile ? ` (${row.percentile} of ${row.runs})` : ''}`,
   )
-writeFileSync('bench/latest.json', `${JSON.stringify(rows, null, 1)}\n`)
+// What was not run now stays as it was last measured.
+const kept: readonly Row[] = JSON.parse(readFileSync('bench/latest.json', 'utf8'))
+const latest = new Map([...kept, ...rows].map((row) => [row.name, row]))
+writeFileSync('bench/latest.json', `${JSON.stringify([...latest.values()], null, 1)}\n`)
 process.exit(0)

@@ -1,4 +1,4 @@
-import { readFileSync, writeFileSync } from 'node:fs'
+import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { benchGrowth } from './growth.ts'
 import { benchImport } from './import.ts'
@@ -8,6 +8,7 @@ import { benchPeople } from './people.ts'
 import { type Row, saysOf } from './row.ts'
 import { benchSourcing } from './sourcing.ts'
 import { benchStart } from './start.ts'
+import { benchTable } from './table.ts'
 
 const BENCHES = {
   people: benchPeople,
@@ -16,6 +17,7 @@ const BENCHES = {
   sourcing: benchSourcing,
   import: benchImport,
   start: benchStart,
+  table: benchTable,
   growth: benchGrowth,
 }
 
@@ -29,7 +31,8 @@ for (const row of rows)
     `${row.name.padEnd(62)} ${String(row.value).padStart(9)} ${row.unit.padEnd(7)} ${row.goal === null ? '' : `goal ${row.better === 'lower' ? '≤' : '≥'} ${row.goal}: ${saysOf(row)}`}${row.percentile ? ` (${row.percentile} of ${row.runs})` : ''}`,
   )
 // What was not run now stays as it was last measured.
-const kept: readonly Row[] = JSON.parse(readFileSync('bench/latest.json', 'utf8'))
+const LATEST = 'bench/latest.json'
+const kept: readonly Row[] = existsSync(LATEST) ? JSON.parse(readFileSync(LATEST, 'utf8')) : []
 const latest = new Map([...kept, ...rows].map((row) => [row.name, row]))
-writeFileSync('bench/latest.json', `${JSON.stringify([...latest.values()], null, 1)}\n`)
+writeFileSync(LATEST, `${JSON.stringify([...latest.values()], null, 1)}\n`)
 process.exit(0)

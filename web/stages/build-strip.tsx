@@ -1,8 +1,14 @@
+import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { PairingDetail } from '../../contract/answers/pairings.ts'
 import { JOINTS } from '../../core/joints/index.ts'
+import { effective } from '../../core/pairing/order.ts'
 import { useBuild, usePairing } from '../api/hooks.ts'
+import { JointShape } from '../components/joint-shape.tsx'
+import { Button } from '../components/ui.tsx'
 import { Strip } from '../drawing/strip.tsx'
+
+const shortOf = (joint: string): string => JOINTS.find(({ id }) => id === joint)?.short ?? joint
 
 /** The strip of one pairing. */
 export function PairingStrip({
@@ -16,7 +22,7 @@ export function PairingStrip({
 }) {
   const joints = pairing.joints.map(({ joint, bare, closed }) => ({
     joint,
-    short: JOINTS.find(({ id }) => id === joint)?.short ?? joint,
+    short: shortOf(joint),
     code: bare.code,
     closed: closed?.code ?? null,
     evidence: bare.evidence,
@@ -24,7 +30,9 @@ export function PairingStrip({
   return <Strip strip={pairing.strip} selected={selected} onSelect={onSelect} joints={joints} />
 }
 
-/** The strip of the build's chosen pairing; a joint leads to its why sheet. */
+const FOLDED = 'strip:folded'
+
+/** The strip of the build's chosen pairing, or one line of what is not settled on it; a joint leads to its why sheet. */
 export function BuildStrip({
   build,
   selected = null,
@@ -33,18 +41,68 @@ export function BuildStrip({
   selected?: string | null
 }) {
   const navigate = useNavigate()
+  const [isFolded, setFolded] = useState(() => localStorage.getItem(FOLDED) !== 'no')
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
   if (!pairing) return null
+  const open = (joint: string): void =>
+    void navigate(
+      `/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`,
+    )
+  const fold = (to: boolean): void => {
+    localStorage.setItem(FOLDED, to ? 'yes' : 'no')
+    setFolded(to)
+  }
   return (
-    <PairingStrip
-      pairing={pairing}
-      selected={selected}
-      onSelect={(joint) =>
-        navigate(
-          `/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`,
-        )
-      }
-    />
+    <div className="print:hidden">
+      {!isFolded && <PairingStrip pairing={pairing} selected={selected} onSelect={open} />}
+      <div className="flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-1">
+        {isFolded && <Unsettled pairing={pairing} selected={selected} onSelect={open} />}
+        <span className="ml-auto">
+          <Button tone="quiet" aria-expanded={!isFolded} onClick={() => fold(!isFolded)}>
+            {isFolded ? 'Show the train' : 'Fold the train'}
+          </Button>
+        </span>
+      </div>
+    </div>
+  )
+}
+
+/** Joints that are not settled by name, and how many are. */
+function Unsettled({
+  pairing,
+  selected,
+  onSelect,
+}: {
+  pairing: PairingDetail
+  selected: string | null
+  onSelect: (joint: string) => void
+}) {
+  const read = pairing.joints.map((one) => ({ ...one, code: effective(one).code }))
+  const mates = read.filter(({ code }) => code === 'fits')
+  return (
+    <>
+      {mates.length > 0 && (
+        <span className="flex items-center gap-1.5 text-steel">
+          <JointShape code="fits" /> <span className="figure">{mates.length}</span> mate
+        </span>
+      )}
+      {read
+        .filter(({ code }) => code !== 'fits')
+        .map(({ joint, title, code, bare }) => (
+          <button
+            key={joint}
+            type="button"
+            aria-current={joint === selected || undefined}
+            onClick={() => onSelect(joint)}
+            className="inline-flex items-center gap-1.5 hover:bg-bench aria-[current]:font-semibold"
+          >
+            <JointShape code={code} evidence={bare.evidence} />{' '}
+            <abbr title={title} className="no-underline">
+              {shortOf(joint)}
+            </abbr>
+          </button>
+        ))}
+    </>
   )
 }

@@ -1,9 +1,10 @@
 import { useTable } from '@tanstack/react-table'
 import clsx from 'clsx'
-import { type ReactNode, useMemo, useRef } from 'react'
+import { type ReactNode, useCallback, useMemo, useRef } from 'react'
 import { type Column, definitionOf, features, holds } from './column.ts'
 import { saveCsv } from './save-csv.ts'
 import { TableHead } from './table-head.tsx'
+import { TableRow } from './table-row.tsx'
 import { useTableState } from './table-state.ts'
 import { TableTools } from './table-tools.tsx'
 import { usePrinting } from './use-printing.ts'
@@ -85,7 +86,14 @@ export function DataTable<R extends object>({
   const body = useRef<HTMLTableSectionElement>(null)
   const isPrinting = usePrinting()
   const view = useRowWindow(body, shown.length, isPrinting)
-  const visible = table.getVisibleLeafColumns().map((column) => byId.get(column.id)!)
+  const { visibility } = state
+  const visible = useMemo(
+    () => columns.filter(({ id: one }) => visibility[one] !== false),
+    [columns, visibility],
+  )
+  const opener = useRef(onOpen)
+  opener.current = onOpen
+  const open = useCallback((row: R): void => opener.current?.(row), [])
   const written = visible.filter(({ isActions }) => !isActions)
 
   return (
@@ -141,53 +149,18 @@ export function DataTable<R extends object>({
         </thead>
         <tbody ref={body} onKeyDown={walk}>
           {view.abovePx > 0 && <Room px={view.abovePx} />}
-          {shown.slice(view.first, view.last + 1).map((row, i) => {
-            const held = row.original
-            return (
-              <tr
-                key={row.id}
-                ref={view.measure}
-                data-index={view.first + i}
-                aria-rowindex={view.first + i + 2}
-                aria-selected={isMarked ? isMarked(held) : undefined}
-                tabIndex={onOpen ? 0 : -1}
-                className={clsx(
-                  'scroll-my-9 border-b border-line align-top outline-offset-[-2px]',
-                  onOpen && 'cursor-pointer hover:bg-bench',
-                  isMarked?.(held) && 'bg-bench',
-                )}
-                onClick={(event) => {
-                  if (
-                    onOpen &&
-                    !(event.target as Element).closest('a, button, input, select, label')
-                  )
-                    onOpen(held)
-                }}
-                onKeyDown={(event) => {
-                  if (event.key !== 'Enter' || event.target !== event.currentTarget || !onOpen)
-                    return
-                  // Or what opens and takes the focus would be pressed by the same key.
-                  event.preventDefault()
-                  onOpen(held)
-                }}
-              >
-                {visible.map((column) => (
-                  <td
-                    key={column.id}
-                    className={clsx(
-                      'py-1.5 pr-3',
-                      isMain ? 'first:pl-4 last:pr-4' : 'last:pr-0',
-                      column.align === 'right' && 'whitespace-nowrap text-right',
-                      column.align === 'right' && !column.isActions && 'figure',
-                      column.className,
-                    )}
-                  >
-                    {column.cell ? column.cell(held) : column.value(held)}
-                  </td>
-                ))}
-              </tr>
-            )
-          })}
+          {shown.slice(view.first, view.last + 1).map((row, i) => (
+            <TableRow
+              key={row.id}
+              row={row.original}
+              index={view.first + i}
+              columns={visible}
+              measure={view.measure}
+              isEdged={isMain}
+              isMarked={isMarked?.(row.original)}
+              onOpen={onOpen ? open : null}
+            />
+          ))}
           {view.belowPx > 0 && <Room px={view.belowPx} />}
           {shown.length === 0 && (
             <tr>

@@ -4,6 +4,7 @@ import { type RefObject, useLayoutEffect, useState } from 'react'
 /** Fewer than these are drawn whole. */
 const MANY = 150
 const GUESS_PX = 34
+const NOTHING = (): void => undefined
 
 /** Which rows are drawn. */
 export interface RowWindow {
@@ -13,7 +14,6 @@ export interface RowWindow {
   readonly abovePx: number
   readonly belowPx: number
   readonly measure: (row: HTMLElement | null) => void
-  readonly show: (index: number) => void
 }
 
 /** Of a long list the rows that can be seen, and room for the rest. */
@@ -24,19 +24,25 @@ export function useRowWindow(
 ): RowWindow {
   const [above, setAbove] = useState(0)
   const scroller = (): HTMLElement | null => body.current?.closest('main') ?? null
+  // biome-ignore lint/correctness/useExhaustiveDependencies: what stands above may have changed with the list.
   useLayoutEffect(() => {
-    const main = scroller()
-    if (!main || !body.current) return
-    const top =
-      body.current.getBoundingClientRect().top - main.getBoundingClientRect().top + main.scrollTop
-    setAbove((before) => (Math.abs(before - top) < 1 ? before : top))
-  })
+    const look = (): void => {
+      const main = scroller()
+      if (!main || !body.current) return
+      const { top } = body.current.getBoundingClientRect()
+      setAbove(top - main.getBoundingClientRect().top + main.scrollTop)
+    }
+    look()
+    window.addEventListener('resize', look)
+    return () => window.removeEventListener('resize', look)
+  }, [count, isWhole])
   const isWindowed = count > MANY && !isWhole
   const virtual = useVirtualizer({
     count: isWindowed ? count : 0,
     getScrollElement: scroller,
     estimateSize: () => GUESS_PX,
-    overscan: 12,
+    overscan: 8,
+    useFlushSync: false,
     scrollMargin: above,
   })
   if (!isWindowed)
@@ -45,8 +51,7 @@ export function useRowWindow(
       last: count - 1,
       abovePx: 0,
       belowPx: 0,
-      measure: () => undefined,
-      show: () => undefined,
+      measure: NOTHING,
     }
   const items = virtual.getVirtualItems()
   const [head, tail] = [items[0], items.at(-1)]
@@ -56,6 +61,5 @@ export function useRowWindow(
     abovePx: head ? head.start - above : 0,
     belowPx: tail ? virtual.getTotalSize() - (tail.end - above) : virtual.getTotalSize(),
     measure: virtual.measureElement,
-    show: (index) => virtual.scrollToIndex(index),
   }
 }

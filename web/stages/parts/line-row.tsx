@@ -50,7 +50,7 @@ export function LineRow({
       <td className="figure py-1.5 text-right">
         {line.task ? `${line.task.hours} h` : line.quantity}
       </td>
-      <td className="max-w-[220px] py-1.5 pl-4">
+      <td className="max-w-[220px] py-1.5 pl-4 pr-3">
         {line.source ? (
           line.source.words
         ) : (

@@ -31,6 +31,10 @@ test('a long list is drawn as it is scrolled, walked by keys, searched, put in o
   await page.getByRole('button', { name: 'Shipping' }).press('Enter')
   await expect(page).toHaveURL(/sort=-shipping/)
   await expect(page.getByRole('row').nth(1)).toContainText('Skarvik Drivetrain')
+  // However fast somebody types, every letter counts.
+  await page.getByRole('searchbox').pressSequentially('harbour breakers', { delay: 4 })
+  await expect(page).toHaveURL(/filter=harbour\+breakers/)
+  await expect(page.getByRole('searchbox')).toHaveValue('harbour breakers')
   await page.getByRole('searchbox').fill('quay')
   await expect(page.getByText('2 of 6 suppliers')).toBeVisible()
   await page.reload()

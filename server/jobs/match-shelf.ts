@@ -9,8 +9,8 @@ export type KeptMatch = readonly [key: string, match: Uint8Array]
 const TABLE = 'patternMatch'
 /** Rows in one statement. */
 const AT_ONCE = 200
-/** How many are read back at a start: the newest. */
-const MOST = 50_000
+/** More are not kept, nor read back at a start: then it begins anew. */
+const MOST = 20_000
 /** How long finds are gathered before they are handed over. */
 const TOGETHER_MS = 500
 
@@ -26,7 +26,6 @@ export async function readMatches(
 ): Promise<MatchShelf> {
   const rows: { key: string; match: Buffer }[] = await knex(TABLE)
     .where({ search: SEARCH })
-    .orderBy('rowid', 'desc')
     .limit(MOST)
     .select('key', 'match')
   const known = new Map(rows.map(({ key, match }) => [key, match]))
@@ -47,9 +46,11 @@ export async function readMatches(
   }
 }
 
-/** Writes what was found; what an older search found goes. */
+/** Writes what was found; what an older search found goes, and all of it where there is too much. */
 export async function writeMatches(knex: Knex, found: readonly KeptMatch[]): Promise<void> {
   await knex(TABLE).whereNot({ search: SEARCH }).delete()
+  const [held] = (await knex(TABLE).count({ n: '*' })) as { n: number }[]
+  if (held!.n + found.length > MOST) await knex(TABLE).delete()
   for (let from = 0; from < found.length; from += AT_ONCE) {
     const rows = found
       .slice(from, from + AT_ONCE)

@@ -56,6 +56,7 @@ export function Form<const F extends readonly FieldSpec[]>({
   const texts = (): Values =>
     Object.fromEntries(fields.map((spec) => [spec.name, toText(spec, initial[spec.name], initial)]))
   const [fault, setFault] = useState('')
+  const [isSaved, setSaved] = useState(false)
   const [clashes, setClashes] = useState<readonly Clash[]>([])
   const stored = texts()
   const base = useRef<Values>(readDraft(id)?.base ?? stored)
@@ -102,6 +103,7 @@ export function Form<const F extends readonly FieldSpec[]>({
     if (wrong) return
     try {
       await submit(values as ValuesOf<F>)
+      setSaved(true)
       base.current = typed
       reset(typed)
       // Last: resetting is a change too, and would leave a draft behind.
@@ -136,6 +138,11 @@ export function Form<const F extends readonly FieldSpec[]>({
         <Button type="submit" tone="main" disabled={formState.isSubmitting}>
           {action}
         </Button>
+        {isSaved && !formState.isDirty && (
+          <span role="status" className="text-steel">
+            Saved.
+          </span>
+        )}
         {hasDraft && keepsDraft && (
           <Button
             tone="quiet"

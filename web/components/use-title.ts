@@ -9,5 +9,9 @@ export function useTitle(page: string): void {
   const words = [page, build && name, 'Junket'].filter(Boolean).join(' · ')
   useEffect(() => {
     document.title = words
+    // A page that says nothing of itself does not go by the name of the one before.
+    return () => {
+      document.title = 'Junket'
+    }
   }, [words])
 }

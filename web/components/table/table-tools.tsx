@@ -2,6 +2,7 @@ import { ChevronDown } from 'lucide-react'
 import { DropdownMenu } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { Button } from '../ui.tsx'
+import { SearchInput } from './search-input.tsx'
 
 /** A column that can be chosen. */
 export interface Toggle {
@@ -41,13 +42,7 @@ export const TableTools = ({
   >
     <label className="flex items-center gap-2">
       Find
-      <input
-        type="search"
-        value={filter}
-        onChange={(event) => onFilter(event.target.value)}
-        placeholder={`in ${what}`}
-        className="w-44 rounded border border-steel bg-ground px-2 py-1"
-      />
+      <SearchInput words={filter} onSearch={onFilter} placeholder={`in ${what}`} />
     </label>
     {children}
     <span className="text-steel" role="status">

@@ -48,6 +48,8 @@ const COLUMNS: readonly Column<PartRow>[] = [
 ]
 
 const FIRST = 200
+/** As many as are answered at once. */
+const MOST = 1000
 
 /** Parts by kind, searched by name or number among all there are. */
 export function PartsList() {
@@ -111,7 +113,14 @@ export function PartsList() {
             </DataTable>
             {next && (
               <div className="p-4">
-                <Button onClick={() => setLimit(Math.min(1000, limit + 400))}>Show more</Button>
+                {limit < MOST ? (
+                  <Button onClick={() => setLimit(Math.min(MOST, limit + 400))}>Show more</Button>
+                ) : (
+                  <p className="text-steel">
+                    These are the first {MOST}. Search by name or number, or choose a kind, to see
+                    the others.
+                  </p>
+                )}
               </div>
             )}
           </>

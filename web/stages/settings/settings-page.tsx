@@ -109,8 +109,10 @@ function UnitChoices({ units }: { units: Units }) {
                       checked={chosen.shown(stored, units[stored] ?? stored) === choice}
                       onChange={() =>
                         void chosen.say(stored, choice, () =>
-                          act(() =>
-                            call('PATCH /settings', { body: { units: { [stored]: choice } } }),
+                          act(
+                            () =>
+                              call('PATCH /settings', { body: { units: { [stored]: choice } } }),
+                            `Saved: shown in ${choice}.`,
                           ),
                         )
                       }

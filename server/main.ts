@@ -58,7 +58,7 @@ async function main(): Promise<void> {
   )
   // The thread that plans reads the shop in before anybody asks.
   setTimeout(
-    () => void jobs.gate.enter(() => jobs.readings.warm(store)).catch(() => undefined),
+    () => void jobs.readings.warm(store, (work) => jobs.gate.enter(work)).catch(() => undefined),
     WARM_AFTER_MS,
   ).unref()
   server.on('error', (error: NodeJS.ErrnoException) =>

@@ -1,3 +1,4 @@
+import { setTimeout } from 'node:timers/promises'
 import type { MessagePort, Worker } from 'node:worker_threads'
 import { onChange } from '../database/changes.ts'
 import type { Store } from '../database/store.ts'
@@ -18,6 +19,7 @@ type Bytes = Uint8Array<ArrayBuffer>
 /** Of a larger shop nothing is judged before it is asked for: it would be in the way of whoever asks. */
 const MOST_WARMED = 3000
 const BUILDS_WARMED = 5
+const PAUSE_MS = 1500
 /** Answers kept until something changes. */
 const MOST_KEPT = 200
 
@@ -30,6 +32,7 @@ export class ReadingThread {
   #file = ''
   #stopHearing = (): void => {}
   #last = 0
+  #askedAt = 0
   readonly #waiting = new Map<number, Waiting>()
   /** What was asked since the last change: many look at the same. */
   readonly #kept = new Map<
@@ -58,6 +61,7 @@ export class ReadingThread {
     name: N,
     ...args: Asked<N>
   ): Promise<Sent<Answer<N>>> {
+    this.#askedAt = performance.now()
     return new Response(await this.#once(store, name, args), {
       headers: { 'content-type': 'application/json' },
     })
@@ -81,14 +85,23 @@ export class ReadingThread {
     return kept.answer
   }
 
-  /** Reads what is asked first before anybody asks: the builds and, of a shop that is read in seconds, their pairings. */
-  async warm(store: Store): Promise<void> {
+  /**
+   * Reads what is asked first before anybody asks: the builds and, of a shop that is read in seconds, their pairings.
+   * @param enter goes through the gate with each reading, not with the pauses between
+   */
+  async warm(store: Store, enter: <T>(work: () => Promise<T>) => Promise<T>): Promise<void> {
     if (store.file === null) return
-    await this.json(store, 'builds')
+    await enter(() => this.#once(store, 'builds', []))
     const { parts } = (await store.root('part').count({ parts: '*' }).first()) as { parts: number }
     if (parts > MOST_WARMED) return
-    for (const { id } of (await store.list('build')).slice(0, BUILDS_WARMED))
-      await this.json(store, 'pairings', id)
+    for (const { id } of (await store.list('build')).slice(0, BUILDS_WARMED)) {
+      // Whoever is at work comes first: a grid is judged in a pause.
+      while (this.#waiting.size > 0 || performance.now() - this.#askedAt < PAUSE_MS)
+        await setTimeout(PAUSE_MS / 4, undefined, { ref: false })
+      if (!this.#worker) return
+      // As it is asked without saying how many.
+      await enter(() => this.#once(store, 'pairings', [id, undefined]))
+    }
   }
 
   async close(): Promise<void> {
@@ -98,7 +111,7 @@ export class ReadingThread {
     if (!worker) return
     const gone = new Promise<void>((done) => worker.once('exit', () => done()))
     worker.postMessage('close' satisfies ToReading)
-    await Promise.race([gone, new Promise((late) => setTimeout(late, PATIENCE_MS).unref())])
+    await Promise.race([gone, setTimeout(PATIENCE_MS, undefined, { ref: false })])
     await worker.terminate()
   }
 

@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { PairingDetail } from '../../contract/answers/pairings.ts'
+import { CODES } from '../../core/joints/code.ts'
 import { JOINTS } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { useBuild, usePairing } from '../api/hooks.ts'
@@ -68,7 +69,10 @@ export function BuildStrip({
   )
 }
 
-/** Joints that are not settled by name, and how many are. */
+/** More than these are counted by what they read, so that they stay on one line. */
+const NAMED = 6
+
+/** Joints that are not settled, by name or counted, and how many are. */
 function Unsettled({
   pairing,
   selected,
@@ -80,6 +84,7 @@ function Unsettled({
 }) {
   const read = pairing.joints.map((one) => ({ ...one, code: effective(one).code }))
   const mates = read.filter(({ code }) => code === 'fits')
+  const open = read.filter(({ code }) => code !== 'fits')
   return (
     <>
       {mates.length > 0 && (
@@ -87,22 +92,38 @@ function Unsettled({
           <JointShape code="fits" /> <span className="figure">{mates.length}</span> mate
         </span>
       )}
-      {read
-        .filter(({ code }) => code !== 'fits')
-        .map(({ joint, title, code, bare }) => (
-          <button
-            key={joint}
-            type="button"
-            aria-current={joint === selected || undefined}
-            onClick={() => onSelect(joint)}
-            className="inline-flex items-center gap-1.5 hover:bg-bench aria-[current]:font-semibold"
-          >
-            <JointShape code={code} evidence={bare.evidence} />{' '}
-            <abbr title={title} className="no-underline">
-              {shortOf(joint)}
-            </abbr>
-          </button>
-        ))}
+      {open.length > NAMED
+        ? CODES.flatMap((code) => {
+            const of = open.filter((one) => one.code === code)
+            const [first] = of
+            return first
+              ? [
+                  <button
+                    key={code}
+                    type="button"
+                    title={of.map(({ title }) => title).join(', ')}
+                    onClick={() => onSelect(first.joint)}
+                    className="inline-flex items-center gap-1.5 hover:bg-bench"
+                  >
+                    <JointShape code={code} word /> <span className="figure">{of.length}</span>
+                  </button>,
+                ]
+              : []
+          })
+        : open.map(({ joint, title, code, bare }) => (
+            <button
+              key={joint}
+              type="button"
+              aria-current={joint === selected || undefined}
+              onClick={() => onSelect(joint)}
+              className="inline-flex items-center gap-1.5 hover:bg-bench aria-[current]:font-semibold"
+            >
+              <JointShape code={code} evidence={bare.evidence} />{' '}
+              <abbr title={title} className="no-underline">
+                {shortOf(joint)}
+              </abbr>
+            </button>
+          ))}
     </>
   )
 }

@@ -1,5 +1,6 @@
 import { useState } from 'react'
 import { Link, useParams } from 'react-router'
+import { toast } from 'sonner'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { Dialog } from '../../components/dialog.tsx'
@@ -219,6 +220,7 @@ export function Component() {
                       },
                     })
                     await refresh()
+                    toast(`${editing.name} is saved.`)
                     setEditingId(null)
                   }}
                 />

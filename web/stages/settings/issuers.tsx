@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
 import type { Answer } from '../../../contract/asked.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -110,6 +111,7 @@ export function Issuers() {
                 },
               })
               await refresh()
+              toast(`${editing.name} is saved.`)
               setEditingId(null)
             }}
           />

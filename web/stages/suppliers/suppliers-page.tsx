@@ -1,4 +1,5 @@
 import { useMemo, useState } from 'react'
+import { toast } from 'sonner'
 import type { Supplier } from '../../../contract/answers/rows.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -170,6 +171,7 @@ export function Component() {
                     body: { version: editing.version, ...values },
                   }))
               await refresh()
+              toast(`${values.name} is saved.`)
               setEditingId(null)
             }}
           />

@@ -17,7 +17,10 @@ export default defineConfig({
           isolate: false,
         },
       },
-      { extends: true, test: { name: 'pages', include: files('web') } },
+      {
+        extends: true,
+        test: { name: 'pages', include: files('web'), setupFiles: ['web/testing/browser.ts'] },
+      },
     ],
   },
 })

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { expect, test } from './junket.ts'
+import { choose, expect, test } from './junket.ts'
 
 /** How many lines the parts list says it has. */
 const lineCount = async (page: Page): Promise<number> =>
@@ -33,7 +33,7 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
   await expect(page.getByRole('heading', { name: 'Pilot: not measured' })).toBeVisible()
   await page.getByRole('button', { name: 'Record measurement' }).click()
   const dialog = page.getByRole('dialog')
-  await dialog.getByLabel('Value').selectOption('yes')
+  await choose(dialog.getByLabel('Value'), 'yes')
   await dialog.getByLabel('By whom').fill('Tove')
   await dialog.getByRole('button', { name: 'Record measurement' }).click()
   await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
@@ -42,7 +42,7 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
 
   await page.getByRole('link', { name: /^Parts/ }).click()
   const lines = await lineCount(page)
-  await page.getByRole('button', { name: /^Exhaust/ }).click()
+  await page.getByRole('row', { name: /^Exhaust/ }).click()
   await expect(page.getByRole('complementary', { name: 'Line: Exhaust' })).toContainText(
     'Its route past steering',
   )
@@ -61,7 +61,7 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
   await expect(page.getByRole('heading', { name: /^Proven for \d+ of \d+ lines/ })).toBeVisible({
     timeout: 120_000,
   })
-  await page.getByRole('button', { name: 'Adapter plate' }).click()
+  await page.getByRole('row', { name: /^Adapter plate/ }).click()
   await page.getByRole('button', { name: 'Keep this' }).click()
   await expect(page.getByText('changed since: solve again')).toBeVisible()
   await page.getByRole('button', { name: 'Solve again' }).click()

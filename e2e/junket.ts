@@ -4,7 +4,7 @@ import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import AxeBuilder from '@axe-core/playwright'
-import { test as base, expect, type Page } from '@playwright/test'
+import { test as base, expect, type Locator, type Page } from '@playwright/test'
 
 export interface Junket {
   readonly url: string
@@ -122,6 +122,10 @@ export async function expectAccessible(
   rules?: string[],
   within?: string,
 ): Promise<void> {
+  // What fades in or out has a contrast of its own, for a moment.
+  await page.waitForFunction(() =>
+    document.getAnimations().every(({ playState }) => playState !== 'running'),
+  )
   const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
@@ -137,3 +141,16 @@ export async function expectAccessible(
 }
 
 export { expect }
+
+/** Opens a list by its field and takes one of its options; one that is searched is typed into first. */
+export async function choose(
+  field: Locator,
+  words: string | RegExp,
+  search?: string,
+): Promise<void> {
+  const page = field.page()
+  await field.click()
+  if (search !== undefined) await page.getByPlaceholder('Name or part number').fill(search)
+  await page.getByRole('option', { name: words }).first().click()
+  await expect(page.getByRole('option')).toHaveCount(0)
+}

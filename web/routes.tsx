@@ -1,6 +1,14 @@
-import { createBrowserRouter } from 'react-router'
+import type { ComponentType } from 'react'
+import { createBrowserRouter, type RouteObject } from 'react-router'
 import { RouteError } from './shell/route-error.tsx'
 import { Shell } from './shell/shell.tsx'
+
+/** A page by its address; what goes wrong on it stands in its place. */
+const page = (path: string, lazy: () => Promise<{ Component: ComponentType }>): RouteObject => ({
+  path,
+  lazy,
+  errorElement: <RouteError />,
+})
 
 /** Lazy routes: each stage loads when it is first opened. */
 export const router = createBrowserRouter([
@@ -9,126 +17,32 @@ export const router = createBrowserRouter([
     hydrateFallbackElement: <p />,
     errorElement: <RouteError />,
     children: [
-      {
-        path: '/',
-        lazy: () => import('./stages/builds/builds-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/brief',
-        lazy: () => import('./stages/brief/brief-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/recipient',
-        lazy: () => import('./stages/recipient/recipient-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/recipient/card',
-        lazy: () => import('./stages/recipient/card-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/catalogue/parts/:part/trace',
-        lazy: () => import('./stages/catalogue/trace-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/pairing',
-        lazy: () => import('./stages/pairing/pairing-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/parts',
-        lazy: () => import('./stages/parts/parts-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/sourcing',
-        lazy: () => import('./stages/sourcing/sourcing-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/budget',
-        lazy: () => import('./stages/budget/budget-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/catalogue',
-        lazy: () => import('./stages/catalogue/catalogue-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/catalogue/new/:what',
-        lazy: () => import('./stages/catalogue/new-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/catalogue/parts/:part',
-        lazy: () => import('./stages/catalogue/part-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/catalogue/parts/:part/pattern',
-        lazy: () => import('./stages/catalogue/pattern-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/suppliers',
-        lazy: () => import('./stages/suppliers/suppliers-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/suppliers/import',
-        lazy: () => import('./stages/suppliers/import-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/settings',
-        lazy: () => import('./stages/settings/settings-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/shop',
-        lazy: () => import('./stages/shop/shop-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/start',
-        lazy: () => import('./stages/start/start-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/first',
-        lazy: () => import('./stages/start/first-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/donors',
-        lazy: () => import('./stages/donors/donors-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/donors/:donor/sheet',
-        lazy: () => import('./stages/donors/sheet-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/mating',
-        lazy: () => import('./stages/mating/mating-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/builds/:build/bench',
-        lazy: () => import('./stages/mating/bench-page.tsx'),
-        errorElement: <RouteError />,
-      },
-      {
-        path: '/safekeeping',
-        lazy: () => import('./stages/safekeeping/safekeeping-page.tsx'),
-        errorElement: <RouteError />,
-      },
+      page('/', () => import('./stages/builds/builds-page.tsx')),
+      page('/builds/:build/brief', () => import('./stages/brief/brief-page.tsx')),
+      page('/builds/:build/recipient', () => import('./stages/recipient/recipient-page.tsx')),
+      page('/builds/:build/recipient/card', () => import('./stages/recipient/card-page.tsx')),
+      page('/catalogue/parts/:part/trace', () => import('./stages/catalogue/trace-page.tsx')),
+      page('/builds/:build/pairing', () => import('./stages/pairing/pairing-page.tsx')),
+      page('/builds/:build/parts', () => import('./stages/parts/parts-page.tsx')),
+      page('/builds/:build/sourcing', () => import('./stages/sourcing/sourcing-page.tsx')),
+      page('/builds/:build/budget', () => import('./stages/budget/budget-page.tsx')),
+      page('/catalogue', () => import('./stages/catalogue/catalogue-page.tsx')),
+      page('/catalogue/new/:what', () => import('./stages/catalogue/new-page.tsx')),
+      page('/catalogue/parts/:part', () => import('./stages/catalogue/part-page.tsx')),
+      page('/catalogue/kits/:kit', () => import('./stages/catalogue/kit-page.tsx')),
+      page('/catalogue/donors/:donor', () => import('./stages/catalogue/donor-page.tsx')),
+      page('/catalogue/parts/:part/pattern', () => import('./stages/catalogue/pattern-page.tsx')),
+      page('/suppliers', () => import('./stages/suppliers/suppliers-page.tsx')),
+      page('/suppliers/import', () => import('./stages/suppliers/import-page.tsx')),
+      page('/settings', () => import('./stages/settings/settings-page.tsx')),
+      page('/builds/:build/shop', () => import('./stages/shop/shop-page.tsx')),
+      page('/start', () => import('./stages/start/start-page.tsx')),
+      page('/builds/:build/first', () => import('./stages/start/first-page.tsx')),
+      page('/builds/:build/donors', () => import('./stages/donors/donors-page.tsx')),
+      page('/builds/:build/donors/:donor/sheet', () => import('./stages/donors/sheet-page.tsx')),
+      page('/builds/:build/mating', () => import('./stages/mating/mating-page.tsx')),
+      page('/builds/:build/bench', () => import('./stages/mating/bench-page.tsx')),
+      page('/safekeeping', () => import('./stages/safekeeping/safekeeping-page.tsx')),
       { path: '*', lazy: () => import('./shell/not-found.tsx') },
     ],
   },

@@ -5,19 +5,7 @@ import { COUPLING_KINDS } from '../../core/pairing/coupling.ts'
 import type { Strip } from '../../core/pairing/strip.ts'
 import type { TorqueStep } from '../../core/pairing/torque-line.ts'
 import type { PlateDesign } from '../../core/patterns/plate.ts'
-import {
-  byName,
-  code,
-  dowel,
-  grade,
-  hole,
-  known,
-  list,
-  named,
-  point,
-  words,
-  zone,
-} from './basics.ts'
+import { byName, code, dowel, grade, hole, known, list, point, words, zone } from './basics.ts'
 import { closingSetShape, drawingId, jointResultShape, stripPlace } from './judging.ts'
 import { jointClaim } from './rows.ts'
 
@@ -43,6 +31,8 @@ const pairingRow = z
     open: z.number(),
     minutes: z.number(),
     hours: z.number(),
+    /** The least the pieces that close it cost, in the build's money; null where one has no price. */
+    piecesMinor: known,
     closedBy: words,
     marginNm: known,
   })
@@ -172,14 +162,17 @@ export const pairingDetail = z
     notes: words,
     torqueLine: list(torqueStep),
     plate: plate.nullable(),
-    transfer: z.strictObject({ partId: z.string().nullable(), choices: list(named) }),
+    transfer: z.strictObject({
+      partId: z.string().nullable(),
+      name: z.string().nullable(),
+      isOffered: z.boolean(),
+    }),
     coupling: list(
       z.strictObject({
         kind: z.enum(COUPLING_KINDS),
         words: z.string(),
         partId: z.string().nullable(),
         name: z.string().nullable(),
-        choices: list(named),
       }),
     ),
     strip,

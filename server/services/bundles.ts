@@ -2,6 +2,7 @@ import { groupBy } from '../../core/group.ts'
 import type { RowOf, Store } from '../database/store.ts'
 
 type Items = { kit: 'kitItem'; donor: 'donorItem' }
+type Item = Given & { readonly partId: string }
 type Given = Readonly<Record<string, unknown>>
 
 /** What comes together: kits, or donors, each with its items and the names of their parts. */
@@ -26,6 +27,18 @@ function bundlesOf<K extends keyof Items>(
   }
   const get = async (store: Store, id: string) =>
     (await withItems(store, [await store.get(kind, id)]))[0]!
+  /** What stays keeps its row: locks and plans name it by that. */
+  const putItems = async (tx: Store, id: string, items: readonly Item[]): Promise<void> => {
+    const before = new Map((await tx.list(table, { [column]: id })).map((one) => [one.partId, one]))
+    for (const item of items) {
+      const old = before.get(item.partId)
+      before.delete(item.partId)
+      if (!old) await tx.insert(table, { ...item, [column]: id })
+      else if (Object.entries(item).some(([name, value]) => old[name as 'id'] !== value))
+        await tx.update(table, old.id, old.version, item)
+    }
+    for (const { id: gone } of before.values()) await tx.remove(table, gone)
+  }
   return {
     list: async (store: Store) => withItems(store, await store.list(kind)),
     get,
@@ -46,14 +59,11 @@ function bundlesOf<K extends keyof Items>(
         version,
         items,
         ...patch
-      }: Given & { version: number; items?: readonly object[] | undefined },
+      }: Given & { version: number; items?: readonly Item[] | undefined },
     ) =>
       store.transaction(async (tx) => {
         await tx.update(kind, id, version, patch)
-        if (items) {
-          for (const old of await tx.list(table, { [column]: id })) await tx.remove(table, old.id)
-          for (const item of items) await tx.insert(table, { ...item, [column]: id })
-        }
+        if (items) await putItems(tx, id, items)
         return get(tx, id)
       }),
   }

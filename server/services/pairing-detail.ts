@@ -56,7 +56,6 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
               words: kindWords(kind),
               partId: part?.id ?? null,
               name: part?.name ?? null,
-              choices: others.map((one) => ({ id: one.id, name: one.name })),
             },
           ]
         : []
@@ -69,9 +68,8 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     plate: plateOf(train.engine, train.transmission, result, view.catalogue.tolerances),
     transfer: {
       partId: train.transfer?.id ?? null,
-      choices: view.catalogue
-        .ofKind('transfer-case')
-        .map((one) => ({ id: one.id, name: one.name })),
+      name: train.transfer?.name ?? null,
+      isOffered: view.catalogue.ofKind('transfer-case').length > 0,
     },
     strip: stripOf({ ...train, inserted }),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),

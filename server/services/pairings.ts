@@ -1,3 +1,4 @@
+import { paidPrice } from '../../core/money/offer-price.ts'
 import type { Heard } from '../../core/pairing/joint-claims.ts'
 import { byPromise, effective } from '../../core/pairing/order.ts'
 import type { PairingResult } from '../../core/pairing/pairing.ts'
@@ -125,11 +126,26 @@ export function pairingRows(view: BuildView, most = SHOWN) {
           sum + effective({ bare, closed }).tasks.reduce((total, task) => total + task.hours, 0),
         0,
       ),
+      piecesMinor: piecesFrom(view, result.chosen),
       closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
       marginNm: marginOf(result),
     }
   })
   return { items: items.sort(byPromise), of }
+}
+
+/** The least the pieces that close it are known to cost, each by itself or all in one kit; null where one has no price. */
+function piecesFrom(
+  { build, insertables, catalogue: { trade } }: BuildView,
+  parts: readonly string[],
+): number | null {
+  const money = { currency: build.currency, taxRate: build.taxRate }
+  const apart = parts.reduce((sum, part) => sum + insertables.cost(part), 0)
+  const together = trade.kits
+    .filter(({ items }) => parts.every((part) => items.some(({ partId }) => partId === part)))
+    .map((kit) => paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, money, trade.rates))
+  const least = Math.min(apart, ...together.map((price) => price ?? Infinity))
+  return parts.length === 0 ? 0 : Number.isFinite(least) ? least : null
 }
 
 /** The code shown of a joint: the computed one, or where that is unmeasured the claim's, at its grade. */

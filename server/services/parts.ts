@@ -28,7 +28,7 @@ import { shopDay } from './day.ts'
 
 export type PartInput = z.infer<typeof partInput>
 
-/** A page of parts by id, filtered by kind, owner or words in the name or numbers. */
+/** A page of parts by id, filtered by kind (several with commas between), owner or words in the name or numbers. */
 export async function listParts(
   store: Store,
   {
@@ -43,7 +43,7 @@ export async function listParts(
     .knex('part')
     .orderBy('id')
     .limit(limit + 1)
-  if (kind) query.where({ kind })
+  if (kind) query.whereIn('kind', kind.split(','))
   if (owner) query.where({ ownerId: owner })
   if (after) query.where('id', '>', after)
   if (q) {

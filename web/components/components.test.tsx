@@ -8,10 +8,12 @@ import type { Verdict } from '../../core/joints/verdict.ts'
 import type { Strip as StripData } from '../../core/pairing/strip.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { PORT_KINDS } from '../../core/ports/index.ts'
+import { METHODS } from '../../core/quantity/methods.ts'
 import { ApiProblem } from '../api/client.ts'
 import { Strip } from '../drawing/strip.tsx'
 import { MeasureDialog } from '../stages/pairing/measure-dialog.tsx'
 import { numberWords } from '../stages/parts/words.ts'
+import { choose } from '../testing/choose.ts'
 import { Form } from './form.tsx'
 import type { FieldSpec } from './form-values.ts'
 import { JointShape } from './joint-shape.tsx'
@@ -267,7 +269,7 @@ const measure = () =>
     </SWRConfig>,
   )
 
-test("measuring lists missing fields first, leads to Catalogue for a piece nobody named, and offers the method's ±", () => {
+test("measuring lists missing fields first, leads to Catalogue for a piece nobody named, and offers the method's ±", async () => {
   measure()
   const list = [...screen.getByRole('list', { name: 'Fields of this joint' }).children].map(
     (item) => item.textContent,
@@ -276,9 +278,9 @@ test("measuring lists missing fields first, leads to Catalogue for a piece nobod
   expect(list[1]).toContain('Bottom of the bore, Wick · missing · 6 min')
   expect(list[2]).toBe('Mouth of the bore, Wick')
   expect(screen.getByPlaceholderText('0.15')).toBeTruthy()
-  fireEvent.change(screen.getByLabelText('Method'), { target: { value: 'rule' } })
+  await choose('Method', METHODS.rule.words)
   expect(screen.getByPlaceholderText('0.5')).toBeTruthy()
-  expect((screen.getByLabelText('this very part') as HTMLInputElement).checked).toBe(true)
+  expect(screen.getByRole('radio', { name: 'this very part' }).ariaChecked).toBe('true')
 })
 
 test('a value that cannot be read is told before anything is sent', async () => {

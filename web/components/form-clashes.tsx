@@ -1,6 +1,50 @@
+import { useMemo, useRef } from 'react'
 import type { FieldSpec } from './form-values.ts'
 import type { Clash } from './merge.ts'
+import type { Column } from './table/column.ts'
+import { DataTable } from './table/data-table.tsx'
 import { Button } from './ui.tsx'
+
+const shownAs = (spec: FieldSpec | undefined, value: unknown): string => {
+  if (typeof value === 'boolean') return value ? 'yes' : 'no'
+  return spec?.type === 'select'
+    ? (spec.options.find((option) => option.value === value)?.words ?? 'Not said')
+    : String(value) || 'Nothing'
+}
+
+type Settle = (clash: Clash, take: boolean) => void
+
+function columnsOf(fields: readonly FieldSpec[], onSettle: Settle): readonly Column<Clash>[] {
+  const specOf = ({ name }: Clash): FieldSpec | undefined =>
+    fields.find((spec) => spec.name === name)
+  const labelOf = (clash: Clash): string => specOf(clash)?.label ?? clash.name
+  const side = (id: string, head: string, words: string, take: boolean): Column<Clash> => {
+    const value = (clash: Clash): string =>
+      shownAs(specOf(clash), take ? clash.theirs : clash.yours)
+    return {
+      id,
+      head,
+      value,
+      cell: (clash) => (
+        <>
+          <div className="whitespace-pre-wrap break-words">{value(clash)}</div>
+          <Button
+            tone="quiet"
+            aria-label={`${words}: ${labelOf(clash)}`}
+            onClick={() => onSettle(clash, take)}
+          >
+            {words}
+          </Button>
+        </>
+      ),
+    }
+  }
+  return [
+    { id: 'field', head: 'Field', isFixed: true, className: 'font-semibold', value: labelOf },
+    side('yours', 'Yours, not saved', 'Keep yours', false),
+    side('theirs', 'Theirs, saved', 'Take theirs', true),
+  ]
+}
 
 /** What two people changed at once, side by side. */
 export function Clashes({
@@ -10,17 +54,15 @@ export function Clashes({
 }: {
   clashes: readonly Clash[]
   fields: readonly FieldSpec[]
-  onSettle: (clash: Clash, take: boolean) => void
+  onSettle: Settle
 }) {
+  const latest = useRef(onSettle)
+  latest.current = onSettle
+  const columns = useMemo(
+    () => columnsOf(fields, (clash, take) => latest.current(clash, take)),
+    [fields],
+  )
   if (clashes.length === 0) return null
-  const labelOf = (name: string): string => fields.find((spec) => spec.name === name)?.label ?? name
-  const show = (name: string, value: unknown): string => {
-    const spec = fields.find((one) => one.name === name)
-    if (typeof value === 'boolean') return value ? 'yes' : 'no'
-    return spec?.type === 'select'
-      ? (spec.options.find((option) => option.value === value)?.words ?? 'Not said')
-      : String(value) || 'Nothing'
-  }
   return (
     <section
       role="alert"
@@ -29,36 +71,15 @@ export function Clashes({
     >
       <h2 className="font-bold">Somebody else changed this too</h2>
       <p className="mb-1 text-steel">Both are kept until you choose, field by field.</p>
-      <table className="w-full">
-        <thead>
-          <tr className="border-b border-ink">
-            <th className="py-1">Field</th>
-            <th>Yours, not saved</th>
-            <th>Theirs, saved</th>
-          </tr>
-        </thead>
-        <tbody>
-          {clashes.map((clash) => (
-            <tr key={clash.name} className="border-b border-line align-top">
-              <td className="py-1.5 font-semibold">{labelOf(clash.name)}</td>
-              {([false, true] as const).map((take) => (
-                <td key={String(take)} className="py-1.5 pr-3">
-                  <div className="whitespace-pre-wrap break-words">
-                    {show(clash.name, take ? clash.theirs : clash.yours)}
-                  </div>
-                  <Button
-                    tone="quiet"
-                    aria-label={`${take ? 'Take theirs' : 'Keep yours'}: ${labelOf(clash.name)}`}
-                    onClick={() => onSettle(clash, take)}
-                  >
-                    {take ? 'Take theirs' : 'Keep yours'}
-                  </Button>
-                </td>
-              ))}
-            </tr>
-          ))}
-        </tbody>
-      </table>
+      <DataTable
+        id="clashes"
+        what="fields"
+        hasTools={false}
+        isFixedOrder
+        rows={clashes}
+        columns={columns}
+        keyOf={(clash) => clash.name}
+      />
     </section>
   )
 }

@@ -1,29 +1,20 @@
-import { useId } from 'react'
-import type { FieldErrors, UseFormRegister } from 'react-hook-form'
+import { type Control, Controller, type FieldErrors, type UseFormRegister } from 'react-hook-form'
+import { Field, INPUT } from './fields/field.tsx'
+import { Select } from './fields/select.tsx'
 import type { FieldSpec, Values } from './form-values.ts'
-
-/** How an input of a form looks. */
-export const input =
-  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
 
 /** One field of a form: label, input, hint or fault. */
 export function FormField({
   spec,
   register,
+  control,
   errors,
 }: {
   spec: FieldSpec
   register: UseFormRegister<Values>
+  control: Control<Values>
   errors: FieldErrors<Values>
 }) {
-  const id = useId()
-  const message = errors[spec.name]?.message as string | undefined
-  const shared = {
-    id,
-    'aria-invalid': message !== undefined,
-    'aria-describedby': `${id}-help`,
-    ...register(spec.name),
-  }
   if (spec.type === 'check')
     return (
       <label className="flex items-center gap-2 self-end py-1.5">
@@ -36,40 +27,46 @@ export function FormField({
       </label>
     )
   return (
-    <div className={spec.wide ? 'col-span-full' : ''}>
-      <label htmlFor={id} className="mb-1 block font-semibold">
-        {spec.label}
-      </label>
-      {spec.type === 'select' ? (
-        <select {...shared} className={input}>
-          {!spec.required && <option value="">Not said</option>}
-          {spec.options.map((option) => (
-            <option key={option.value} value={option.value}>
-              {option.words}
-            </option>
-          ))}
-        </select>
-      ) : spec.type === 'area' ? (
-        <textarea {...shared} rows={3} className={input} />
-      ) : (
-        <input
-          {...shared}
-          type={spec.type === 'date' ? 'date' : spec.type === 'secret' ? 'password' : 'text'}
-          inputMode={
-            spec.type === 'money' || spec.type === 'number' || spec.type === 'percent'
-              ? 'decimal'
-              : undefined
-          }
-          autoComplete="off"
-          className={`${input} ${spec.type === 'text' || spec.type === 'secret' ? '' : 'figure text-right'}`}
-        />
-      )}
-      <p
-        id={`${id}-help`}
-        className={message ? 'mt-1 border-l-[3px] border-clash pl-2' : 'mt-0.5 text-steel'}
-      >
-        {message ?? spec.hint}
-      </p>
-    </div>
+    <Field
+      label={spec.label}
+      hint={spec.hint}
+      fault={errors[spec.name]?.message as string | undefined}
+      isWide={spec.wide ?? false}
+    >
+      {(shared) =>
+        spec.type === 'select' ? (
+          <Controller
+            control={control}
+            name={spec.name}
+            render={({ field }) => (
+              <Select
+                {...shared}
+                ref={field.ref}
+                value={String(field.value ?? '')}
+                options={spec.options}
+                nothing={spec.required ? undefined : 'Not said'}
+                onChange={field.onChange}
+                onBlur={field.onBlur}
+              />
+            )}
+          />
+        ) : spec.type === 'area' ? (
+          <textarea {...shared} {...register(spec.name)} rows={3} className={INPUT} />
+        ) : (
+          <input
+            {...shared}
+            {...register(spec.name)}
+            type={spec.type === 'date' ? 'date' : spec.type === 'secret' ? 'password' : 'text'}
+            inputMode={
+              spec.type === 'money' || spec.type === 'number' || spec.type === 'percent'
+                ? 'decimal'
+                : undefined
+            }
+            autoComplete="off"
+            className={`${INPUT} ${spec.type === 'text' || spec.type === 'secret' ? '' : 'figure text-right'}`}
+          />
+        )
+      }
+    </Field>
   )
 }

@@ -1,9 +1,11 @@
 // @vitest-environment jsdom
 
 import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/react'
+import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { ApiProblem } from '../api/client.ts'
+import { choose } from '../testing/choose.ts'
 import { Form } from './form.tsx'
 import type { FieldSpec } from './form-values.ts'
 
@@ -33,17 +35,22 @@ const page = (
   keepsDraft = true,
 ) => (
   <SWRConfig value={{ provider: () => new Map() }}>
-    <Form
-      id="brief"
-      fields={FIELDS}
-      initial={initial}
-      action="Save"
-      submit={submit}
-      keepsDraft={keepsDraft}
-    />
+    <MemoryRouter>
+      <Form
+        id="brief"
+        fields={FIELDS}
+        initial={initial}
+        action="Save"
+        submit={submit}
+        keepsDraft={keepsDraft}
+      />
+    </MemoryRouter>
   </SWRConfig>
 )
-const shown = (label: string): string => (screen.getByLabelText(label) as HTMLInputElement).value
+const shown = (label: string): string => {
+  const field = screen.getByLabelText(label)
+  return 'value' in field && field.value !== '' ? String(field.value) : (field.textContent ?? '')
+}
 const type = (label: string, value: string): void =>
   void fireEvent.input(screen.getByLabelText(label), { target: { value } })
 const save = (): void => void fireEvent.click(screen.getByRole('button', { name: 'Save' }))
@@ -90,9 +97,9 @@ test('kept as one typed it, the other value is overwritten knowingly', async () 
   )
 })
 
-test('choices and ticks are told in words in a clash', () => {
+test('choices and ticks are told in words in a clash', async () => {
   const { rerender } = render(page(STORED))
-  fireEvent.change(screen.getByLabelText('Use'), { target: { value: 'track' } })
+  await choose('Use', 'Track')
   fireEvent.click(screen.getByLabelText('Held'))
   rerender(page({ ...STORED, use: '', held: false, price: 1 }))
   expect(clash()!.textContent).toContain('Track')
@@ -120,7 +127,7 @@ test('a draft survives a reload, and is merged with what was saved meanwhile', (
   render(page({ ...STORED, price: 320000, use: 'track' }))
   expect([shown('Why'), shown('Use'), shown('Price')]).toEqual([
     'Half a sentence',
-    'track',
+    'Track',
     '3000.00',
   ])
   expect(clash()!.textContent).toContain('3200.00')

@@ -60,8 +60,17 @@ export function Form<const F extends readonly FieldSpec[]>({
   const [clashes, setClashes] = useState<readonly Clash[]>([])
   const stored = texts()
   const base = useRef<Values>(readDraft(id)?.base ?? stored)
-  const { register, handleSubmit, watch, getValues, setValue, setError, reset, formState } =
-    useForm<Values>({ defaultValues: { ...stored, ...readDraft(id)?.values } })
+  const {
+    register,
+    control,
+    handleSubmit,
+    watch,
+    getValues,
+    setValue,
+    setError,
+    reset,
+    formState,
+  } = useForm<Values>({ defaultValues: { ...stored, ...readDraft(id)?.values } })
   useEffect(() => {
     const subscription = watch((values) => {
       if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
@@ -124,7 +133,13 @@ export function Form<const F extends readonly FieldSpec[]>({
         className={`grid gap-x-5 gap-y-3 ${columns === 3 ? 'grid-cols-3' : columns === 2 ? 'grid-cols-2' : 'grid-cols-1'} max-[900px]:grid-cols-1`}
       >
         {fields.map((spec) => (
-          <FormField key={spec.name} spec={spec} register={register} errors={formState.errors} />
+          <FormField
+            key={spec.name}
+            spec={spec}
+            register={register}
+            control={control}
+            errors={formState.errors}
+          />
         ))}
       </div>
       {children}

@@ -1,6 +1,9 @@
 import { useId, useState } from 'react'
 import { exact } from '../../core/ports/field.ts'
 import type { SheetQuestion } from '../../core/sheets/sheet.ts'
+import { INPUT } from './fields/field.tsx'
+import { Radios } from './fields/radios.tsx'
+import { optionsOf, Select } from './fields/select.tsx'
 import { TypedInput } from './typed-input.tsx'
 
 const CHOICES: Readonly<
@@ -35,23 +38,14 @@ export function SheetQuestionRow({
     return (
       <fieldset className="border-b border-line py-1.5">
         <legend className="float-left w-[calc(100%-270px)] pr-3 pt-1.5">{question.words}</legend>
-        <span className="flex w-[270px] justify-end gap-2">
-          {CHOICES[question.type].map((choice) => (
-            <label
-              key={choice.value}
-              className="flex min-w-[72px] cursor-pointer items-center justify-center gap-1.5 rounded border border-line px-2 py-1.5 has-checked:border-ink has-checked:bg-chosen has-checked:font-semibold"
-            >
-              <input
-                type="radio"
-                name={id}
-                checked={value === choice.value}
-                onChange={() => onSay(choice.value)}
-                className="accent-(--color-accent)"
-              />
-              {choice.words}
-            </label>
-          ))}
-        </span>
+        <Radios
+          label={question.words}
+          value={value}
+          options={CHOICES[question.type]}
+          onChange={onSay}
+          isBoxed
+          className="w-[270px] justify-end"
+        />
         {isBad && question.risk && (
           <p className="clear-both border-l-[3px] border-clash pl-2">{question.risk}</p>
         )}
@@ -70,22 +64,16 @@ export function SheetQuestionRow({
             type="date"
             value={value}
             onChange={(event) => onSay(event.target.value)}
-            className="w-full rounded border border-steel bg-ground px-2 py-1.5"
+            className={INPUT}
           />
         ) : (
-          <select
+          <Select
             id={id}
             value={value}
-            onChange={(event) => onSay(event.target.value)}
-            className="w-full rounded border border-steel bg-ground px-2 py-1.5"
-          >
-            <option value="">Not said</option>
-            {question.choices?.map((one) => (
-              <option key={one} value={one}>
-                {one}
-              </option>
-            ))}
-          </select>
+            options={optionsOf(question.choices ?? [])}
+            nothing="Not said"
+            onChange={onSay}
+          />
         )}
       </div>
     )
@@ -133,7 +121,7 @@ function Written({
           value={shown}
           onChange={(event) => setTyped(event.target.value)}
           autoComplete="off"
-          className="w-full rounded border border-steel bg-ground px-2 py-1.5"
+          className={INPUT}
         />
       )}
     </div>

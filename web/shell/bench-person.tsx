@@ -2,6 +2,7 @@ import { useId } from 'react'
 import { Link } from 'react-router'
 import { useAnswer } from '../api/answer.ts'
 import { setPerson, usePerson } from '../api/person.ts'
+import { Select } from '../components/fields/select.tsx'
 
 /** Who is at the bench: measurements and changes carry this name. */
 export function BenchPerson() {
@@ -19,21 +20,14 @@ export function BenchPerson() {
       <label htmlFor={id} className="text-steel">
         At the bench
       </label>
-      <select
+      <Select
         id={id}
         value={people.some((person) => person.id === here.id) ? here.id! : ''}
-        onChange={(event) =>
-          setPerson(people.find((person) => person.id === event.target.value) ?? null)
-        }
-        className="w-full rounded border border-steel bg-ground px-1 py-0.5"
-      >
-        <option value="">Not said</option>
-        {people.map((person) => (
-          <option key={person.id} value={person.id}>
-            {person.name}
-          </option>
-        ))}
-      </select>
+        options={people.map((person) => ({ value: person.id, words: person.name }))}
+        nothing="Not said"
+        onChange={(chosen) => setPerson(people.find(({ id }) => id === chosen) ?? null)}
+        className="py-0.5!"
+      />
     </>
   )
 }

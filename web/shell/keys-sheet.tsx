@@ -28,16 +28,17 @@ export function KeysSheet() {
         Keys ?
       </Button>
       <Dialog open={open} onOpenChange={setOpen} title="Keys">
-        <table className="w-full">
-          <tbody>
-            {KEYS.map(([keys, words]) => (
-              <tr key={keys} className="border-t border-line">
-                <td className="figure py-1.5 pr-4">{keys}</td>
-                <td>{words}</td>
-              </tr>
-            ))}
-          </tbody>
-        </table>
+        <dl className="grid grid-cols-[auto_1fr]">
+          {KEYS.map(([keys, words]) => (
+            <div
+              key={keys}
+              className="col-span-2 grid grid-cols-subgrid border-t border-line py-1.5"
+            >
+              <dt className="figure pr-4">{keys}</dt>
+              <dd>{words}</dd>
+            </div>
+          ))}
+        </dl>
       </Dialog>
     </>
   )

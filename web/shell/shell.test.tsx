@@ -4,25 +4,15 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { useState } from 'react'
 import { MemoryRouter, useLocation } from 'react-router'
 import { SWRConfig } from 'swr'
-import { afterEach, beforeAll, beforeEach, expect, test, vi } from 'vitest'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { fetcher } from '../api/client.ts'
 import { setPerson } from '../api/person.ts'
+import { choose } from '../testing/choose.ts'
 import { BenchPerson } from './bench-person.tsx'
 import { Find } from './find.tsx'
 import { useFocusKept } from './focus.ts'
 import { setTheme, showTheme, themeNow } from './theme.ts'
 
-beforeAll(() => {
-  vi.stubGlobal(
-    'ResizeObserver',
-    class {
-      observe() {}
-      unobserve() {}
-      disconnect() {}
-    },
-  )
-  Element.prototype.scrollIntoView = () => undefined
-})
 beforeEach(() => localStorage.clear())
 afterEach(cleanup)
 
@@ -70,10 +60,10 @@ test('nobody named yet: the way to name somebody; else who is at the bench, kept
   unmount()
   answers({ '/people': { items: [{ id: 'p1', version: 1, name: 'Ida', decimal: 'comma' }] } })
   render(page(<BenchPerson />))
-  const bench = (await screen.findByLabelText('At the bench')) as HTMLSelectElement
-  fireEvent.change(bench, { target: { value: 'p1' } })
+  await screen.findByLabelText('At the bench')
+  await choose('At the bench', 'Ida')
   expect(JSON.parse(localStorage.getItem('person')!)).toMatchObject({ id: 'p1', name: 'Ida' })
-  fireEvent.change(bench, { target: { value: '' } })
+  await choose('At the bench', 'Not said')
   expect(JSON.parse(localStorage.getItem('person')!).id).toBeNull()
   setPerson(null)
 })

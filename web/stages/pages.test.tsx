@@ -9,6 +9,8 @@ import { STOPPERS } from '../../core/pairing/stoppers.ts'
 import { TEMPLATES } from '../../core/templates/index.ts'
 import { fetcher } from '../api/client.ts'
 import { HistoryButton } from '../components/history.tsx'
+import { choose } from '../testing/choose.ts'
+import { Component as Donor } from './catalogue/donor-page.tsx'
 import { Component as Donors } from './donors/donors-page.tsx'
 import { Component as Sheet } from './donors/sheet-page.tsx'
 import { Component as Safekeeping } from './safekeeping/safekeeping-page.tsx'
@@ -74,6 +76,9 @@ const TYPES = {
   stoppers: STOPPERS,
 }
 
+const wordsOf = (template: string): RegExp =>
+  new RegExp(TEMPLATES.find(({ id }) => id === template)!.words)
+
 test('a start says what is missing, asks what a comma means, and sends what was chosen', async () => {
   serve({
     '/templates': TYPES,
@@ -89,17 +94,15 @@ test('a start says what is missing, asks what a comma means, and sends what was 
   clickOn(/Start, and/)
   expect((await screen.findByRole('alert')).textContent).toContain('could be')
   clickOn('1450')
-  fireEvent.change(screen.getByLabelText('Engine'), { target: { value: 'template:iron-eight' } })
+  await choose('Engine', wordsOf('iron-eight'))
   fireEvent.change(screen.getByLabelText("Engine's pattern family"), {
     target: { value: 'housing-no-3' },
   })
-  fireEvent.change(screen.getByLabelText('Gearbox'), {
-    target: { value: 'template:heavy-five-speed' },
-  })
+  await choose('Gearbox', wordsOf('heavy-five-speed'))
   fireEvent.click(screen.getByLabelText("The gearbox is the vehicle's own, and stays"))
   fireEvent.click(screen.getByLabelText('Heater'))
   fireEvent.click(
-    within(screen.getByRole('group', { name: /papers and the engine number/ })).getByLabelText(
+    within(screen.getByRole('radiogroup', { name: /papers and the engine number/ })).getByLabelText(
       'No',
     ),
   )
@@ -310,15 +313,15 @@ test('donors stand side by side: those that yield something first, the least net
     screen
       .getAllByRole('columnheader')
       .slice(1)
-      .map((head) => head.textContent),
-  ).toEqual(['CheapQuay', 'DearQuay', 'AbroadQuay', 'UselessQuay'])
+      .map((head) => /^(Cheap|Dear|Abroad|Useless)Quay/.exec(head.textContent ?? '')?.[1]),
+  ).toEqual(['Cheap', 'Dear', 'Abroad', 'Useless'])
   expect(screen.getByText(/no exchange rate from XPF/)).toBeTruthy()
   expect(screen.getByRole('row', { name: /^strip/ }).textContent).toContain(
     '6 h at the labour rate',
   )
 })
 
-test('what a sheet puts at risk stands with its donor; amounts are changed on the newest version', async () => {
+test('what a sheet puts at risk stands with its donor, and the way to what was typed of it', async () => {
   serve({
     '/builds/b/donors': {
       currency: 'EUR',
@@ -340,15 +343,43 @@ test('what a sheet puts at risk stands with its donor; amounts are changed on th
   expect(await screen.findByText('Hit behind: Axle pushed')).toBeTruthy()
   expect(screen.getByText('Starter')).toBeTruthy()
   expect(screen.getByRole('link', { name: /3 answered/ })).toBeTruthy()
-  clickOn('Change amounts of Dear')
-  const dialog = await screen.findByRole('dialog')
-  fireEvent.input(within(dialog).getByLabelText('Price'), { target: { value: '850' } })
-  fireEvent.click(within(dialog).getByRole('button', { name: 'Save' }))
+  expect(screen.getByRole('link', { name: /Change Dear/ }).getAttribute('href')).toBe(
+    '/catalogue/donors/d1',
+  )
+})
+
+test('a donor opened: amounts and what it yields are saved together on the newest version', async () => {
+  const item = { id: 'i1', version: 1, partId: 'wick', partName: 'Wick', partKind: 'engine' }
+  serve({
+    '/donors/d1': {
+      ...donor('d1', 'Dear', 90000, []),
+      version: 7,
+      priceMinor: 90000,
+      saleFee: 0.1,
+      items: [
+        { ...item, quantity: 1, stripHours: 6, saleMinor: 42000, chance: 0.5, sellingHours: 2 },
+      ],
+    },
+  })
+  open(Donor, '/catalogue/donors/:donor', '/catalogue/donors/d1')
+  fireEvent.input(await screen.findByLabelText('Price'), { target: { value: '850' } })
+  fireEvent.change(screen.getByLabelText('Sale price, Wick'), { target: { value: '400' } })
+  fireEvent.change(screen.getByLabelText('Strip hours, Wick'), { target: { value: 'a day' } })
+  clickOn('Save the donor')
+  expect((await screen.findByRole('alert')).textContent).toContain('Wick, strip hours: "a day"')
+  expect(sent).toEqual([])
+  fireEvent.change(screen.getByLabelText('Strip hours, Wick'), { target: { value: '5' } })
+  clickOn('Save the donor')
   await waitFor(() =>
     expect(sent[0]).toMatchObject({
       method: 'PATCH',
       path: '/donors/d1',
-      body: { version: 7, priceMinor: 85000, saleFee: 0.1 },
+      body: {
+        version: 7,
+        priceMinor: 85000,
+        saleFee: 0.1,
+        items: [{ partId: 'wick', quantity: 1, stripHours: 5, saleMinor: 40000, chance: 0.5 }],
+      },
     }),
   )
 })
@@ -412,9 +443,7 @@ test('people, backups and trash: a restore asks first and names what it does', a
   )
   clickOn('Put back Lantern')
   await waitFor(() => expect(sent.at(-1)).toMatchObject({ path: '/trash/t/restore' }))
-  fireEvent.change(screen.getByLabelText('What a comma means to Ida'), {
-    target: { value: 'comma' },
-  })
+  await choose('What a comma means to Ida', '1,500 is one and a half')
   await waitFor(() =>
     expect(sent.at(-1)).toMatchObject({
       method: 'PATCH',

@@ -17,9 +17,15 @@ export interface Column<R> {
   /** What is sorted, searched and written to a file. */
   readonly value: (row: R) => Value
   /** How it is shown; its value otherwise. */
-  readonly cell?: (row: R) => ReactNode
+  readonly cell?: (row: R, isMarked: boolean) => ReactNode
   readonly align?: 'right'
   readonly className?: string
+  /** Its head runs up the page: many narrow columns stand side by side. */
+  readonly isUpright?: boolean
+  /** Under its head: what the column is about, ways on from it. */
+  readonly note?: ReactNode
+  /** What its head means, in full. */
+  readonly title?: string
   /** Always shown. */
   readonly isFixed?: boolean
   /** Shown when it is chosen. */

@@ -2,6 +2,8 @@ import { useTable } from '@tanstack/react-table'
 import clsx from 'clsx'
 import { type ReactNode, useCallback, useMemo, useRef } from 'react'
 import { type Column, definitionOf, features, holds } from './column.ts'
+import { GroupRow, inGroups } from './groups.tsx'
+import { useMarking } from './marking.ts'
 import { saveCsv } from './save-csv.ts'
 import { TableHead } from './table-head.tsx'
 import { TableRow } from './table-row.tsx'
@@ -27,7 +29,11 @@ export function DataTable<R extends object>({
   columns,
   keyOf,
   onOpen,
-  isMarked,
+  marked,
+  onMark,
+  groupOf,
+  below,
+  isFixedOrder = false,
   isMain = false,
   hasTools = isMain || rows.length > FEW,
   search,
@@ -43,7 +49,16 @@ export function DataTable<R extends object>({
   keyOf: (row: R) => string
   /** Opens a row: by Enter on it, or by a click beside its own buttons. */
   onOpen?: (row: R) => void
-  isMarked?: (row: R) => boolean
+  /** Which row is marked, by its key. */
+  marked?: string | null
+  /** Marks a row: by j and k, by Enter on it, or by a click beside its own buttons. */
+  onMark?: (row: R) => void
+  /** Under which head a row stands, in the order they first come. */
+  groupOf?: (row: R) => string
+  /** What unfolds under the marked row. */
+  below?: (row: R) => ReactNode
+  /** Its order says something by itself: it is not put in another. */
+  isFixedOrder?: boolean
   /** The table its page is about: its sorting and search stand plainly in the address. */
   isMain?: boolean
   /** By itself: where the page is about it, or it is long. */
@@ -76,23 +91,33 @@ export function DataTable<R extends object>({
     columns: definitions,
     data: found,
     getRowId: keyOf,
-    state: { sorting: isPartial ? UNSORTED : state.sorting, columnVisibility: state.visibility },
+    state: {
+      sorting: isPartial || isFixedOrder ? UNSORTED : state.sorting,
+      columnVisibility: state.visibility,
+    },
     onSortingChange: state.onSortingChange,
     onColumnVisibilityChange: state.onVisibilityChange,
     enableMultiSort: false,
     sortDescFirst: false,
   })
-  const shown = table.getRowModel().rows
+  const sorted = table.getRowModel().rows
+  const entries = useMemo(
+    () => inGroups(sorted, groupOf && (({ original }) => groupOf(original))),
+    [sorted, groupOf],
+  )
+  const shown = useMemo(() => entries.flatMap(({ row }) => (row ? [row] : [])), [entries])
   const body = useRef<HTMLTableSectionElement>(null)
   const isPrinting = usePrinting()
-  const view = useRowWindow(body, shown.length, isPrinting)
+  const view = useRowWindow(body, entries.length, isPrinting)
+  useMarking({ shown, entries, marked, onMark, reveal: view.reveal })
   const { visibility } = state
   const visible = useMemo(
     () => columns.filter(({ id: one }) => visibility[one] !== false),
     [columns, visibility],
   )
-  const opener = useRef(onOpen)
-  opener.current = onOpen
+  const opens = onOpen ?? onMark
+  const opener = useRef(opens)
+  opener.current = opens
   const open = useCallback((row: R): void => opener.current?.(row), [])
   const written = visible.filter(({ isActions }) => !isActions)
 
@@ -130,9 +155,9 @@ export function DataTable<R extends object>({
       <table
         className="w-full"
         aria-label={what}
-        aria-rowcount={view.last - view.first + 1 < shown.length ? shown.length + 1 : undefined}
+        aria-rowcount={view.last - view.first + 1 < entries.length ? entries.length + 1 : undefined}
       >
-        <thead className="sticky top-0 z-10 bg-paper print:static">
+        <thead className={clsx(isMain && 'sticky top-0 z-10 bg-paper print:static')}>
           {table.getHeaderGroups().map((group) => (
             <tr key={group.id} className="border-b border-ink">
               {group.headers.map(({ id: one, column }) => (
@@ -141,7 +166,11 @@ export function DataTable<R extends object>({
                   column={byId.get(column.id)!}
                   isEdged={isMain}
                   sorted={column.getIsSorted()}
-                  onSort={column.getCanSort() && !isPartial ? () => column.toggleSorting() : null}
+                  onSort={
+                    column.getCanSort() && !isPartial && !isFixedOrder
+                      ? () => column.toggleSorting()
+                      : null
+                  }
                 />
               ))}
             </tr>
@@ -149,18 +178,35 @@ export function DataTable<R extends object>({
         </thead>
         <tbody ref={body} onKeyDown={walk}>
           {view.abovePx > 0 && <Room px={view.abovePx} />}
-          {shown.slice(view.first, view.last + 1).map((row, i) => (
-            <TableRow
-              key={row.id}
-              row={row.original}
-              index={view.first + i}
-              columns={visible}
-              measure={view.measure}
-              isEdged={isMain}
-              isMarked={isMarked?.(row.original)}
-              onOpen={onOpen ? open : null}
-            />
-          ))}
+          {entries
+            .slice(view.first, view.last + 1)
+            .map(({ row, group, count }, i) =>
+              row ? (
+                <TableRow
+                  key={row.id}
+                  row={row.original}
+                  index={view.first + i}
+                  columns={visible}
+                  measure={view.measure}
+                  isEdged={isMain}
+                  isMarked={row.id === marked}
+                  isMarkable={onMark !== undefined}
+                  onOpen={opens ? open : null}
+                  below={row.id === marked ? below?.(row.original) : undefined}
+                  isFolding={below !== undefined}
+                />
+              ) : (
+                <GroupRow
+                  key={`group ${group}`}
+                  index={view.first + i}
+                  measure={view.measure}
+                  group={group}
+                  count={count}
+                  columns={visible.length}
+                  isEdged={isMain}
+                />
+              ),
+            )}
           {view.belowPx > 0 && <Room px={view.belowPx} />}
           {shown.length === 0 && (
             <tr>

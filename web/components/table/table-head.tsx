@@ -2,6 +2,8 @@ import clsx from 'clsx'
 import { ArrowDown, ArrowUp } from 'lucide-react'
 import type { Column } from './column.ts'
 
+const UPRIGHT = 'mx-auto rotate-180 whitespace-nowrap [writing-mode:vertical-rl]'
+
 /** The head of a column: puts the rows in order where it can. */
 export function TableHead<R>({
   column,
@@ -20,8 +22,10 @@ export function TableHead<R>({
     <th
       scope="col"
       aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
+      title={column.title}
       className={clsx(
-        'py-1 pr-3',
+        'align-bottom',
+        column.isUpright ? 'px-0 py-1' : 'py-1 pr-3',
         isEdged ? 'first:pl-4 last:pr-4' : 'last:pr-0',
         isRight && 'text-right',
       )}
@@ -30,7 +34,11 @@ export function TableHead<R>({
         <button
           type="button"
           onClick={onSort}
-          className={clsx('group inline-flex items-baseline gap-1', isRight && 'flex-row-reverse')}
+          className={clsx(
+            'group inline-flex items-baseline gap-1 whitespace-nowrap',
+            isRight && 'flex-row-reverse',
+            column.isUpright && UPRIGHT,
+          )}
         >
           {column.head}
           <Arrow
@@ -43,8 +51,11 @@ export function TableHead<R>({
           />
         </button>
       ) : (
-        <span className={column.isActions ? 'sr-only' : ''}>{column.head}</span>
+        <span className={clsx(column.isActions && 'sr-only', column.isUpright && UPRIGHT)}>
+          {column.head}
+        </span>
       )}
+      {column.note}
     </th>
   )
 }

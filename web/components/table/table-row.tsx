@@ -1,5 +1,5 @@
 import clsx from 'clsx'
-import { type KeyboardEvent, type MouseEvent, memo } from 'react'
+import { type KeyboardEvent, type MouseEvent, memo, type ReactNode } from 'react'
 import type { Column } from './column.ts'
 
 interface RowProps<R> {
@@ -9,11 +9,30 @@ interface RowProps<R> {
   readonly columns: readonly Column<R>[]
   readonly measure: (row: HTMLElement | null) => void
   readonly isEdged: boolean
-  readonly isMarked: boolean | undefined
+  readonly isMarked: boolean
+  /** Whether one of them can be marked at all. */
+  readonly isMarkable: boolean
   readonly onOpen: ((row: R) => void) | null
+  /** What unfolds under it. */
+  readonly below: ReactNode
+  readonly isFolding: boolean
 }
 
-function DrawnRow<R>({ row, index, columns, measure, isEdged, isMarked, onOpen }: RowProps<R>) {
+/** Room at the edge of the page for the mark of a row. */
+const EDGE = 'first:border-l-[3px] first:border-transparent first:pl-[13px]'
+
+function DrawnRow<R>({
+  row,
+  index,
+  columns,
+  measure,
+  isEdged,
+  isMarked,
+  isMarkable,
+  onOpen,
+  below,
+  isFolding,
+}: RowProps<R>) {
   const click = ({ target }: MouseEvent): void => {
     if (onOpen && !(target as Element).closest('a, button, input, select, label')) onOpen(row)
   }
@@ -23,36 +42,63 @@ function DrawnRow<R>({ row, index, columns, measure, isEdged, isMarked, onOpen }
     event.preventDefault()
     onOpen(row)
   }
-  return (
+  const shown = (column: Column<R>): ReactNode =>
+    column.cell ? column.cell(row, isMarked) : column.value(row)
+  const drawn = (
     <tr
       ref={measure}
       data-index={index}
       aria-rowindex={index + 2}
-      aria-selected={isMarked}
-      tabIndex={onOpen ? 0 : -1}
+      aria-selected={isMarkable && !isFolding ? isMarked : undefined}
+      tabIndex={onOpen && !isFolding ? 0 : -1}
       className={clsx(
         'scroll-my-9 border-b border-line align-top outline-offset-[-2px]',
-        onOpen && 'cursor-pointer hover:bg-bench',
-        isMarked && 'bg-bench',
+        onOpen && 'cursor-pointer',
+        isMarked ? 'bg-chosen' : onOpen && 'hover:bg-bench',
       )}
       onClick={click}
       onKeyDown={press}
     >
-      {columns.map((column) => (
+      {columns.map((column, i) => (
         <td
           key={column.id}
           className={clsx(
-            'py-1.5 pr-3',
-            isEdged ? 'first:pl-4 last:pr-4' : 'last:pr-0',
+            column.isUpright ? 'px-0 py-1 text-center' : 'py-1.5 pr-3',
+            isEdged ? (isMarkable ? EDGE : 'first:pl-4') : '',
+            isEdged ? 'last:pr-4' : 'last:pr-0',
+            isMarked && 'first:border-accent',
             column.align === 'right' && 'whitespace-nowrap text-right',
             column.align === 'right' && !column.isActions && 'figure',
             column.className,
           )}
         >
-          {column.cell ? column.cell(row) : column.value(row)}
+          {isFolding && i === 0 ? (
+            <button
+              type="button"
+              aria-expanded={isMarked}
+              className="text-left"
+              onClick={() => onOpen?.(row)}
+            >
+              {shown(column)}
+            </button>
+          ) : (
+            shown(column)
+          )}
         </td>
       ))}
     </tr>
+  )
+  return below === undefined ? (
+    drawn
+  ) : (
+    <>
+      {drawn}
+      <tr className="border-b border-line">
+        <td colSpan={columns.length} className={clsx('pb-2', isEdged && 'px-4')}>
+          {below}
+        </td>
+      </tr>
+    </>
   )
 }
 

@@ -1,6 +1,6 @@
 import type { ColumnVisibilityState, SortingState, Updater } from '@tanstack/react-table'
 import { useMemo, useState } from 'react'
-import { useSearchParams } from 'react-router'
+import { useAddress } from '../use-address.ts'
 import type { Column } from './column.ts'
 
 const applied = <T>(updater: Updater<T>, before: T): T =>
@@ -8,7 +8,7 @@ const applied = <T>(updater: Updater<T>, before: T): T =>
 
 /** How a table is sorted and searched: in the address, so that a link, a reload and Back show the same. */
 function useInAddress(id: string, isMain: boolean) {
-  const [params, setParams] = useSearchParams()
+  const [params, change] = useAddress()
   const [sortName, filterName] = isMain ? ['sort', 'filter'] : [`${id}.sort`, `${id}.filter`]
   const sort = params.get(sortName)
   // The same while it says the same: the table follows whatever it is given anew.
@@ -16,21 +16,12 @@ function useInAddress(id: string, isMain: boolean) {
     (): SortingState => (sort ? [{ id: sort.replace(/^-/, ''), desc: sort.startsWith('-') }] : []),
     [sort],
   )
-  const put = (name: string, value: string): void =>
-    setParams(
-      (before) => {
-        if (value === '') before.delete(name)
-        else before.set(name, value)
-        return before
-      },
-      { replace: true },
-    )
   return {
     sorting,
     sortBy: ([first]: SortingState) =>
-      put(sortName, first ? `${first.desc ? '-' : ''}${first.id}` : ''),
+      change({ [sortName]: first ? `${first.desc ? '-' : ''}${first.id}` : null }),
     filter: params.get(filterName) ?? '',
-    filterBy: (words: string) => put(filterName, words),
+    filterBy: (words: string) => change({ [filterName]: words }),
   }
 }
 

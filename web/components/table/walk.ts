@@ -12,6 +12,6 @@ export function walk(event: KeyboardEvent<HTMLTableSectionElement>): void {
   const row = (event.target as Element).closest('tr')
   if (by === undefined || !row || event.target !== row) return
   event.preventDefault()
-  const rows = [...event.currentTarget.querySelectorAll<HTMLElement>('tr[data-index]')]
+  const rows = [...event.currentTarget.querySelectorAll<HTMLElement>('tr[tabindex]')]
   rows[Math.max(0, Math.min(rows.length - 1, rows.indexOf(row) + by))]?.focus()
 }

@@ -14,6 +14,15 @@ export interface RowWindow {
   readonly abovePx: number
   readonly belowPx: number
   readonly measure: (row: HTMLElement | null) => void
+  /** Brings a row into view. */
+  readonly reveal: (index: number) => void
+}
+
+/** What a node scrolls in. */
+function scrollerOf(node: HTMLElement | null): HTMLElement | null {
+  for (let up = node?.parentElement ?? null; up; up = up.parentElement)
+    if (/auto|scroll/.test(getComputedStyle(up).overflowY)) return up
+  return null
 }
 
 /** Of a long list the rows that can be seen, and room for the rest. */
@@ -23,7 +32,7 @@ export function useRowWindow(
   isWhole: boolean,
 ): RowWindow {
   const [above, setAbove] = useState(0)
-  const scroller = (): HTMLElement | null => body.current?.closest('main') ?? null
+  const scroller = (): HTMLElement | null => scrollerOf(body.current)
   // biome-ignore lint/correctness/useExhaustiveDependencies: what stands above may have changed with the list.
   useLayoutEffect(() => {
     const look = (): void => {
@@ -45,6 +54,12 @@ export function useRowWindow(
     useFlushSync: false,
     scrollMargin: above,
   })
+  const reveal = (index: number): void =>
+    isWindowed
+      ? virtual.scrollToIndex(index)
+      : body.current
+          ?.querySelector(`[data-index="${index}"]`)
+          ?.scrollIntoView?.({ block: 'nearest' })
   if (!isWindowed)
     return {
       first: 0,
@@ -52,6 +67,7 @@ export function useRowWindow(
       abovePx: 0,
       belowPx: 0,
       measure: NOTHING,
+      reveal,
     }
   const items = virtual.getVirtualItems()
   const [head, tail] = [items[0], items.at(-1)]
@@ -61,5 +77,6 @@ export function useRowWindow(
     abovePx: head ? head.start - above : 0,
     belowPx: tail ? virtual.getTotalSize() - (tail.end - above) : virtual.getTotalSize(),
     measure: virtual.measureElement,
+    reveal,
   }
 }

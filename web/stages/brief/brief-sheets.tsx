@@ -8,8 +8,11 @@ import { useBuildSheet } from '../../api/build-sheet.ts'
 import { call } from '../../api/client.ts'
 import { act, saveBuild } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
+import { INPUT } from '../../components/fields/field.tsx'
+import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { SheetSteps } from '../../components/sheet-steps.tsx'
+import { Sums } from '../../components/sums.tsx'
 import { Folded, Money } from '../../components/ui.tsx'
 
 export const useBrief = (build: string) =>
@@ -163,20 +166,15 @@ function Small({
   value: string
   onSay: (value: string) => void
 }) {
-  const look = 'w-full rounded border border-steel bg-ground px-1.5 py-1'
   if (question.type === 'choice')
     return (
-      <select
+      <Select
         id={id}
         value={value}
-        onChange={(event) => onSay(event.target.value)}
-        className={look}
-      >
-        <option value="">Not looked at</option>
-        {question.choices?.map((one) => (
-          <option key={one}>{one}</option>
-        ))}
-      </select>
+        options={optionsOf(question.choices ?? [])}
+        nothing="Not looked at"
+        onChange={onSay}
+      />
     )
   if (question.type === 'date')
     return (
@@ -185,7 +183,7 @@ function Small({
         type="date"
         value={value}
         onChange={(event) => onSay(event.target.value)}
-        className={look}
+        className={INPUT}
       />
     )
   return (
@@ -195,7 +193,7 @@ function Small({
       defaultValue={value}
       placeholder={question.words}
       onBlur={(event) => event.target.value !== value && onSay(event.target.value)}
-      className={look}
+      className={INPUT}
     />
   )
 }
@@ -217,22 +215,15 @@ export function Uncut({ build }: { build: Build }) {
       ))}
       {data && (
         <>
-          <dl className="grid grid-cols-[1fr_auto] gap-x-4 py-2">
-            {(
-              [
-                ['Sold as it stands', data.asItStands],
-                ['Repaired like for like, less the repair', data.repaired],
-                ['With the swap, less the likely cost', data.swapped],
-              ] as const
-            ).map(([words, minor]) => (
-              <div key={words} className="contents">
-                <dt>{words}</dt>
-                <dd className="figure text-right">
-                  {minor === null ? '?' : <Money minor={minor} currency={build.currency} whole />}
-                </dd>
-              </div>
-            ))}
-          </dl>
+          <Sums
+            lines={[
+              { words: 'Sold as it stands', minor: data.asItStands },
+              { words: 'Repaired like for like, less the repair', minor: data.repaired },
+              { words: 'With the swap, less the likely cost', minor: data.swapped },
+            ]}
+            currency={build.currency}
+            whole
+          />
           <p className="border-l-[3px] border-line pl-2.5">{data.words}</p>
         </>
       )}

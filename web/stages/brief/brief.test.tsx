@@ -4,6 +4,7 @@ import { cleanup, fireEvent, render, screen, within } from '@testing-library/rea
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { Build } from '../../../contract/answers/rows.ts'
+import { choose } from '../../testing/choose.ts'
 import { BriefQuestions, Findings, Law, MustWork, Uncut } from './brief-sheets.tsx'
 
 const build = {
@@ -121,7 +122,7 @@ test('each thing that must still work says what it adds and costs; a tick counts
 
 test('a limit typed is sent to its sheet when the field is left; a choice at once', async () => {
   show(<BriefQuestions build="b" />)
-  fireEvent.change(screen.getByLabelText('Reason for it'), { target: { value: 'Too thirsty' } })
+  await choose('Reason for it', 'Too thirsty')
   const money = screen.getByLabelText('Money, at most, in the build’s currency')
   fireEvent.change(money, { target: { value: '3,500' } })
   expect(sent.some(({ body }) => 'most-money' in (body.answers ?? {}))).toBe(false)
@@ -142,9 +143,7 @@ test('law and papers: each line has a state, a date, a paper and who said so', a
   show(<Law build="b" />)
   expect(screen.getAllByRole('group')).toHaveLength(11)
   const line = within(screen.getByRole('group', { name: 'The insurer is told' }))
-  fireEvent.change(line.getByLabelText('The insurer is told: State'), {
-    target: { value: 'Yes, in writing' },
-  })
+  await choose('The insurer is told: State', 'Yes, in writing')
   fireEvent.change(line.getByLabelText('The insurer is told: When'), {
     target: { value: '2026-11-20' },
   })

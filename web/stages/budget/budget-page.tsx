@@ -4,10 +4,11 @@ import type { BudgetPage } from '../../../contract/answers/builds.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { MoneyBars } from '../../components/charts/money-bars.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import { type SumLine, Sums } from '../../components/sums.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
-import { ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
+import { ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 
 const SOURCES: Record<string, string> = {
   keep: 'Kept',
@@ -77,10 +78,28 @@ function Sheet({
     () => page.bySource.map((row) => ({ ...row, name: SOURCES[row.name] ?? row.name })),
     [page.bySource],
   )
-  const rows: readonly (readonly [string, number | null])[] = [
-    ['Plan: goods, shipping, strip labour, less resale', totals.planMinor],
-    [`Work, ${totals.taskHours} h`, totals.labourMinor],
-    ['Typed estimates of open lines', totals.estimatesMinor],
+  const sums: readonly SumLine[] = [
+    { words: 'Plan: goods, shipping, strip labour, less resale', minor: totals.planMinor },
+    { words: `Work, ${totals.taskHours} h`, minor: totals.labourMinor },
+    { words: 'Typed estimates of open lines', minor: totals.estimatesMinor },
+    { words: 'Likely', minor: totals.likelyMinor, isTotal: true },
+    {
+      words: `Safe, likely + ${Math.round(totals.contingency * 100)} %`,
+      minor: totals.safeMinor,
+      isTotal: true,
+    },
+    { words: 'Like-for-like repair', minor: totals.likeForLikeMinor },
+    ...(totals.againstRepairMinor === null
+      ? []
+      : [
+          {
+            words:
+              totals.againstRepairMinor > 0
+                ? 'Dearer than the repair by'
+                : 'Cheaper than the repair by',
+            minor: Math.abs(totals.againstRepairMinor),
+          },
+        ]),
   ]
   return (
     <>
@@ -102,42 +121,7 @@ function Sheet({
           />
         </div>
         <div className="flex flex-col gap-5 px-4 max-[1000px]:pt-6">
-          <table className="w-full">
-            <tbody>
-              {rows.map(([words, minor]) => (
-                <tr key={words} className="border-b border-line">
-                  <td className="py-1">{words}</td>
-                  <td className="text-right">
-                    <Money minor={minor} currency={currency} />
-                  </td>
-                </tr>
-              ))}
-              <Sum words="Likely" minor={totals.likelyMinor} currency={currency} />
-              <Sum
-                words={`Safe, likely + ${Math.round(totals.contingency * 100)} %`}
-                minor={totals.safeMinor}
-                currency={currency}
-              />
-              <tr className="border-b border-line">
-                <td className="py-1">Like-for-like repair</td>
-                <td className="text-right">
-                  <Money minor={totals.likeForLikeMinor} currency={currency} />
-                </td>
-              </tr>
-              {totals.againstRepairMinor !== null && (
-                <tr>
-                  <td className="py-1">
-                    {totals.againstRepairMinor > 0
-                      ? 'Dearer than the repair by'
-                      : 'Cheaper than the repair by'}
-                  </td>
-                  <td className="text-right">
-                    <Money minor={Math.abs(totals.againstRepairMinor)} currency={currency} />
-                  </td>
-                </tr>
-              )}
-            </tbody>
-          </table>
+          <Sums lines={sums} currency={currency} />
           {totals.unpriced > 0 && (
             <p className="border-l-[3px] border-unmeasured pl-2.5">
               {totals.unpriced} open {totals.unpriced === 1 ? 'line has' : 'lines have'} no price
@@ -152,12 +136,3 @@ function Sheet({
     </>
   )
 }
-
-const Sum = ({ words, minor, currency }: { words: string; minor: number; currency: string }) => (
-  <tr className="border-b border-ink font-bold">
-    <td className="py-1.5">{words}</td>
-    <td className="text-right">
-      <Money minor={minor} currency={currency} />
-    </td>
-  </tr>
-)

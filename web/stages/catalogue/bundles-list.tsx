@@ -1,3 +1,4 @@
+import { Link } from 'react-router'
 import type { Donor, Kit } from '../../../contract/answers/rows.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { removeWithUndo } from '../../api/hooks.ts'
@@ -21,7 +22,12 @@ const columnsOf = (kind: 'kit' | 'donor'): readonly Column<Bundle>[] => [
     value: (bundle) => [bundle.name, saysOf(bundle)].filter(Boolean).join(': '),
     cell: (bundle) => (
       <>
-        <b>{bundle.name}</b>
+        <Link
+          to={`/catalogue/${kind}s/${encodeURIComponent(bundle.id)}`}
+          className="font-bold text-accent underline underline-offset-2"
+        >
+          {bundle.name}
+        </Link>
         <div className="text-steel">{saysOf(bundle)}</div>
       </>
     ),

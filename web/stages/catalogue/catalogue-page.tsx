@@ -1,19 +1,20 @@
-import { useSearchParams } from 'react-router'
+import { SwitchRow } from '../../components/fields/switch-row.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { ButtonLink, PageHead } from '../../components/ui.tsx'
+import { useAddress } from '../../components/use-address.ts'
 import { DonorsList, KitsList } from './bundles-list.tsx'
 import { PartsList } from './parts-list.tsx'
 
 const TABS = [
-  { id: 'parts', words: 'Parts' },
-  { id: 'kits', words: 'Kits' },
-  { id: 'donors', words: 'Donors' },
+  { value: 'parts', words: 'Parts' },
+  { value: 'kits', words: 'Kits' },
+  { value: 'donors', words: 'Donors' },
 ] as const
 
 /** Browse what is known: parts by kind, kits, donors. */
 export function Component() {
-  const [params, setParams] = useSearchParams()
-  const tab = params.get('tab') ?? 'parts'
+  const [params, change] = useAddress()
+  const tab = TABS.find(({ value }) => value === params.get('tab'))?.value ?? 'parts'
   return (
     <>
       <PageHead title="Catalogue" detail="What is known of engines, gearboxes, vehicles and parts">
@@ -25,18 +26,15 @@ export function Component() {
         <ButtonLink to="/catalogue/new/kit">Add a kit</ButtonLink>
         <ButtonLink to="/catalogue/new/donor">Add a donor</ButtonLink>
       </PageHead>
-      <div className="flex gap-1 px-4 pb-3" role="group" aria-label="What to show">
-        {TABS.map(({ id, words }) => (
-          <button
-            key={id}
-            type="button"
-            aria-pressed={tab === id}
-            onClick={() => setParams({ tab: id })}
-            className="rounded border border-line px-3 py-1 aria-pressed:border-ink aria-pressed:bg-bench aria-pressed:font-semibold"
-          >
-            {words}
-          </button>
-        ))}
+      <div className="px-4 pb-3">
+        <SwitchRow
+          label="What to show"
+          value={tab}
+          options={TABS}
+          onChange={(chosen) =>
+            change({ tab: chosen, q: null, kind: null, sort: null, filter: null })
+          }
+        />
       </div>
       {tab === 'kits' ? <KitsList /> : tab === 'donors' ? <DonorsList /> : <PartsList />}
     </>

@@ -1,12 +1,9 @@
-import { type ReactNode, useId } from 'react'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { PORT_KINDS } from '../../../core/ports/index.ts'
+import { Field, INPUT } from '../../components/fields/field.tsx'
+import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { TypedInput } from '../../components/typed-input.tsx'
 import type { Typed } from './read-part-fields.ts'
-
-/** How an input looks here. */
-export const input =
-  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
 
 const LOOKS: Record<string, string> = { forward: ', looks forward', rearward: ', looks rearward' }
 
@@ -65,24 +62,20 @@ function PortField({
 }) {
   const options = words.choices ?? (words.type === 'flag' ? ['yes', 'no'] : null)
   const label = `${words.label}${words.unit ? `, ${words.unit}` : ''}`
-  const shared = {
-    value: typed[name] ?? '',
-    'aria-invalid': faults[name] !== undefined,
-    onChange: (event: { target: { value: string } }) => set(name, event.target.value),
-  }
   return (
-    <Labelled label={label} fault={faults[name]}>
-      {(id) =>
+    <Field label={label} fault={faults[name]}>
+      {(shared) =>
         options ? (
-          <select id={id} {...shared} className={input}>
-            <option value="">Not known</option>
-            {options.map((option) => (
-              <option key={option}>{option}</option>
-            ))}
-          </select>
+          <Select
+            {...shared}
+            value={typed[name] ?? ''}
+            options={optionsOf(options)}
+            nothing="Not known"
+            onChange={(value) => set(name, value)}
+          />
         ) : (
           <TypedInput
-            id={id}
+            id={shared.id}
             words={words}
             value={typed[name] ?? ''}
             invalid={faults[name] !== undefined}
@@ -90,29 +83,7 @@ function PortField({
           />
         )
       }
-    </Labelled>
-  )
-}
-
-/** A label with its input, and what is wrong with it. */
-export function Labelled({
-  label,
-  fault,
-  children,
-}: {
-  label: string
-  fault?: string | undefined
-  children: (id: string) => ReactNode
-}) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="mb-1 block font-semibold">
-        {label}
-      </label>
-      {children(id)}
-      {fault && <p className="mt-1 border-l-[3px] border-clash pl-2">{fault}</p>}
-    </div>
+    </Field>
   )
 }
 
@@ -131,17 +102,16 @@ export function Text({
   set: (name: string, value: string) => void
 }) {
   return (
-    <Labelled label={label} fault={faults[name]}>
-      {(id) => (
+    <Field label={label} fault={faults[name]}>
+      {(shared) => (
         <input
-          id={id}
+          {...shared}
           value={typed[name] ?? ''}
-          aria-invalid={faults[name] !== undefined}
           autoComplete="off"
           onChange={(event) => set(name, event.target.value)}
-          className={input}
+          className={INPUT}
         />
       )}
-    </Labelled>
+    </Field>
   )
 }

@@ -10,11 +10,14 @@ import {
   typedPorts,
 } from '../../../core/ports/part-kinds.ts'
 import { GRADES, isGrade } from '../../../core/quantity/grade.ts'
-import { refresh, useAnswer } from '../../api/answer.ts'
+import { refresh } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { useReading, useToday } from '../../api/hooks.ts'
+import { Field } from '../../components/fields/field.tsx'
+import { PartCombobox } from '../../components/fields/part-combobox.tsx'
+import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { Button, PageHead } from '../../components/ui.tsx'
-import { input, Labelled, PortFields, Text } from './new-part-fields.tsx'
+import { PortFields, Text } from './new-part-fields.tsx'
 import { readFields, type Typed } from './read-part-fields.ts'
 
 /** Typing a part: identity, then each port with what was measured. What is left out is not known. */
@@ -27,17 +30,14 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const navigate = useNavigate()
   const reading = useReading()
   const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
-  const owners = [
-    ...(useAnswer('GET /parts', { query: { kind: 'engine' } }).data?.items ?? []),
-    ...(useAnswer('GET /parts', { query: { kind: 'transmission' } }).data?.items ?? []),
-    ...(useAnswer('GET /parts', { query: { kind: 'vehicle' } }).data?.items ?? []),
-  ]
   const ports = typedPorts(kind)
-  const set = (name: string, value: string): void => {
-    const next = { ...typed, [name]: value }
+  const noOwner = isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'
+  const put = (more: Typed): void => {
+    const next = { ...typed, ...more }
     setAll(next)
     localStorage.setItem(draft, JSON.stringify(next))
   }
+  const set = (name: string, value: string): void => put({ [name]: value })
 
   const save = async (event: FormEvent): Promise<void> => {
     event.preventDefault()
@@ -105,50 +105,36 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
       <div className="flex max-w-4xl flex-col gap-6 px-4">
         <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
           {!fixed && (
-            <Labelled label="Kind">
-              {(id) => (
-                <select
+            <Field label="Kind">
+              {({ id }) => (
+                <Select
                   id={id}
                   value={kind}
-                  onChange={(event) => set('kind', event.target.value)}
-                  className={input}
-                >
-                  {Object.entries(PART_KINDS).map(([id, { words }]) => (
-                    <option key={id} value={id}>
-                      {words}
-                    </option>
-                  ))}
-                </select>
+                  options={KINDS}
+                  onChange={(chosen) => set('kind', chosen)}
+                />
               )}
-            </Labelled>
+            </Field>
           )}
           <Text name="name" label="Name" typed={typed} faults={faults} set={set} />
           {(isCouplingKind(kind) || kind === 'engine' || kind === 'transmission') && (
-            <Labelled
+            <Field
               label={
                 kind === 'engine' || kind === 'transmission' ? 'Fitted in the vehicle' : 'Came with'
               }
             >
-              {(id) => (
-                <select
+              {({ id }) => (
+                <PartCombobox
                   id={id}
-                  value={typed.ownerId ?? ''}
-                  onChange={(event) => set('ownerId', event.target.value)}
-                  className={input}
-                >
-                  <option value="">
-                    {isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'}
-                  </option>
-                  {owners
-                    .filter((owner) => (owner.kind === 'vehicle') !== isCouplingKind(kind))
-                    .map((owner) => (
-                      <option key={owner.id} value={owner.id}>
-                        {owner.name}
-                      </option>
-                    ))}
-                </select>
+                  kind={isCouplingKind(kind) ? 'engine,transmission' : 'vehicle'}
+                  shown={typed.ownerName ?? noOwner}
+                  nothing={noOwner}
+                  onPick={(owner) =>
+                    put({ ownerId: owner?.id ?? '', ownerName: owner?.name ?? noOwner })
+                  }
+                />
               )}
-            </Labelled>
+            </Field>
           )}
           <Text name="fromYear" label="From year" typed={typed} faults={faults} set={set} />
           <Text name="toYear" label="To year" typed={typed} faults={faults} set={set} />
@@ -160,20 +146,16 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
             set={set}
           />
           <Text name="number" label="Part number" typed={typed} faults={faults} set={set} />
-          <Labelled label="How the values below are known">
-            {(id) => (
-              <select
+          <Field label="How the values below are known">
+            {({ id }) => (
+              <Select
                 id={id}
                 value={typed.grade ?? 'measured'}
-                onChange={(event) => set('grade', event.target.value)}
-                className={input}
-              >
-                {GRADES.map((grade) => (
-                  <option key={grade}>{grade}</option>
-                ))}
-              </select>
+                options={optionsOf(GRADES)}
+                onChange={(grade) => set('grade', grade)}
+              />
             )}
-          </Labelled>
+          </Field>
           <Text name="by" label="By whom" typed={typed} faults={faults} set={set} />
           <Text name="source" label="Source" typed={typed} faults={faults} set={set} />
         </div>
@@ -203,6 +185,8 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
     </form>
   )
 }
+
+const KINDS = Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words }))
 
 const readDraft = (key: string): Typed => {
   try {

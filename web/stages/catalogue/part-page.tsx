@@ -2,15 +2,15 @@ import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { FieldView, PartDetail } from '../../../contract/answers/catalogue.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
-import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
-import { removeWithUndo, usePart, useSettings } from '../../api/hooks.ts'
+import { removeWithUndo, usePart } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { HistoryButton } from '../../components/history.tsx'
-import { Button, ButtonLink, GradeWord, Loaded, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/claim-form.tsx'
 import { Identity } from './part-identity.tsx'
 import { Numbers } from './part-numbers.tsx'
 import { Offers } from './part-offers.tsx'
+import { PartPort } from './part-port.tsx'
 import { SameInside } from './same-inside.tsx'
 
 /** A part whole: its measurements with all claims, numbers, supersessions, offers. */
@@ -72,26 +72,11 @@ function Detail({ part }: { part: PartDetail }) {
             <p className="text-steel">This kind of part is not measured at any joint yet.</p>
           )}
           {part.ports.map((port) => (
-            <section key={port.id} className="mb-5">
-              <h2 className="border-b border-ink pb-1 font-bold">
-                {port.title}
-                <span className="font-normal text-steel">
-                  {port.slot === 'main' ? '' : ` · ${port.slot}`}
-                  {port.looks ? ` · looks ${port.looks}` : ''}
-                </span>
-              </h2>
-              <table className="w-full table-fixed">
-                <tbody>
-                  {port.fields.map((field) => (
-                    <FieldRow
-                      key={field.name}
-                      field={field}
-                      onMeasure={() => setMeasuring({ port: port.id, field })}
-                    />
-                  ))}
-                </tbody>
-              </table>
-            </section>
+            <PartPort
+              key={port.id}
+              port={port}
+              onMeasure={(at, field) => setMeasuring({ port: at, field })}
+            />
           ))}
         </div>
         <div className="flex flex-col gap-6">
@@ -119,53 +104,5 @@ function Detail({ part }: { part: PartDetail }) {
         </Dialog>
       )}
     </>
-  )
-}
-
-function FieldRow({ field, onMeasure }: { field: FieldView; onMeasure: () => void }) {
-  const units = useSettings().data?.units
-  const shown = field.claims.find((claim) => claim.used)?.shown
-  return (
-    <tr className="border-b border-line align-top">
-      <td className="w-[38%] py-1">{field.label}</td>
-      <td className="figure whitespace-pre-wrap py-1">
-        {field.value === null ? (
-          <span className="text-steel">not known</span>
-        ) : typeof field.value === 'number' ? (
-          printQuantity(field.value, field.unit as StoredUnit, units)
-        ) : (
-          shown
-        )}
-        {field.plusMinus !== null && field.plusMinus > 0 && (
-          <span className="text-steel"> ±{Number(field.plusMinus.toFixed(3))}</span>
-        )}
-        {field.conflict && (
-          <div className="border-l-[3px] border-rule pl-2 font-sans">
-            Claims disagree beyond their ±: look before you spend.
-          </div>
-        )}
-        {field.claims.length > 1 && (
-          <ul className="font-sans text-steel">
-            {field.claims
-              .filter((claim) => !claim.used)
-              .map((claim) => (
-                <li key={claim.id}>
-                  also {claim.shown}, {claim.grade}
-                  {claim.saidBy ? `, ${claim.saidBy}` : ''}
-                  {claim.source ? `, ${claim.source}` : ''}
-                </li>
-              ))}
-          </ul>
-        )}
-      </td>
-      <td className="w-24 py-1">
-        <GradeWord grade={field.grade} />
-      </td>
-      <td className="w-20 py-1 text-right">
-        <Button tone="quiet" aria-label={`Measure ${field.label}`} onClick={onMeasure}>
-          Measure
-        </Button>
-      </td>
-    </tr>
   )
 }

@@ -1,11 +1,13 @@
 import { useState } from 'react'
-import { Link, useSearchParams } from 'react-router'
+import { Link } from 'react-router'
 import type { Answer } from '../../../contract/asked.ts'
 import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import { useAnswer } from '../../api/answer.ts'
+import { Select } from '../../components/fields/select.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded } from '../../components/ui.tsx'
+import { useAddress } from '../../components/use-address.ts'
 
 type PartRow = Answer<'GET /parts'>['items'][number]
 
@@ -47,25 +49,18 @@ const COLUMNS: readonly Column<PartRow>[] = [
   { id: 'note', head: 'Note', isAside: true, value: (part) => part.note },
 ]
 
+const KINDS = Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words }))
+
 const FIRST = 200
 /** As many as are answered at once. */
 const MOST = 1000
 
 /** Parts by kind, searched by name or number among all there are. */
 export function PartsList() {
-  const [params, setParams] = useSearchParams()
+  const [params, change] = useAddress()
   const [limit, setLimit] = useState(FIRST)
   const kind = params.get('kind') ?? ''
   const q = params.get('q') ?? ''
-  const put = (name: string, value: string): void =>
-    setParams(
-      (before) => {
-        if (value === '') before.delete(name)
-        else before.set(name, value)
-        return before
-      },
-      { replace: true },
-    )
   const parts = useAnswer('GET /parts', {
     query: { limit, kind: kind || undefined, q: q || undefined },
   })
@@ -92,24 +87,17 @@ export function PartsList() {
               rows={items}
               columns={COLUMNS}
               keyOf={(part) => part.id}
-              search={{ words: q, onSearch: (words) => put('q', words) }}
+              search={{ words: q, onSearch: (words) => change({ q: words }) }}
               isPartial={next !== null}
             >
-              <label className="flex items-center gap-2">
-                Kind
-                <select
-                  value={kind}
-                  onChange={(event) => put('kind', event.target.value)}
-                  className="rounded border border-steel bg-ground px-2 py-1"
-                >
-                  <option value="">All</option>
-                  {Object.entries(PART_KINDS).map(([id, { words }]) => (
-                    <option key={id} value={id}>
-                      {words}
-                    </option>
-                  ))}
-                </select>
-              </label>
+              <Select
+                aria-label="Kind"
+                value={kind}
+                options={KINDS}
+                nothing="Every kind"
+                onChange={(chosen) => change({ kind: chosen })}
+                isNarrow
+              />
             </DataTable>
             {next && (
               <div className="p-4">

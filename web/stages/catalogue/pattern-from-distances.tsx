@@ -4,8 +4,15 @@ import { parseChords } from '../../../core/patterns/parse-chords.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
 import { call } from '../../api/client.ts'
 import { useReading } from '../../api/hooks.ts'
+import { Field, INPUT } from '../../components/fields/field.tsx'
+import { type Option, Select } from '../../components/fields/select.tsx'
 import { Button } from '../../components/ui.tsx'
 import { type Found, input, LEAST_PM } from './found-pattern.tsx'
+
+const SENSES: readonly Option<Sense>[] = [
+  { value: 'clockwise', words: 'clockwise' },
+  { value: 'counter-clockwise', words: 'counter-clockwise' },
+]
 
 /** A pattern from distances typed hole by hole. */
 export function FromDistances({
@@ -102,7 +109,7 @@ export function FromDistances({
             value={typed.count}
             inputMode="numeric"
             onChange={(event) => set({ count: event.target.value })}
-            className={`${input} figure w-full`}
+            className={`${INPUT} figure`}
           />
         </label>
         <label>
@@ -110,20 +117,19 @@ export function FromDistances({
           <input
             value={typed.hole}
             onChange={(event) => set({ hole: event.target.value })}
-            className={`${input} figure w-full`}
+            className={`${INPUT} figure`}
           />
         </label>
-        <label className="col-span-2">
-          <span className="mb-1 block font-semibold">Numbers run, looking at the face</span>
-          <select
-            value={typed.sense}
-            onChange={(event) => set({ sense: event.target.value as Sense })}
-            className={`${input} w-full`}
-          >
-            <option value="clockwise">clockwise</option>
-            <option value="counter-clockwise">counter-clockwise</option>
-          </select>
-        </label>
+        <Field label="Numbers run, looking at the face" className="col-span-2">
+          {({ id }) => (
+            <Select
+              id={id}
+              value={typed.sense}
+              options={SENSES}
+              onChange={(sense) => set({ sense })}
+            />
+          )}
+        </Field>
       </div>
       <label>
         <span className="mb-1 block font-semibold">
@@ -143,7 +149,7 @@ export function FromDistances({
           value={typed.text}
           onChange={(event) => set({ text: event.target.value })}
           placeholder={'1 2 173.2\n1 3 11 1/4 in\n1 axis 180'}
-          className={`${input} figure w-full`}
+          className={`${INPUT} figure`}
         />
       </label>
       {fault && (

@@ -1,9 +1,10 @@
 import { useState } from 'react'
-import { Link, useParams, useSearchParams } from 'react-router'
+import { Link, useParams } from 'react-router'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import type { Dowel, Hole, Point } from '../../../core/ports/field.ts'
 import { usePart } from '../../api/hooks.ts'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { useAddress } from '../../components/use-address.ts'
 import { PatternDrawing } from '../../drawing/pattern.tsx'
 import { type Found, FoundSheet } from './found-pattern.tsx'
 import { FromDistances } from './pattern-from-distances.tsx'
@@ -21,7 +22,7 @@ export function Component() {
 }
 
 function Faces({ part }: { part: PartDetail }) {
-  const [params, setParams] = useSearchParams()
+  const [params, change] = useAddress()
   const faces = part.ports.filter((port) => port.kind === 'face')
   const face = faces.find((port) => port.id === params.get('port')) ?? faces[0]
   const known = <T,>(name: string): T | null =>
@@ -40,7 +41,7 @@ function Faces({ part }: { part: PartDetail }) {
             <Button
               key={port.id}
               aria-pressed={port === face}
-              onClick={() => setParams({ port: port.id })}
+              onClick={() => change({ port: port.id })}
             >
               {port.slot}
             </Button>

@@ -1,7 +1,12 @@
-import { useState } from 'react'
-import { printQuantity, type StoredUnit } from '../../../core/quantity/units.ts'
+import { useMemo, useState } from 'react'
+import type { Answer } from '../../../contract/asked.ts'
+import { printQuantity, type StoredUnit, type Units } from '../../../core/quantity/units.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useSettings } from '../../api/hooks.ts'
+import { Field } from '../../components/fields/field.tsx'
+import { PartCombobox } from '../../components/fields/part-combobox.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { DataTable } from '../../components/table/data-table.tsx'
 import { Folded } from '../../components/ui.tsx'
 
 const SAYS = {
@@ -10,74 +15,94 @@ const SAYS = {
   unproved: 'Not proved yet: nothing disagrees, but these remain to be measured.',
 } as const
 
+type Compared = Answer<'GET /parts/{id}/same-inside/{other}'>['fields'][number]
+
+const shown = (value: unknown, unit: string, units: Units | undefined): string =>
+  value === null || value === undefined
+    ? 'not known'
+    : typeof value === 'number'
+      ? printQuantity(value, unit as StoredUnit, units)
+      : Array.isArray(value)
+        ? value.join(' ')
+        : String(value)
+
+const columnsIn = (units: Units | undefined): readonly Column<Compared>[] => [
+  {
+    id: 'field',
+    head: 'Measurement',
+    isFixed: true,
+    value: (field) => `${field.label}, ${field.verdict}`,
+    cell: (field) => (
+      <>
+        {field.label}
+        <span className="block text-steel">
+          {field.verdict}
+          {field.apart === null || field.apart === 0
+            ? ''
+            : `, ${Number(field.apart.toFixed(3))} apart`}
+          {field.within === null ? '' : `, known within ${Number(field.within.toFixed(3))}`}
+        </span>
+      </>
+    ),
+  },
+  {
+    id: 'one',
+    head: 'This',
+    align: 'right',
+    value: ({ one, unit }) => shown(one, unit, units),
+  },
+  {
+    id: 'other',
+    head: 'The other',
+    align: 'right',
+    value: ({ other, unit }) => shown(other, unit, units),
+  },
+]
+const keyOf = (field: Compared): string => `${field.port}${field.field}`
+
 /** Whether another transmission is the same inside: proved by measurements, with what remains unproved. */
 export function SameInside({ part }: { part: string }) {
-  const [other, setOther] = useState('')
-  const boxes = useAnswer('GET /parts', { query: { kind: 'transmission', limit: 200 } })
+  const [other, setOther] = useState<{ id: string; name: string } | null>(null)
   const { data: settings } = useSettings()
   const { data } = useAnswer(
     'GET /parts/{id}/same-inside/{other}',
-    other ? { params: { id: part, other } } : null,
+    other ? { params: { id: part, other: other.id } } : null,
   )
-  const show = (value: unknown, unit: string): string =>
-    value === null || value === undefined
-      ? 'not known'
-      : typeof value === 'number'
-        ? printQuantity(value, unit as StoredUnit, settings?.units)
-        : Array.isArray(value)
-          ? value.join(' ')
-          : String(value)
+  const units = settings?.units
+  const columns = useMemo(() => columnsIn(units), [units])
+  const rows = useMemo(
+    () =>
+      (data?.fields ?? []).toSorted(
+        (p, q) => Number(p.verdict === 'equal') - Number(q.verdict === 'equal'),
+      ),
+    [data],
+  )
   return (
     <Folded words="Is another the same inside?">
-      <label className="block">
-        <span className="mb-1 block font-semibold">Compare with</span>
-        <select
-          value={other}
-          onChange={(event) => setOther(event.target.value)}
-          className="w-full rounded border border-steel bg-ground px-1.5 py-1"
-        >
-          <option value="">Choose a transmission</option>
-          {boxes.data?.items
-            .filter((one) => one.id !== part)
-            .map((one) => (
-              <option key={one.id} value={one.id}>
-                {one.name}
-              </option>
-            ))}
-        </select>
-      </label>
+      <Field label="Compare with">
+        {({ id }) => (
+          <PartCombobox
+            id={id}
+            kind="transmission"
+            except={part}
+            shown={other?.name ?? 'Choose a transmission'}
+            onPick={setOther}
+          />
+        )}
+      </Field>
       {data && (
         <>
           <p role="status" className="py-1.5 font-semibold">
             {SAYS[data.verdict]}
           </p>
-          <table className="w-full">
-            <tbody>
-              {data.fields
-                .toSorted((p, q) => Number(p.verdict === 'equal') - Number(q.verdict === 'equal'))
-                .map((field) => (
-                  <tr
-                    key={`${field.port}${field.field}`}
-                    className="border-b border-line align-top"
-                  >
-                    <td className="py-1">
-                      {field.label}
-                      <span className="block text-steel">
-                        {field.verdict}
-                        {field.apart === null || field.apart === 0
-                          ? ''
-                          : `, ${Number(field.apart.toFixed(3))} apart`}
-                        {field.within === null
-                          ? ''
-                          : `, known within ${Number(field.within.toFixed(3))}`}
-                      </span>
-                    </td>
-                    <td className="figure py-1 pl-2 text-right">{show(field.one, field.unit)}</td>
-                    <td className="figure py-1 pl-2 text-right">{show(field.other, field.unit)}</td>
-                  </tr>
-                ))}
-            </tbody>
-          </table>
+          <DataTable
+            id="same-inside"
+            what="measurements"
+            hasTools={false}
+            rows={rows}
+            columns={columns}
+            keyOf={keyOf}
+          />
         </>
       )}
     </Folded>

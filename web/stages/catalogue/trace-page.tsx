@@ -1,13 +1,15 @@
 import { useState } from 'react'
 import { Link, useParams, useSearchParams } from 'react-router'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
-import type { Pixel, Trace } from '../../../core/patterns/from-trace.ts'
+import type { Pixel } from '../../../core/patterns/from-trace.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
 import { usePart, useReading } from '../../api/hooks.ts'
+import { Field } from '../../components/fields/field.tsx'
+import { Select } from '../../components/fields/select.tsx'
 import { Button, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { KnownDistances } from './known-distances.tsx'
 import { Canvas } from './trace-canvas.tsx'
-import { BLANK, input, type Marks, type Picture, TOOLS, type Tool, trace } from './trace-marks.ts'
+import { BLANK, type Marks, type Picture, TOOLS, type Tool, trace } from './trace-marks.ts'
 import { Outcome } from './traced-outcome.tsx'
 
 const ASKS: Readonly<Record<Tool, readonly [string, string]>> = {
@@ -16,6 +18,11 @@ const ASKS: Readonly<Record<Tool, readonly [string, string]>> = {
   hole: ['Mark the middle of a hole.', 'Mark a point on its edge.'],
   dowel: ['Mark the middle of a dowel.', 'Mark a point on its edge.'],
 }
+
+const VIEWS = [
+  { value: 'looking at the face', words: 'as I see it, looking at it' },
+  { value: 'mirrored', words: 'mirrored: a rubbing turned over, a scan from behind' },
+] as const
 
 /** A pattern traced over a photo or scan of the face, with a scale bar. */
 export function Component() {
@@ -145,17 +152,16 @@ function Tracing({ part, face }: { part: PartDetail; face: PartDetail['ports'][n
               {hasPicture ? ASKS[tool][first ? 1 : 0] : 'Choose the picture first.'}
             </p>
           </fieldset>
-          <label>
-            <span className="mb-0.5 block font-semibold">The picture shows the face</span>
-            <select
-              value={marks.view}
-              onChange={(event) => set({ view: event.target.value as Trace['view'] })}
-              className={`${input} w-full`}
-            >
-              <option value="looking at the face">as I see it, looking at it</option>
-              <option value="mirrored">mirrored: a rubbing turned over, a scan from behind</option>
-            </select>
-          </label>
+          <Field label="The picture shows the face">
+            {({ id }) => (
+              <Select
+                id={id}
+                value={marks.view}
+                options={VIEWS}
+                onChange={(view) => set({ view })}
+              />
+            )}
+          </Field>
           <KnownDistances
             marks={marks}
             traced={typeof traced === 'string' ? null : traced}

@@ -3,18 +3,19 @@ import type { MissingField } from '../../../core/joints/verdict.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { fieldsOf, isPortKind } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
-import { GRADES, type Grade, isGrade } from '../../../core/quantity/grade.ts'
+import { GRADES, type Grade } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { call } from '../../api/client.ts'
 import { act, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
+import { Field, INPUT } from '../../components/fields/field.tsx'
+import { Radios } from '../../components/fields/radios.tsx'
+import { optionsOf, Select, YES_NO } from '../../components/fields/select.tsx'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button } from '../../components/ui.tsx'
 
 /** A field of a port, by where it is. */
 export const keyOf = (field: MissingField): string => `${field.port}.${field.field}`
-
-const input = 'w-full rounded border border-steel bg-ground px-2 py-1.5'
 
 const wordsOf = (field: MissingField): Readonly<Record<string, FieldWords<unknown>>> => {
   const kind = field.port.split('/')[1] ?? ''
@@ -38,12 +39,13 @@ export function ClaimForm({
   const [method, setMethod] = useState<string>(words?.methods[0] ?? '')
   const [plusMinus, setPlusMinus] = useState('')
   const [grade, setGrade] = useState<Grade>('measured')
-  const [very, setVery] = useState(true)
+  const [specimen, setSpecimen] = useState<'very' | 'like'>('very')
   const person = usePerson()
   const [by, setBy] = useState(person.name ?? localStorage.getItem('by') ?? '')
   const [source, setSource] = useState('')
   const [fault, setFault] = useState('')
   if (!words) return null
+  const choices = words.choices ? optionsOf(words.choices) : words.type === 'flag' ? YES_NO : null
   const offered = method in METHODS ? METHODS[method as keyof typeof METHODS].plusMinus : null
 
   const save = async (event: FormEvent): Promise<void> => {
@@ -70,7 +72,7 @@ export function ClaimForm({
               ...(method && grade === 'measured' ? { method } : {}),
               by: by || null,
               source: source || null,
-              ...(build && very && (grade === 'measured' || grade === 'fitted')
+              ...(build && specimen === 'very' && (grade === 'measured' || grade === 'fitted')
                 ? { build, thisVeryPart: true }
                 : {}),
             },
@@ -95,88 +97,59 @@ export function ClaimForm({
         <b>{field.label}</b>
         <span className="text-steel">, {field.partName}</span>
       </p>
-      <label className="block">
-        <span className="mb-1 block font-semibold">Value</span>
-        {words.choices ? (
-          <select value={typed} onChange={(event) => type(event.target.value)} className={input}>
-            <option value="">Choose</option>
-            {words.choices.map((choice) => (
-              <option key={choice}>{choice}</option>
-            ))}
-          </select>
-        ) : words.type === 'flag' ? (
-          <select value={typed} onChange={(event) => type(event.target.value)} className={input}>
-            <option value="">Choose</option>
-            <option>yes</option>
-            <option>no</option>
-          </select>
-        ) : (
-          <TypedInput words={words} value={typed} onChange={type} />
+      <Field label="Value">
+        {({ id }) =>
+          choices ? (
+            <Select id={id} value={typed} options={choices} nothing="Choose" onChange={type} />
+          ) : (
+            <TypedInput id={id} words={words} value={typed} onChange={type} />
+          )
+        }
+      </Field>
+      <Field label="How it is known">
+        {({ id }) => (
+          <Select
+            id={id}
+            value={grade}
+            options={GRADES.toReversed().map((one) => ({ value: one, words: GRADE_SAYS[one] }))}
+            onChange={setGrade}
+          />
         )}
-      </label>
-      <label className="block">
-        <span className="mb-1 block font-semibold">How it is known</span>
-        <select
-          value={grade}
-          onChange={({ target }) => isGrade(target.value) && setGrade(target.value)}
-          className={input}
-        >
-          {[...GRADES].reverse().map((one) => (
-            <option key={one} value={one}>
-              {GRADE_SAYS[one]}
-            </option>
-          ))}
-        </select>
-      </label>
+      </Field>
       {grade === 'measured' && words.methods.length > 0 && (
         <div className="grid grid-cols-[2fr_1fr] gap-3">
-          <label>
-            <span className="mb-1 block font-semibold">Method</span>
-            <select
-              value={method}
-              onChange={(event) => setMethod(event.target.value)}
-              className={input}
-            >
-              {words.methods.map((id) => (
-                <option key={id} value={id}>
-                  {METHODS[id].words}
-                </option>
-              ))}
-              <option value="">Another way</option>
-            </select>
-          </label>
+          <Field label="Method">
+            {({ id }) => (
+              <Select
+                id={id}
+                value={method}
+                options={words.methods.map((one) => ({ value: one, words: METHODS[one].words }))}
+                nothing="Another way"
+                onChange={setMethod}
+              />
+            )}
+          </Field>
           <label>
             <span className="mb-1 block font-semibold">±</span>
             <input
               value={plusMinus}
               onChange={(event) => setPlusMinus(event.target.value)}
               placeholder={offered === null ? 'not known' : String(offered)}
-              className={`${input} figure`}
+              className={`${INPUT} figure`}
             />
           </label>
         </div>
       )}
       {build && (grade === 'measured' || grade === 'fitted') && (
-        <fieldset className="flex gap-5">
-          <legend className="mb-1 font-semibold">Taken on</legend>
-          {[true, false].map((value) => (
-            <label key={String(value)} className="flex items-center gap-1.5">
-              <input
-                type="radio"
-                name="specimen"
-                checked={very === value}
-                onChange={() => setVery(value)}
-                className="accent-(--color-accent)"
-              />
-              {value ? 'this very part' : 'one like it'}
-            </label>
-          ))}
-        </fieldset>
+        <div>
+          <span className="mb-1 block font-semibold">Taken on</span>
+          <Radios label="Taken on" value={specimen} options={SPECIMENS} onChange={setSpecimen} />
+        </div>
       )}
       <div className="grid grid-cols-2 gap-3">
         <label>
           <span className="mb-1 block font-semibold">By whom</span>
-          <input value={by} onChange={(event) => setBy(event.target.value)} className={input} />
+          <input value={by} onChange={(event) => setBy(event.target.value)} className={INPUT} />
         </label>
         <label>
           <span className="mb-1 block font-semibold">Source</span>
@@ -184,7 +157,7 @@ export function ClaimForm({
             value={source}
             onChange={(event) => setSource(event.target.value)}
             placeholder="photo, sheet, who said it"
-            className={input}
+            className={INPUT}
           />
         </label>
       </div>
@@ -199,6 +172,11 @@ export function ClaimForm({
     </form>
   )
 }
+
+const SPECIMENS = [
+  { value: 'very', words: 'this very part' },
+  { value: 'like', words: 'one like it' },
+] as const
 
 const GRADE_SAYS: Record<(typeof GRADES)[number], string> = {
   fitted: 'Fitted: mated or run here',

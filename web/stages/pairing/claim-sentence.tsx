@@ -5,15 +5,28 @@ import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
+import { INPUT } from '../../components/fields/field.tsx'
+import { type Option, Select } from '../../components/fields/select.tsx'
 import { Button } from '../../components/ui.tsx'
 
-const input = 'rounded border border-steel bg-ground px-2 py-1.5'
-
-const GRADE_SAYS: readonly { readonly grade: Grade; readonly words: string }[] = [
-  { grade: 'fitted', words: 'we bolted them together here' },
-  { grade: 'heard', words: 'somebody said so' },
-  { grade: 'catalogue', words: 'an advert or catalogue says so' },
-  { grade: 'maker', words: 'its maker says so' },
+const SUBJECTS = [
+  { value: 'joint', words: 'At this joint' },
+  { value: 'kit', words: 'With a kit' },
+  { value: 'build', words: 'In a whole finished build' },
+] as const
+const OF = [
+  { value: 'parts', words: 'these two' },
+  { value: 'families', words: 'any of these families' },
+] as const
+const SAYS = [
+  { value: 'yes', words: 'go together' },
+  { value: 'no', words: 'do not go together' },
+] as const
+const GRADE_SAYS: readonly Option<Grade>[] = [
+  { value: 'fitted', words: 'we bolted them together here' },
+  { value: 'heard', words: 'somebody said so' },
+  { value: 'catalogue', words: 'an advert or catalogue says so' },
+  { value: 'maker', words: 'its maker says so' },
 ]
 
 interface Typed {
@@ -107,70 +120,53 @@ export function Sentence({
   return (
     <form onSubmit={(event) => void save(event)} className="flex flex-col gap-3">
       <p className="text-[15px] leading-[2.4]">
-        <select
+        <Select
           aria-label="What is spoken of"
-          className={input}
           value={subject}
-          onChange={(event) => set({ subject: event.target.value as 'joint' })}
-        >
-          <option value="joint">At this joint</option>
-          <option value="kit">With a kit</option>
-          <option value="build">In a whole finished build</option>
-        </select>{' '}
+          options={SUBJECTS}
+          onChange={(chosen) => set({ subject: chosen })}
+          isNarrow
+        />{' '}
         {subject === 'kit' && (
           <>
-            <select
+            <Select
               aria-label="Kit"
-              className={input}
               value={kitId}
-              onChange={(event) => set({ kitId: event.target.value })}
-            >
-              <option value="">which kit?</option>
-              {kits.map((kit) => (
-                <option key={kit.id} value={kit.id}>
-                  {kit.name}
-                </option>
-              ))}
-            </select>{' '}
+              options={kits.map((kit) => ({ value: kit.id, words: kit.name }))}
+              nothing="which kit?"
+              onChange={(chosen) => set({ kitId: chosen })}
+              isNarrow
+            />{' '}
           </>
         )}
         {hasFamilies && (
           <>
-            <select
+            <Select
               aria-label="Which engine and gearbox"
-              className={input}
               value={of}
-              onChange={(event) => set({ of: event.target.value as Typed['of'] })}
-            >
-              <option value="parts">these two</option>
-              <option value="families">any of these families</option>
-            </select>{' '}
+              options={OF}
+              onChange={(chosen) => set({ of: chosen })}
+              isNarrow
+            />{' '}
           </>
         )}
         <b>{byFamily ? pairing.engineFamily : pairing.engineName}</b> and{' '}
         <b>{byFamily ? pairing.transmissionFamily : pairing.transmissionName}</b>{' '}
-        <select
+        <Select
           aria-label="Go together"
-          className={input}
           value={says}
-          onChange={(event) => set({ says: event.target.value as 'yes' })}
-        >
-          <option value="yes">go together</option>
-          <option value="no">do not go together</option>
-        </select>
+          options={SAYS}
+          onChange={(chosen) => set({ says: chosen })}
+          isNarrow
+        />
         ;{' '}
-        <select
+        <Select
           aria-label="How it is known"
-          className={input}
           value={grade}
-          onChange={(event) => set({ grade: event.target.value as Grade })}
-        >
-          {GRADE_SAYS.map((one) => (
-            <option key={one.grade} value={one.grade}>
-              {one.words}
-            </option>
-          ))}
-        </select>
+          options={GRADE_SAYS}
+          onChange={(chosen) => set({ grade: chosen })}
+          isNarrow
+        />
         .
       </p>
       <label>
@@ -179,7 +175,7 @@ export function Sentence({
           rows={2}
           value={sentence}
           onChange={(event) => set({ sentence: event.target.value })}
-          className={`${input} w-full`}
+          className={INPUT}
         />
       </label>
       <label>
@@ -188,7 +184,7 @@ export function Sentence({
           value={source}
           onChange={(event) => set({ source: event.target.value })}
           placeholder="photo, advert, who"
-          className={`${input} w-full`}
+          className={INPUT}
         />
       </label>
       {subject === 'build' && (
@@ -199,7 +195,7 @@ export function Sentence({
               value={distance}
               inputMode="numeric"
               onChange={(event) => set({ distance: event.target.value })}
-              className={`${input} figure w-full`}
+              className={`${INPUT} figure`}
             />
           </label>
           <label>
@@ -207,7 +203,7 @@ export function Sentence({
             <input
               value={changes}
               onChange={(event) => set({ changes: event.target.value })}
-              className={`${input} w-full`}
+              className={INPUT}
             />
           </label>
           <label>
@@ -216,7 +212,7 @@ export function Sentence({
               value={known}
               inputMode="numeric"
               onChange={(event) => set({ known: event.target.value })}
-              className={`${input} figure w-full`}
+              className={`${INPUT} figure`}
             />
           </label>
         </div>

@@ -1,63 +1,84 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import type { LimitRecord, Verdict } from '../../../core/joints/verdict.ts'
 import { printQuantity } from '../../../core/quantity/units.ts'
 import { useSettings } from '../../api/hooks.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { DataTable } from '../../components/table/data-table.tsx'
 import { GradeWord } from '../../components/ui.tsx'
 import { StackDrawing } from '../../drawing/stack.tsx'
 
-/** Each limit of a joint with its terms, value and margin. */
+type Term = LimitRecord['terms'][number]
+
+/** A limit and where it stands among the joint's. */
+interface LimitRow {
+  readonly id: string
+  readonly limit: LimitRecord
+}
+
+const LIMIT_COLUMNS: readonly Column<LimitRow>[] = [
+  {
+    id: 'limit',
+    head: 'Limit',
+    isFixed: true,
+    value: ({ limit }) => limit.label,
+    cell: ({ limit }) => (
+      <span className="flex gap-2.5">
+        <span className="pt-0.5">
+          <JointShape code={limit.code} />
+        </span>
+        <span>
+          <b className="underline decoration-line underline-offset-2">{limit.label}</b>
+          <span className="block text-steel">
+            {[limit.at, limit.words].filter(Boolean).join(': ')}
+          </span>
+        </span>
+      </span>
+    ),
+  },
+  {
+    id: 'is',
+    head: 'Is',
+    align: 'right',
+    value: ({ limit }) => limit.value,
+    cell: ({ limit }) => limit.value?.toFixed(digits(limit)),
+  },
+  { id: 'wanted', head: 'Wanted', align: 'right', value: ({ limit }) => wanted(limit) },
+]
+const keyOf = ({ id }: LimitRow): string => id
+
+/** Each limit of a joint with its value and what is wanted; its terms unfold under it. */
 export function Limits({ verdict }: { verdict: Verdict }) {
-  const [shown, setShown] = useState<number | null>(() => {
+  const [shown, setShown] = useState<string | null>(() => {
     const worst = verdict.limits.findIndex(
       (limit) => limit.code === verdict.code && limit.code !== 'fits',
     )
-    return worst >= 0 ? worst : null
+    return worst >= 0 ? String(worst) : null
   })
+  const rows = useMemo(
+    () => verdict.limits.map((limit, index) => ({ id: String(index), limit })),
+    [verdict.limits],
+  )
   return (
-    <table className="w-full">
-      <thead>
-        <tr className="border-b border-ink">
-          <th className="py-1" aria-label="Verdict" />
-          <th>Limit</th>
-          <th className="text-right">Is</th>
-          <th className="text-right">Wanted</th>
-        </tr>
-      </thead>
-      {verdict.limits.map((limit, index) => (
-        <tbody key={index} className="border-b border-line align-top">
-          <tr>
-            <td className="w-8 py-1.5">
-              <JointShape code={limit.code} />
-            </td>
-            <td className="py-1.5 pr-2">
-              <button
-                type="button"
-                aria-expanded={shown === index}
-                className="text-left font-semibold underline decoration-line underline-offset-2"
-                onClick={() => setShown(shown === index ? null : index)}
-              >
-                {limit.label}
-              </button>
-              <div className="text-steel">{[limit.at, limit.words].filter(Boolean).join(': ')}</div>
-            </td>
-            <td className="figure py-1.5 text-right">
-              {limit.value === null ? '' : limit.value.toFixed(digits(limit))}
-            </td>
-            <td className="figure whitespace-nowrap py-1.5 pl-3 text-right">{wanted(limit)}</td>
-          </tr>
-          {shown === index && limit.terms.length + (limit.value === null ? 0 : 1) > 0 && (
-            <tr>
-              <td />
-              <td colSpan={3} className="pb-2">
-                <StackDrawing limit={limit} />
-                <Terms limit={limit} />
-              </td>
-            </tr>
-          )}
-        </tbody>
-      ))}
-    </table>
+    <DataTable
+      id="limits"
+      what="limits"
+      hasTools={false}
+      isFixedOrder
+      rows={rows}
+      columns={LIMIT_COLUMNS}
+      keyOf={keyOf}
+      marked={shown}
+      onOpen={({ id }) => setShown(shown === id ? null : id)}
+      below={({ limit }) =>
+        (limit.terms.length > 0 || limit.value !== null) && (
+          <>
+            <StackDrawing limit={limit} />
+            <Terms limit={limit} />
+          </>
+        )
+      }
+    />
   )
 }
 
@@ -67,46 +88,77 @@ function wanted({ low, high }: LimitRecord): string {
   return low !== null ? `≥ ${show(low)}` : high !== null ? `≤ ${show(high)}` : ''
 }
 
+const termColumns = (show: (value: number) => string): readonly Column<Term>[] => [
+  {
+    id: 'term',
+    head: 'Term',
+    isFixed: true,
+    value: (term) => `${term.label}, ${term.part}`,
+    cell: (term) => (
+      <>
+        <span className="figure">{term.sign > 0 ? '+' : '−'}</span> {term.label}
+        <span className="text-steel">, {term.part}</span>
+      </>
+    ),
+  },
+  {
+    id: 'value',
+    head: 'Is',
+    align: 'right',
+    value: ({ value }) => value,
+    cell: ({ value }) => (value === null ? '?' : show(value)),
+  },
+  {
+    id: 'plusMinus',
+    head: '±',
+    align: 'right',
+    className: 'text-steel',
+    value: ({ plusMinus }) => plusMinus,
+    cell: ({ plusMinus }) => (plusMinus === null ? '' : Number(plusMinus.toFixed(3))),
+  },
+  {
+    id: 'evidence',
+    head: 'Evidence',
+    value: ({ grade }) => grade,
+    cell: ({ grade }) => <GradeWord grade={grade} />,
+  },
+]
+const termKey = (term: Term): string => `${term.sign}${term.part}${term.label}`
+
 function Terms({ limit }: { limit: LimitRecord }) {
-  const { data } = useSettings()
-  const show = (value: number): string =>
-    printQuantity(value, limit.unit === 'mm' ? 'mm' : '', data?.units)
-  return (
-    <table className="w-full bg-paper">
-      <tbody>
-        {limit.terms.map((term, index) => (
-          <tr key={index} className="border-b border-line">
-            <td className="figure w-5 pl-1.5">{term.sign > 0 ? '+' : '−'}</td>
-            <td className="py-0.5">
-              {term.label}
-              <span className="text-steel">, {term.part}</span>
-            </td>
-            <td className="figure text-right">{term.value === null ? '?' : show(term.value)}</td>
-            <td className="figure px-2 text-right text-steel">
-              {term.plusMinus === null ? '' : `±${Number(term.plusMinus.toFixed(3))}`}
-            </td>
-            <td className="pr-1.5 text-right">
-              <GradeWord grade={term.grade} />
-            </td>
-          </tr>
-        ))}
-        {limit.value !== null && (
-          <tr>
-            <td />
-            <td colSpan={4} className="py-0.5 text-steel">
-              {limit.plusMinus === null
-                ? '± not known'
-                : `worst case ± ${Number(limit.plusMinus.toFixed(3))}, root sum square ± ${Number((limit.rootSumSquare ?? 0).toFixed(3))}`}
-              {limit.margin === null ? '' : ` · margin ${Number(limit.margin.toFixed(3))}`}
-              {limit.damage && limit.worstMargin !== null
-                ? `, at worst ${Number(limit.worstMargin.toFixed(3))}`
-                : ''}
-            </td>
-          </tr>
-        )}
-      </tbody>
-    </table>
+  const units = useSettings().data?.units
+  const columns = useMemo(
+    () => termColumns((value) => printQuantity(value, limit.unit === 'mm' ? 'mm' : '', units)),
+    [limit.unit, units],
   )
+  return (
+    <div className="bg-paper px-1.5">
+      {limit.terms.length > 0 && (
+        <DataTable
+          id="terms"
+          what="terms"
+          hasTools={false}
+          isFixedOrder
+          rows={limit.terms}
+          columns={columns}
+          keyOf={termKey}
+        />
+      )}
+      {limit.value !== null && <p className="py-0.5 text-steel">{boundsOf(limit)}</p>}
+    </div>
+  )
+}
+
+/** What its terms leave open, worst case and root sum square, and the margin that is left. */
+function boundsOf(limit: LimitRecord): string {
+  const three = (value: number | null): string => String(Number((value ?? 0).toFixed(3)))
+  return [
+    limit.plusMinus === null
+      ? '± not known'
+      : `worst case ± ${three(limit.plusMinus)}, root sum square ± ${three(limit.rootSumSquare)}`,
+    limit.margin === null ? '' : ` · margin ${three(limit.margin)}`,
+    limit.damage && limit.worstMargin !== null ? `, at worst ${three(limit.worstMargin)}` : '',
+  ].join('')
 }
 
 export const digits = (limit: LimitRecord): number =>

@@ -1,26 +1,19 @@
 import clsx from 'clsx'
-import { useEffect, useRef, useState } from 'react'
+import { useEffect, useMemo, useRef, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
-import { useParams, useSearchParams } from 'react-router'
+import { useParams } from 'react-router'
 import type { PairingRow } from '../../../contract/answers/pairings.ts'
 import { JOINTS } from '../../../core/joints/index.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { Legend } from '../../components/joint-shape.tsx'
-import {
-  Button,
-  ButtonLink,
-  Empty,
-  Failed,
-  Loaded,
-  Loading,
-  PageHead,
-} from '../../components/ui.tsx'
+import { DataTable } from '../../components/table/data-table.tsx'
+import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { useAddress } from '../../components/use-address.ts'
 import { PairingStrip } from '../build-strip.tsx'
-import { PairingPanel } from './pairing-panel.tsx'
-import { keyOf, Row } from './pairing-row.tsx'
-import { WhySheet } from './why-sheet.tsx'
+import { LookedInto, pairingColumns, pairingKey } from './pairing-columns.tsx'
+import { PairingSide } from './pairing-side.tsx'
 
 /** Pairings as rows, joints as columns of shapes; the why sheet beside. */
 export function Component() {
@@ -28,9 +21,9 @@ export function Component() {
   const [most, setMost] = useState<number | undefined>(undefined)
   const pairings = useAnswer('GET /builds/{id}/pairings', {
     params: { id: build },
-    query: { most: most },
+    query: { most },
   })
-  const [params] = useSearchParams()
+  const [params] = useAddress()
   const [engine, transmission] = [params.get('engine'), params.get('transmission')]
   // A link may name a pairing that is not among the most promising: then all are read.
   const isShort = pairings.data !== undefined && pairings.data.items.length < pairings.data.of
@@ -47,25 +40,53 @@ export function Component() {
     <Loaded of={pairings} what="the pairings">
       {({ items, of }) =>
         items.length === 0 ? (
-          <Empty
-            action={
-              <span className="flex gap-2">
-                <ButtonLink to="/catalogue/new/engine" tone="main">
-                  Add an engine
-                </ButtonLink>
-                <ButtonLink to="/catalogue/new/transmission">Add a transmission</ButtonLink>
-              </span>
-            }
-          >
-            A pairing is an engine with a transmission. Type at least one of each, with what you
-            know of them; what you leave out is asked for later, where it decides something.
-          </Empty>
+          <NoPairings />
         ) : (
-          <Pairings build={build} items={items} of={of} onMore={() => setMost(items.length + 48)} />
+          <Pairings build={build} items={items} of={of} onMore={setMost} />
         )
       }
     </Loaded>
   )
+}
+
+const NoPairings = () => (
+  <Empty
+    action={
+      <span className="flex gap-2">
+        <ButtonLink to="/catalogue/new/engine" tone="main">
+          Add an engine
+        </ButtonLink>
+        <ButtonLink to="/catalogue/new/transmission">Add a transmission</ButtonLink>
+      </span>
+    }
+  >
+    A pairing is an engine with a transmission. Type at least one of each, with what you know of
+    them; what you leave out is asked for later, where it decides something.
+  </Empty>
+)
+
+/** Which pairing is looked at and which of its joints, in the address; and the keys that move across. */
+function useLook(items: readonly PairingRow[]) {
+  const [params, change] = useAddress()
+  const chosen =
+    items.find(
+      (row) =>
+        row.engineId === params.get('engine') && row.transmissionId === params.get('transmission'),
+    ) ??
+    items.find((row) => row.chosen) ??
+    items[0]!
+  const joint = params.get('joint')
+  const look = (row: PairingRow, next: string | null = joint): void =>
+    change({ engine: row.engineId, transmission: row.transmissionId, joint: next })
+  const joints = JOINTS.filter(({ id }) => chosen.joints.some((one) => one.joint === id))
+  const across = (by: number): void => {
+    const column = joints.findIndex(({ id }) => id === joint) + by
+    look(chosen, joints[Math.max(0, Math.min(joints.length - 1, column))]!.id)
+  }
+  useHotkeys('right', () => across(1), { preventDefault: true })
+  useHotkeys('left', () => across(-1), { preventDefault: true })
+  useHotkeys('w', () => look(chosen, joint ?? joints[0]!.id))
+  return { chosen, joint, look }
 }
 
 function Pairings({
@@ -77,73 +98,27 @@ function Pairings({
   build: string
   items: readonly PairingRow[]
   of: number
-  onMore: () => void
+  onMore: (most: number) => void
 }) {
-  const [params, setParams] = useSearchParams()
-  const header = useBuild(build)
-  const chosen =
-    items.find(
-      (row) =>
-        row.engineId === params.get('engine') && row.transmissionId === params.get('transmission'),
-    ) ??
-    items.find((row) => row.chosen) ??
-    items[0]!
-  const joint = params.get('joint')
+  const { chosen, joint, look } = useLook(items)
+  const header = useBuild(build).data?.build
   const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
-  const columns = JOINTS.filter(({ id }) =>
-    items.some((row) => row.joints.some((one) => one.joint === id)),
+  const isHere =
+    detail.data?.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId
+  const data = isHere ? detail.data : undefined
+  const latest = useRef(look)
+  latest.current = look
+  const currency = header?.currency ?? 'EUR'
+  const columns = useMemo(
+    () => pairingColumns(items, currency, (row, next) => latest.current(row, next)),
+    [items, currency],
   )
-  // Keys may come faster than the page is drawn: each starts from where the last one left, also where the page is drawn
-  // meanwhile as it was before.
-  const at = keyOf(chosen)
-  const now = useRef({ at, joint })
-  useEffect(() => {
-    now.current = { at, joint }
-  }, [at, joint])
-  const rowNow = (): number =>
-    Math.max(
-      0,
-      items.findIndex((row) => keyOf(row) === now.current.at),
-    )
-  const select = (row: PairingRow, next: string | null = now.current.joint): void => {
-    now.current = { at: keyOf(row), joint: next }
-    setParams(
-      { engine: row.engineId, transmission: row.transmissionId, ...(next ? { joint: next } : {}) },
-      { replace: true },
-    )
-  }
-  const step = (by: number): void =>
-    select(items[Math.max(0, Math.min(items.length - 1, rowNow() + by))]!)
-  const across = (by: number): void => {
-    const column = columns.findIndex(({ id }) => id === now.current.joint) + by
-    select(items[rowNow()]!, columns[Math.max(0, Math.min(columns.length - 1, column))]!.id)
-  }
-  useHotkeys('j', () => step(1), [items])
-  useHotkeys('k', () => step(-1), [items])
-  useHotkeys('right', () => across(1), { preventDefault: true }, [items])
-  useHotkeys('left', () => across(-1), { preventDefault: true }, [items])
-  useHotkeys('w', () => select(items[rowNow()]!, now.current.joint ?? columns[0]!.id), [items])
-  const data =
-    detail.data &&
-    detail.data.engine === chosen.engineId &&
-    detail.data.transmission === chosen.transmissionId
-      ? detail.data
-      : undefined
-  const table = useRef<HTMLTableElement>(null)
-  const hasStrip = data !== undefined
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the strip pushes the list down when it comes.
-  useEffect(() => {
-    table.current
-      ?.querySelector(`[data-key="${CSS.escape(keyOf(chosen))}"]`)
-      ?.scrollIntoView({ block: 'nearest' })
-  }, [chosen, hasStrip])
-
-  const open = data?.joints.find((one) => one.joint === joint)
+  const isOpen = joint !== null && data !== undefined
   return (
-    <div className="grid h-full grid-cols-[minmax(0,1fr)_372px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
-      <div className={clsx('flex min-h-0 min-w-0 flex-col', open && 'print:hidden')}>
+    <div className="flex h-full max-[1000px]:block max-[1000px]:h-auto">
+      <div className={clsx('flex min-h-0 min-w-0 flex-1 flex-col', isOpen && 'print:hidden')}>
         {data && (
-          <PairingStrip pairing={data} selected={joint} onSelect={(id) => select(chosen, id)} />
+          <PairingStrip pairing={data} selected={joint} onSelect={(id) => look(chosen, id)} />
         )}
         <PageHead
           title={
@@ -151,94 +126,47 @@ function Pairings({
               ? `${items.length} of ${of} pairings`
               : `${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`
           }
-          detail={
-            header.data?.build.school === 'set-back'
-              ? 'engine set back'
-              : 'gearbox stays where it was'
-          }
+          detail={header?.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
         >
           <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
-          <HistoryButton
-            entity="build"
-            id={build}
-            title={header.data?.build.name ?? 'this build'}
-          />
+          <HistoryButton entity="build" id={build} title={header?.name ?? 'this build'} />
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         </PageHead>
-        <div className="min-h-0 overflow-auto">
-          <table ref={table} className="w-full">
-            <thead className="sticky top-0 z-10 bg-paper">
-              <tr className="border-b border-ink align-bottom">
-                <th className="sticky left-0 bg-paper py-1.5 pl-4">
-                  Engine
-                  <br />
-                  Transmission
-                </th>
-                {columns.map(({ id, short }) => (
-                  <th key={id} className="px-0 align-bottom">
-                    <span className="mx-auto block rotate-180 whitespace-nowrap pt-1 [writing-mode:vertical-rl]">
-                      {short}
-                    </span>
-                  </th>
-                ))}
-                <th className="pl-2 text-right">Open</th>
-                <th className="pl-2 text-right">Hours</th>
-                <th className="text-right">
-                  Torque
-                  <br />
-                  N·m
-                </th>
-                <th className="pl-4">Closed by</th>
-              </tr>
-            </thead>
-            <tbody>
-              {items.map((row) => (
-                <Row
-                  key={keyOf(row)}
-                  row={row}
-                  columns={columns}
-                  isSelected={row === chosen}
-                  joint={joint}
-                  onSelect={(id) => select(row, id)}
-                />
-              ))}
-            </tbody>
-          </table>
-          {items.length < of && (
-            <p className="px-4 py-2 text-steel">
-              The most promising by what is known.{' '}
-              <Button tone="quiet" onClick={onMore}>
-                Show more
-              </Button>
-            </p>
-          )}
+        <div className="min-h-0 flex-1 overflow-auto">
+          <LookedInto value={joint}>
+            <DataTable
+              id="pairings"
+              what="pairings"
+              isMain
+              rows={items}
+              columns={columns}
+              keyOf={pairingKey}
+              marked={pairingKey(chosen)}
+              onMark={look}
+              isPartial={items.length < of}
+            >
+              {items.length < of && (
+                <span className="flex items-center gap-2">
+                  <Button tone="quiet" onClick={() => onMore(items.length + 48)}>
+                    Show more
+                  </Button>
+                  <Button tone="quiet" onClick={() => onMore(of)}>
+                    Show all {of}
+                  </Button>
+                </span>
+              )}
+            </DataTable>
+          </LookedInto>
         </div>
-        <div className="mt-auto">
-          <Legend />
-        </div>
+        <Legend />
       </div>
-      <div className="overflow-y-auto border-l border-line bg-ground max-[1000px]:border-l-0 max-[1000px]:border-t">
-        {detail.error && !data ? (
-          <Failed error={detail.error} retry={() => void detail.mutate()} />
-        ) : !data ? (
-          <Loading what="the pairing" />
-        ) : open ? (
-          <WhySheet
-            key={`${open.id}|${data.chosen.join()}`}
-            joint={open}
-            build={build}
-            pairing={data}
-            onClose={() =>
-              setParams(
-                { engine: chosen.engineId, transmission: chosen.transmissionId },
-                { replace: true },
-              )
-            }
-          />
-        ) : (
-          <PairingPanel build={build} detail={data} />
-        )}
-      </div>
+      <PairingSide
+        build={build}
+        detail={detail}
+        data={data}
+        joint={joint}
+        onClose={() => look(chosen, null)}
+      />
     </div>
   )
 }

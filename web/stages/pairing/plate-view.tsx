@@ -1,9 +1,32 @@
 import { useParams } from 'react-router'
 import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { Column } from '../../components/table/column.ts'
+import { DataTable } from '../../components/table/data-table.tsx'
 import { Folded } from '../../components/ui.tsx'
 import { PlateDrawing } from '../../drawing/plate.tsx'
 
 const link = 'text-accent underline'
+
+type Met = NonNullable<PairingDetail['plate']>['match']['met'][number]
+const RESIDUALS: readonly Column<Met>[] = [
+  { id: 'engine', head: 'Engine', align: 'right', isFixed: true, value: ({ a }) => a + 1 },
+  { id: 'gearbox', head: 'Gearbox', align: 'right', value: ({ b }) => b + 1 },
+  {
+    id: 'off',
+    head: 'Off, mm',
+    align: 'right',
+    value: ({ residual }) => residual,
+    cell: ({ residual }) => residual.toFixed(3),
+  },
+  {
+    id: 'play',
+    head: 'Play, mm',
+    align: 'right',
+    value: ({ play }) => play,
+    cell: ({ play }) => play.toFixed(3),
+  },
+]
+const boltKey = ({ a }: Met): string => String(a)
 
 /** Both patterns on one axis, how far they meet, and the plate that would join them; out as template and for the cutter. */
 export function PlateView({ pairing }: { pairing: PairingDetail }) {
@@ -55,26 +78,13 @@ export function PlateView({ pairing }: { pairing: PairingDetail }) {
       )}
       {match.met.length > 0 && (
         <Folded words="Each bolt’s residual">
-          <table className="w-full">
-            <thead>
-              <tr className="border-b border-ink">
-                <th>Engine</th>
-                <th>Gearbox</th>
-                <th className="text-right">Off, mm</th>
-                <th className="text-right">Play, mm</th>
-              </tr>
-            </thead>
-            <tbody>
-              {match.met.map((one) => (
-                <tr key={one.a} className="border-b border-line">
-                  <td className="figure">{one.a + 1}</td>
-                  <td className="figure">{one.b + 1}</td>
-                  <td className="figure text-right">{one.residual.toFixed(3)}</td>
-                  <td className="figure text-right">{one.play.toFixed(3)}</td>
-                </tr>
-              ))}
-            </tbody>
-          </table>
+          <DataTable
+            id="residuals"
+            what="bolts"
+            rows={match.met}
+            columns={RESIDUALS}
+            keyOf={boltKey}
+          />
         </Folded>
       )}
       <p className="print:hidden">

@@ -3,6 +3,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import type { JointDetail, PairingDetail } from '../../../contract/answers/pairings.ts'
 import type { Verdict } from '../../../core/joints/verdict.ts'
 import { VERDICT_WORDS } from '../../../core/joints/words.ts'
+import { Radios } from '../../components/fields/radios.tsx'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, Folded, GradeWord, SheetHead } from '../../components/ui.tsx'
 import { StackDrawing } from '../../drawing/stack.tsx'
@@ -50,21 +51,16 @@ export function WhySheet({
         onClose={onClose}
       />
       {joint.closed && (
-        <fieldset className="flex gap-4 border-y border-line py-1.5">
-          <legend className="sr-only">Which run</legend>
-          {[true, false].map((value) => (
-            <label key={String(value)} className="flex items-center gap-1.5">
-              <input
-                type="radio"
-                name={`run-${joint.id}`}
-                checked={bare === value}
-                onChange={() => setBare(value)}
-                className="accent-(--color-accent)"
-              />
-              {value ? 'Bare, as they meet' : `With ${closedBy.join(' and ')}`}
-            </label>
-          ))}
-        </fieldset>
+        <Radios
+          label="Which run"
+          value={bare ? 'bare' : 'closed'}
+          options={[
+            { value: 'bare', words: 'Bare, as they meet' },
+            { value: 'closed', words: `With ${closedBy.join(' and ')}` },
+          ]}
+          onChange={(run) => setBare(run === 'bare')}
+          className="border-y border-line py-1.5"
+        />
       )}
       <p>{joint.decides}</p>
       <div className="flex flex-wrap gap-2">

@@ -7,6 +7,7 @@ import {
   PLACES,
   type Place,
 } from '../../../core/recipient/dimensions.ts'
+import { Select } from '../../components/fields/select.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
@@ -125,18 +126,16 @@ function Line({ dimension, measuring }: { dimension: Dimension; measuring: Measu
           className="h-11 w-full text-[17px] print:text-transparent!"
         />
         {methods.length > 1 ? (
-          <select
+          <Select
             aria-label={`${words.label}: taken with`}
             value={measuring.methodOf(dimension)}
-            onChange={(event) => measuring.setMethod(dimension, event.target.value)}
-            className="mt-1 w-full rounded border border-line bg-ground px-1.5 py-1 text-[13px]"
-          >
-            {methods.map((method) => (
-              <option key={method.id} value={method.id}>
-                {method.words}, ± {method.plusMinus}
-              </option>
-            ))}
-          </select>
+            options={methods.map((method) => ({
+              value: method.id,
+              words: `${method.words}, ± ${method.plusMinus}`,
+            }))}
+            onChange={(method) => measuring.setMethod(dimension, method)}
+            className="mt-1 text-[13px]"
+          />
         ) : (
           <span className="block pt-1 text-[13px] text-steel">
             {methods[0]?.words}, ± {methods[0]?.plusMinus}

@@ -9,6 +9,7 @@ import {
   VIEWS,
   type View,
 } from '../../../core/recipient/dimensions.ts'
+import { Select } from '../../components/fields/select.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
@@ -146,17 +147,14 @@ function Drawings({
                 </p>
                 <label className="mt-1 block">
                   <span className="mb-0.5 block font-semibold">Taken with</span>
-                  <select
+                  <Select
                     value={measuring.methodOf(open)}
-                    onChange={(event) => measuring.setMethod(open, event.target.value)}
-                    className="w-full rounded border border-steel bg-ground px-1.5 py-1"
-                  >
-                    {methodWords(open).map((method) => (
-                      <option key={method.id} value={method.id}>
-                        {method.words}, ± {method.plusMinus} {dimensionWords(open).unit}
-                      </option>
-                    ))}
-                  </select>
+                    options={methodWords(open).map((method) => ({
+                      value: method.id,
+                      words: `${method.words}, ± ${method.plusMinus} ${dimensionWords(open).unit}`,
+                    }))}
+                    onChange={(method) => measuring.setMethod(open, method)}
+                  />
                 </label>
                 {measuring.faults[dimensionId(open)] && (
                   <p role="alert" className="mt-1 border-l-[3px] border-clash pl-2">

@@ -1,9 +1,12 @@
 // @vitest-environment jsdom
+
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { METHODS } from '../../../core/quantity/methods.ts'
 import { DIMENSIONS } from '../../../core/recipient/dimensions.ts'
+import { choose } from '../../testing/choose.ts'
 import { Component as CardPage } from './card-page.tsx'
 import { Component as RecipientPage } from './recipient-page.tsx'
 
@@ -108,9 +111,8 @@ test('room: what is short stands out, what is not measured is not said, and how 
 
 test('a measurement is sent once with its method, under its field and time', async () => {
   show('card')
-  fireEvent.change(await screen.findByLabelText('Between the mounts, across: taken with'), {
-    target: { value: 'rule' },
-  })
+  await screen.findByLabelText('Between the mounts, across: taken with')
+  await choose('Between the mounts, across: taken with', new RegExp(METHODS.rule.words))
   const spread = screen.getByLabelText('Between the mounts, across')
   fireEvent.change(spread, { target: { value: '18 7/8 in' } })
   fireEvent.keyDown(spread, { key: 'Enter' })

@@ -2,6 +2,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo, write } from '../../api/hooks.ts'
 import { setPerson, usePerson } from '../../api/person.ts'
+import { Select } from '../../components/fields/select.tsx'
 import { Form } from '../../components/form.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
 
@@ -28,29 +29,24 @@ export function People() {
           className="flex flex-wrap items-center gap-3 border-b border-line py-1.5"
         >
           <b>{person.name}</b>
-          <select
+          <Select
             aria-label={`What a comma means to ${person.name}`}
-            className="rounded border border-steel bg-ground px-1.5 py-1"
             value={person.decimal}
-            onChange={(event) =>
+            options={DECIMALS}
+            isNarrow
+            onChange={(decimal) =>
               void act(async () => {
                 const changed = await call('PATCH /people/{id}', {
                   params: { id: person.id },
                   body: {
                     version: person.version,
-                    decimal: DECIMALS.find(({ value }) => value === event.target.value)?.value,
+                    decimal,
                   },
                 })
                 if (here.id === person.id) setPerson(changed)
               })
             }
-          >
-            {DECIMALS.map(({ value, words }) => (
-              <option key={value} value={value}>
-                {words}
-              </option>
-            ))}
-          </select>
+          />
           <span className="ml-auto">
             {here.id === person.id ? (
               <span className="text-steel">at this bench</span>

@@ -4,6 +4,8 @@ import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo, useSettings, useToday, write } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
+import { Radios } from '../../components/fields/radios.tsx'
+import { optionsOf } from '../../components/fields/select.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/ui.tsx'
@@ -97,32 +99,22 @@ function UnitChoices({ units }: { units: Units }) {
       <div className="grid grid-cols-[120px_minmax(0,1fr)] gap-y-1">
         {(Object.entries(UNIT_CHOICES) as [ChosenUnit, readonly string[]][]).map(
           ([stored, choices]) => (
-            <fieldset key={stored} className="contents">
-              <legend className="sr-only">{UNIT_WORDS[stored]}</legend>
+            <div key={stored} className="contents">
               <span aria-hidden>{UNIT_WORDS[stored]}</span>
-              <span>
-                {choices.map((choice) => (
-                  <label key={choice} className="mr-4 inline-flex items-center gap-1.5">
-                    <input
-                      type="radio"
-                      name={`unit-${stored}`}
-                      checked={chosen.shown(stored, units[stored] ?? stored) === choice}
-                      onChange={() =>
-                        void chosen.say(stored, choice, () =>
-                          act(
-                            () =>
-                              call('PATCH /settings', { body: { units: { [stored]: choice } } }),
-                            `Saved: shown in ${choice}.`,
-                          ),
-                        )
-                      }
-                      className="accent-(--color-accent)"
-                    />
-                    {choice}
-                  </label>
-                ))}
-              </span>
-            </fieldset>
+              <Radios
+                label={UNIT_WORDS[stored]}
+                value={chosen.shown(stored, units[stored] ?? stored)}
+                options={optionsOf(choices)}
+                onChange={(choice) =>
+                  void chosen.say(stored, choice, () =>
+                    act(
+                      () => call('PATCH /settings', { body: { units: { [stored]: choice } } }),
+                      `Saved: shown in ${choice}.`,
+                    ),
+                  )
+                }
+              />
+            </div>
           ),
         )}
       </div>

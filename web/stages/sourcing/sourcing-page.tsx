@@ -56,19 +56,6 @@ function Plan({
 }) {
   const [selected, setSelected] = useState<string | null>(null)
   const line = view.lines.find((one) => one.need === selected) ?? null
-  const step = (by: number): void =>
-    setSelected(
-      (current) =>
-        view.lines[
-          Math.max(
-            0,
-            Math.min(
-              view.lines.length - 1,
-              view.lines.findIndex((one) => one.need === current) + by,
-            ),
-          )
-        ]?.need ?? null,
-    )
   const lockIn = (one: Line): Promise<boolean> =>
     act(
       () =>
@@ -80,9 +67,7 @@ function Plan({
         }),
       'Locked. Solve again to see what it costs.',
     )
-  useHotkeys('j', () => step(1), [view])
-  useHotkeys('k', () => step(-1), [view])
-  useHotkeys('l', () => line && void lockIn(line), [line])
+  useHotkeys('l', () => line && void lockIn(line))
   useHotkeys('esc', () => setSelected(null))
   const running = job?.status === 'running'
   return (

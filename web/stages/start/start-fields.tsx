@@ -1,123 +1,129 @@
-import { useId } from 'react'
+import { useState } from 'react'
 import type { Templates } from '../../../contract/answers/shop.ts'
 import { useAnswer } from '../../api/answer.ts'
+import { usePart } from '../../api/hooks.ts'
+import { Combobox } from '../../components/fields/combobox.tsx'
+import { Field, INPUT } from '../../components/fields/field.tsx'
+import { useFoundParts } from '../../components/fields/found-parts.ts'
+import type { Typed } from './start-draft.ts'
+import type { Start } from './use-start.ts'
 
-/** How an input looks here. */
-export const input =
-  'w-full rounded border border-steel bg-ground px-2 py-1.5 aria-[invalid=true]:border-clash'
+/** What one types as text. */
+type TextName = { [K in keyof Typed]: Typed[K] extends string ? K : never }[keyof Typed]
 
-/** A label with its input, hint or fault. */
-export function Field({
+/** One line of text by its label. */
+export const TextField = ({
+  start: { typed, set, faults },
+  name,
   label,
   hint,
-  fault,
-  children,
+  className = '',
 }: {
+  start: Start
+  name: TextName
   label: string
   hint?: string
-  fault: string | undefined
-  children: (shared: {
-    id: string
-    'aria-invalid': boolean
-    'aria-describedby': string
-  }) => React.ReactNode
-}) {
-  const id = useId()
-  return (
-    <div>
-      <label htmlFor={id} className="mb-0.5 block font-semibold">
-        {label}
-      </label>
-      {children({ id, 'aria-invalid': fault !== undefined, 'aria-describedby': `${id}-help` })}
-      <p
-        id={`${id}-help`}
-        className={fault ? 'mt-0.5 border-l-[3px] border-clash pl-2' : 'text-steel'}
-      >
-        {fault ?? hint}
-      </p>
-    </div>
-  )
-}
+  className?: string
+}) => (
+  <Field label={label} hint={hint} fault={faults[name]}>
+    {(shared) => (
+      <input
+        {...shared}
+        value={typed[name]}
+        autoComplete="off"
+        onChange={(event) => set({ [name]: event.target.value })}
+        className={`${INPUT} ${className}`}
+      />
+    )}
+  </Field>
+)
 
-/** A type, or a part of the catalogue. */
+/** A type with assumed values, or a part of the catalogue. */
 export function PartChoice({
   label,
   kind,
   offered,
-  value,
-  fault,
+  start: { typed, set, faults },
+  name,
   none = 'Not known yet',
-  onChange,
 }: {
   label: string
   kind: string
   offered: Templates
-  value: string
-  fault: string | undefined
+  start: Start
+  name: TextName
   none?: string
-  onChange: (value: string) => void
 }) {
-  const parts = useAnswer('GET /parts', { query: { kind } }).data?.items ?? []
+  const value = typed[name]
+  const [words, setWords] = useState('')
+  const [isWanted, want] = useState(false)
+  const parts = useFoundParts(isWanted, kind, words)
+  const partId = value.startsWith('part:') ? value.slice('part:'.length) : null
+  const part = usePart(partId ?? undefined).data
   const types = offered.templates.filter((one) => one.kind === kind)
-  const says = types.find((one) => value === `template:${one.id}`)?.says
+  const type = types.find((one) => value === `template:${one.id}`)
+  const wanted = words.trim().toLowerCase()
   return (
-    <Field label={label} fault={fault} {...(says ? { hint: says } : {})}>
+    <Field label={label} hint={type?.says} fault={faults[name]}>
       {(shared) => (
-        <select
+        <Combobox
           {...shared}
-          value={value}
-          onChange={(event) => onChange(event.target.value)}
-          className={input}
-        >
-          <option value="">{none}</option>
-          {parts.length > 0 && (
-            <optgroup label="In the catalogue">
-              {parts.map((part) => (
-                <option key={part.id} value={`part:${part.id}`}>
-                  {part.name}
-                </option>
-              ))}
-            </optgroup>
-          )}
-          <optgroup label="A type, assumed values">
-            {types.map((one) => (
-              <option key={one.id} value={`template:${one.id}`}>
-                {one.words}, about {one.massKg} kg
-              </option>
-            ))}
-          </optgroup>
-        </select>
+          onFocus={() => want(true)}
+          onPointerDown={() => want(true)}
+          shown={
+            type ? `${type.words}, about ${type.massKg} kg` : partId ? (part?.name ?? '…') : none
+          }
+          words={words}
+          onSearch={setWords}
+          found={[
+            ...types
+              .filter((one) => one.words.toLowerCase().includes(wanted))
+              .map((one) => ({
+                id: `template:${one.id}`,
+                name: `${one.words}, about ${one.massKg} kg`,
+                group: 'A type, assumed values',
+              })),
+            ...(parts ?? []).map((one) => ({
+              id: `part:${one.id}`,
+              name: one.name,
+              group: 'In the catalogue',
+            })),
+          ]}
+          nothing={none}
+          onPick={(chosen) => set({ [name]: chosen?.id ?? '' })}
+          placeholder="Name or part number"
+          none="No type and no part is called that."
+        />
       )}
     </Field>
   )
 }
 
 /** The family of a bolt pattern, where it is known. */
-export function Family({
+export const Family = ({
   label,
-  offered,
-  value,
-  onChange,
+  start: { typed, set },
+  name,
 }: {
   label: string
-  offered: Templates
-  value: string
-  onChange: (value: string) => void
-}) {
+  start: Start
+  name: TextName
+}) => {
+  const families = useAnswer('GET /templates').data?.families ?? []
   return (
-    <Field label={label} fault={undefined} hint="Settles the bolts; blank: not known">
+    <Field label={label} hint="Settles the bolts; blank: not known">
       {(shared) => (
         <>
           <input
             {...shared}
             list={`${shared.id}-list`}
-            value={value}
-            onChange={(event) => onChange(event.target.value)}
-            className={input}
+            value={typed[name]}
+            onChange={(event) => set({ [name]: event.target.value })}
+            className={INPUT}
             autoComplete="off"
           />
           <datalist id={`${shared.id}-list`}>
-            {offered.families.map((family) => (
+            {families.map((family) => (
               <option key={family.id} value={family.id}>
                 {family.words}
               </option>

@@ -1,9 +1,11 @@
 import type { Stopper, StopperSays } from '../../../core/pairing/stoppers.ts'
+import { Radios } from '../../components/fields/radios.tsx'
+import type { Option } from '../../components/fields/select.tsx'
 
-const ANSWERS: readonly { readonly says: StopperSays; readonly words: string }[] = [
-  { says: 'yes', words: 'Yes' },
-  { says: 'no', words: 'No' },
-  { says: 'unknown', words: "Don't know" },
+const ANSWERS: readonly Option<StopperSays>[] = [
+  { value: 'yes', words: 'Yes' },
+  { value: 'no', words: 'No' },
+  { value: 'unknown', words: "Don't know" },
 ]
 
 /** The twelve questions that stop a build; what an answer means stands under it. */
@@ -21,20 +23,13 @@ export function StopperQuestions({
       {stoppers.map(({ id, question, no, find, joint, says }) => (
         <fieldset key={id} className="border-t border-line py-1.5">
           <legend className="float-left w-[calc(100%-216px)] pr-3">{question}</legend>
-          <span className="flex w-[216px] justify-end gap-3">
-            {ANSWERS.map((answer) => (
-              <label key={answer.says} className="flex items-center gap-1.5 whitespace-nowrap">
-                <input
-                  type="radio"
-                  name={`stopper-${id}`}
-                  checked={says === answer.says}
-                  onChange={() => onAnswer(id, answer.says)}
-                  className="accent-(--color-accent)"
-                />
-                {answer.words}
-              </label>
-            ))}
-          </span>
+          <Radios
+            label={question}
+            value={says ?? ''}
+            options={ANSWERS}
+            onChange={(answer) => onAnswer(id, answer)}
+            className="w-[216px] flex-nowrap! justify-end gap-x-3! whitespace-nowrap"
+          />
           {(says === 'no' || says === 'unknown') && (
             <p
               className={`clear-both border-l-[3px] pl-2 ${says === 'no' ? 'border-clash' : 'border-unmeasured'}`}

@@ -3,6 +3,8 @@ import type { ImportPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
 import { refresh } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
+import { INPUT } from '../../components/fields/field.tsx'
+import { Radios } from '../../components/fields/radios.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
@@ -82,28 +84,22 @@ export function Component() {
           />
         </label>
         <span className="ml-3 text-steel">{source.file?.name}</span>
-        <fieldset className="mt-3 flex flex-wrap gap-x-5 gap-y-1">
-          <legend className="font-semibold">A comma in this file's prices</legend>
-          {DECIMALS.map(({ value, words }) => (
-            <label key={value} className="flex items-center gap-1.5">
-              <input
-                type="radio"
-                name="decimal"
-                checked={decimal === value}
-                onChange={() => void show(source, value)}
-                className="accent-(--color-accent)"
-              />
-              {words}
-            </label>
-          ))}
-        </fieldset>
+        <div className="mt-3">
+          <span className="font-semibold">A comma in this file's prices</span>
+          <Radios
+            label="A comma in this file's prices"
+            value={decimal}
+            options={DECIMALS}
+            onChange={(chosen) => void show(source, chosen)}
+          />
+        </div>
         <label className="mt-4 block">
           <span className="mb-1 block font-semibold">or paste it here</span>
           <textarea
             value={source.text}
             onChange={(event) => void show({ text: event.target.value, file: null })}
             rows={7}
-            className="figure w-full rounded border border-steel bg-ground px-2 py-1.5"
+            className={`${INPUT} figure`}
           />
         </label>
         {said && (

@@ -1,0 +1,37 @@
+import { useEffect } from 'react'
+import { useHotkeys } from 'react-hotkeys-hook'
+import type { Entry } from './groups.tsx'
+
+interface Shown<R> {
+  readonly id: string
+  readonly original: R
+}
+
+/** Moves the mark through the rows as they are shown, and keeps the marked row in view. */
+export function useMarking<R, S extends Shown<R>>({
+  shown,
+  entries,
+  marked,
+  onMark,
+  reveal,
+}: {
+  shown: readonly S[]
+  entries: readonly Entry<S>[]
+  marked: string | null | undefined
+  onMark: ((row: R) => void) | undefined
+  reveal: (index: number) => void
+}): void {
+  const step = (by: number): void => {
+    const next = shown.findIndex(({ id }) => id === marked) + by
+    const row = shown[Math.max(0, Math.min(shown.length - 1, next))]
+    if (row) onMark?.(row.original)
+  }
+  const isOn = { enabled: onMark !== undefined }
+  useHotkeys('j', () => step(1), isOn)
+  useHotkeys('k', () => step(-1), isOn)
+  const at = marked ? entries.findIndex(({ row }) => row?.id === marked) : -1
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each row that is marked, not for each drawing.
+  useEffect(() => {
+    if (at >= 0) reveal(at)
+  }, [marked, at])
+}

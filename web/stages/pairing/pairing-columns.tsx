@@ -1,0 +1,163 @@
+import clsx from 'clsx'
+import { createContext, useContext } from 'react'
+import type { PairingRow } from '../../../contract/answers/pairings.ts'
+import { JOINTS } from '../../../core/joints/index.ts'
+import { JointShape } from '../../components/joint-shape.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { moneyColumn } from '../../components/table/columns.tsx'
+
+/** A pairing by its two parts. */
+export const pairingKey = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string =>
+  `${row.engineId}|${row.transmissionId}`
+
+/** The joint that is looked into on the marked row: only that row is drawn again when it changes. */
+export const LookedInto = createContext<string | null>(null)
+
+type Joint = (typeof JOINTS)[number]
+type Look = (row: PairingRow, joint: string | null) => void
+
+/** Columns of the grid: what decides, then the joints that apply to any of the rows, front to back. */
+export const pairingColumns = (
+  rows: readonly PairingRow[],
+  currency: string,
+  look: Look,
+): readonly Column<PairingRow>[] => [
+  {
+    id: 'pairing',
+    head: 'Engine, transmission',
+    isFixed: true,
+    value: (row) => `${row.engine} with ${row.transmission}`,
+    className: 'min-w-[150px] leading-tight',
+    cell: (row) => (
+      <>
+        <span className="font-bold">{row.engine}</span>
+        {row.chosen && <span className="ml-2 text-steel">chosen</span>}
+        <br />
+        {row.transmission}
+      </>
+    ),
+  },
+  {
+    id: 'open',
+    head: 'Open',
+    title: 'Joints that are not measured yet',
+    align: 'right',
+    value: (row) => row.open,
+    cell: (row) => row.open || '–',
+  },
+  {
+    id: 'hours',
+    head: 'Hours',
+    title: 'Work at its joints, closed where a set closes them',
+    align: 'right',
+    value: (row) => row.hours,
+    cell: (row) => row.hours || '–',
+  },
+  {
+    ...moneyColumn<PairingRow>(
+      'pieces',
+      'Pieces',
+      ({ piecesMinor }) => piecesMinor,
+      () => currency,
+      true,
+    ),
+    title: 'The least that the pieces which close it are known to cost',
+  },
+  {
+    id: 'margin',
+    head: 'Torque',
+    title: 'Margin at the gearbox input, N·m',
+    align: 'right',
+    value: (row) => row.marginNm,
+    cell: ({ marginNm }) =>
+      marginNm === null ? '?' : `${marginNm >= 0 ? '+' : '−'}${Math.abs(Math.round(marginNm))}`,
+  },
+  {
+    id: 'closedBy',
+    head: 'Closed by',
+    value: (row) => row.closedBy.join(' + '),
+    className: 'min-w-[104px] max-w-[150px] text-steel leading-tight',
+    cell: (row) => (
+      <span className="line-clamp-2" title={row.closedBy.join(' + ')}>
+        {row.closedBy.join(' + ')}
+      </span>
+    ),
+  },
+  ...JOINTS.filter(({ id }) =>
+    rows.some((row) => row.joints.some(({ joint }) => joint === id)),
+  ).map((joint) => jointColumn(joint, look)),
+]
+
+const codeOf = (row: PairingRow, { id }: Joint): PairingRow['joints'][number] | undefined =>
+  row.joints.find(({ joint }) => joint === id)
+
+const jointColumn = (joint: Joint, look: Look): Column<PairingRow> => ({
+  id: joint.id,
+  head: joint.short,
+  title: joint.title,
+  isUpright: true,
+  value: (row) => {
+    const cell = codeOf(row, joint)
+    return cell && (cell.closed ?? cell.code)
+  },
+  cell: (row, isMarked) => (
+    <JointCell row={row} joint={joint} isMarked={isMarked} onLook={() => look(row, joint.id)} />
+  ),
+})
+
+/** What two parts read where they meet; pressed, why. Of the rows only the marked one is walked by Tab. */
+function JointCell({
+  row,
+  joint,
+  isMarked,
+  onLook,
+}: {
+  row: PairingRow
+  joint: Joint
+  isMarked: boolean
+  onLook: () => void
+}) {
+  const cell = codeOf(row, joint)
+  if (!cell) return null
+  const shape = <JointShape code={cell.code} closed={cell.closed} evidence={cell.evidence} />
+  const says = `${pairingKey(row)}-${joint.id}`
+  return (
+    <Pressed isMarked={isMarked} joint={joint.id}>
+      <button
+        type="button"
+        tabIndex={isMarked ? 0 : -1}
+        aria-label={`${joint.title}, ${row.engine} with ${row.transmission}`}
+        aria-describedby={says}
+        className="block rounded px-px py-1 hover:bg-ground"
+        onClick={onLook}
+      >
+        <span id={says}>{shape}</span>
+        {cell.conflicts > 0 && (
+          <span className="font-bold" title="A claim disagrees with what is computed">
+            ≠<span className="sr-only"> a claim disagrees</span>
+          </span>
+        )}
+      </button>
+    </Pressed>
+  )
+}
+
+/** An outline round the joint that is looked into. */
+const Pressed = ({
+  isMarked,
+  joint,
+  children,
+}: {
+  isMarked: boolean
+  joint: string
+  children: React.ReactNode
+}) => (isMarked ? <Outlined joint={joint}>{children}</Outlined> : <span>{children}</span>)
+
+function Outlined({ joint, children }: { joint: string; children: React.ReactNode }) {
+  const isHere = useContext(LookedInto) === joint
+  return (
+    <span className={clsx('block rounded', isHere && 'bg-ground outline outline-accent')}>
+      {children}
+    </span>
+  )
+}

@@ -1,0 +1,75 @@
+import { PanelRightClose, PanelRightOpen } from 'lucide-react'
+import { useState } from 'react'
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { usePairing } from '../../api/hooks.ts'
+import { Button, Failed, Loading } from '../../components/ui.tsx'
+import { PairingPanel } from './pairing-panel.tsx'
+import { WhySheet } from './why-sheet.tsx'
+
+const FOLDED = 'pairing:panel'
+
+/** Beside the grid: why a joint reads as it does, or the pairing; folded, only the way to open it. */
+export function PairingSide({
+  build,
+  detail,
+  data,
+  joint,
+  onClose,
+}: {
+  build: string
+  detail: ReturnType<typeof usePairing>
+  data: PairingDetail | undefined
+  joint: string | null
+  onClose: () => void
+}) {
+  const [isFolded, setFolded] = useState(() => localStorage.getItem(FOLDED) === 'folded')
+  const fold = (to: boolean): void => {
+    localStorage.setItem(FOLDED, to ? 'folded' : 'open')
+    setFolded(to)
+  }
+  const open = data?.joints.find((one) => one.joint === joint)
+  if (isFolded && !open)
+    return (
+      <div className="w-[30px] shrink-0 border-l border-line bg-ground print:hidden max-[1000px]:w-auto max-[1000px]:border-l-0 max-[1000px]:border-t">
+        <Button
+          tone="quiet"
+          aria-label="Show the pairing"
+          title="Show the pairing"
+          className="m-1"
+          onClick={() => fold(false)}
+        >
+          <PanelRightOpen aria-hidden size={16} />
+        </Button>
+      </div>
+    )
+  return (
+    <div className="relative w-[372px] shrink-0 overflow-y-auto border-l border-line bg-ground max-[1000px]:w-auto max-[1000px]:border-l-0 max-[1000px]:border-t">
+      {detail.error && !data ? (
+        <Failed error={detail.error} retry={() => void detail.mutate()} />
+      ) : !data ? (
+        <Loading what="the pairing" />
+      ) : open ? (
+        <WhySheet
+          key={`${open.id}|${data.chosen.join()}`}
+          joint={open}
+          build={build}
+          pairing={data}
+          onClose={onClose}
+        />
+      ) : (
+        <>
+          <Button
+            tone="quiet"
+            aria-label="Fold the pairing away"
+            title="Fold the pairing away"
+            className="absolute right-1 top-1"
+            onClick={() => fold(true)}
+          >
+            <PanelRightClose aria-hidden size={16} />
+          </Button>
+          <PairingPanel build={build} detail={data} />
+        </>
+      )}
+    </div>
+  )
+}

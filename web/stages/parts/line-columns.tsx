@@ -1,0 +1,110 @@
+import type { PartLine } from '../../../contract/answers/planning.ts'
+import type { Code } from '../../../core/joints/code.ts'
+import { minorDigits, printMoney } from '../../../core/money/money.ts'
+import { JointShape } from '../../components/joint-shape.tsx'
+import type { Column } from '../../components/table/column.ts'
+import { GradeWord, Money } from '../../components/ui.tsx'
+import { NumberSays } from './number-says.tsx'
+import { numberWords, STATE_WORDS } from './words.ts'
+
+const priceOf = (line: PartLine): number | null => line.costMinor ?? line.estimateMinor
+
+/** What stands of a line of the list: its reason in short, its source, number, evidence, price, state. */
+export const lineColumns = (
+  currency: string,
+  codeAt: (joint: string | null) => Code | undefined,
+): readonly Column<PartLine>[] => [
+  {
+    id: 'line',
+    head: 'Line, and why in short',
+    isFixed: true,
+    value: (line) => [line.words, line.why[0]?.words].filter(Boolean).join(': '),
+    cell: (line) => {
+      const code = codeAt(line.joint)
+      return (
+        <span className="flex gap-2.5">
+          <span className="w-[22px] shrink-0 pt-0.5">{code && <JointShape code={code} />}</span>
+          <span>
+            <b>{line.words}</b>
+            <span className="block text-steel">{line.why[0]?.words}</span>
+          </span>
+        </span>
+      )
+    },
+  },
+  {
+    id: 'off',
+    head: 'Off',
+    align: 'right',
+    value: (line) => line.task?.hours ?? line.quantity,
+    cell: (line) => (line.task ? `${line.task.hours} h` : line.quantity),
+  },
+  {
+    id: 'from',
+    head: 'From',
+    className: 'max-w-[220px]',
+    value: (line) => line.source?.words,
+    cell: (line) =>
+      line.source ? (
+        line.source.words
+      ) : (
+        <span className="text-steel">
+          {line.candidateCount > 0 ? `${line.candidateCount} to choose` : ''}
+        </span>
+      ),
+  },
+  {
+    id: 'number',
+    head: 'Number says',
+    value: (line) => line.source && numberWords(line.source.number),
+    cell: (line) => line.source && <NumberSays verdict={line.source.number} />,
+  },
+  {
+    id: 'evidence',
+    head: 'Evidence',
+    value: (line) => line.source?.evidence,
+    cell: (line) => line.source && <GradeWord grade={line.source.evidence} />,
+  },
+  {
+    id: 'price',
+    head: currency,
+    align: 'right',
+    value: (line) => {
+      const minor = priceOf(line)
+      return minor === null ? null : minor / 10 ** minorDigits(currency)
+    },
+    cell: (line) => <Price line={line} currency={currency} />,
+  },
+  {
+    id: 'state',
+    head: 'State',
+    className: 'whitespace-nowrap',
+    value: (line) =>
+      [STATE_WORDS[line.state], line.waits !== 'nothing' && `waits: ${line.waits}`]
+        .filter(Boolean)
+        .join(', '),
+    cell: (line) => (
+      <>
+        {STATE_WORDS[line.state]}
+        {line.waits !== 'nothing' && <div className="text-steel">waits: {line.waits}</div>}
+      </>
+    ),
+  },
+]
+
+const Price = ({ line, currency }: { line: PartLine; currency: string }) =>
+  priceOf(line) !== null ? (
+    <Money minor={priceOf(line)} currency={currency} />
+  ) : (
+    <span className="font-sans text-steel">
+      {line.task ? '' : 'no price yet'}
+      {line.range && (
+        <span
+          className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4"
+          title="Assumed: the range of its kind, to plan with"
+        >
+          {printMoney(line.range.low, currency, true)}–{printMoney(line.range.high, currency, true)}
+        </span>
+      )}
+    </span>
+  )

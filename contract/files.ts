@@ -7,6 +7,17 @@ export const FILE_LIMITS = {
   entities: 200_000,
 } as const
 
+/** What a picture may be, and how it is kept. */
+export const PHOTO_LIMITS = {
+  bytes: 15 * 1024 * 1024,
+  pixels: 100_000_000,
+  /** The longer edge as it is kept, and of its thumbnail, px. */
+  edgePx: 2560,
+  thumbPx: 320,
+} as const
+/** Kinds of picture that are read, told by what is in them. */
+export const PHOTO_TYPES = ['image/jpeg', 'image/png', 'image/webp'] as const
+
 /** Any other body: a form, a check of joints, a sourcing problem. */
 export const BODY_BYTES = 8 * 1024 * 1024
 
@@ -16,4 +27,5 @@ export const FILE_PATHS = [
   '/offers/preview',
   '/offers/import',
   '/builds/import',
+  '/photos',
 ] as const

@@ -5,7 +5,7 @@ import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
-import { answersSchema } from './stored.ts'
+import { answersSchema, PAPERS } from './stored.ts'
 import {
   amount,
   count,
@@ -355,4 +355,6 @@ export const settingsInput = z.strictObject({
     .max(60)
     .refine(isTimeZone, 'Not a time zone that is known. Choose one from the list, or UTC.')
     .optional(),
+  /** What is printed on. */
+  paper: z.enum(PAPERS).optional(),
 })

@@ -57,7 +57,11 @@ const answers = answersSchema.refine(
   'More answers than any sheet asks.',
 )
 
+/** Sizes of paper a shop prints on. */
+export const PAPERS = ['A4', 'Letter'] as const
+
 const settingValues = {
+  paper: z.enum(PAPERS),
   units: z
     .record(z.string().max(20), z.string().max(20))
     .refine(
@@ -78,7 +82,7 @@ const settingValues = {
     ),
 }
 const setting = z
-  .strictObject({ id: z.enum(['units', 'tolerances', 'timeZone']), value: z.unknown() })
+  .strictObject({ id: z.enum(['units', 'tolerances', 'timeZone', 'paper']), value: z.unknown() })
   .superRefine((row, ctx) => {
     for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? [])
       ctx.addIssue({ code: 'custom', path: ['value', ...issue.path], message: issue.message })
@@ -287,6 +291,22 @@ export const STORED_ROWS = {
     distanceKm: z.number().nonnegative().max(5e6).nullish(),
     changes: text.nullish(),
     known: count.nullish(),
+  }),
+  photo: z.strictObject({
+    id,
+    partId: id.nullish(),
+    donorId: id.nullish(),
+    buildId: id.nullish(),
+    spot: line.nullish(),
+    hash: z
+      .string()
+      .max(64)
+      .regex(/^[0-9a-f]{64}$/, 'Not the hash of a picture.'),
+    widthPx: z.number().int().positive().max(20_000),
+    heightPx: z.number().int().positive().max(20_000),
+    takenAt: z.string().max(30).nullish(),
+    note: text.nullish(),
+    saidBy: text.nullish(),
   }),
   matingCard: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, answers }),
   buildSheet: z.strictObject({ id, buildId: id, kind: z.string().min(1).max(60), answers }),

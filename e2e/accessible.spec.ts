@@ -34,11 +34,21 @@ const OUTSIDE = [
   '/nowhere',
 ]
 
+const PHONE_RULES = [
+  'button-name',
+  'link-name',
+  'label',
+  'nested-interactive',
+  'scrollable-region-focusable',
+  'target-size',
+  'aria-hidden-focus',
+]
+
 for (const [words, paths] of [
   ['of a build', OF_A_BUILD],
   ['outside a build', OUTSIDE],
 ] as const)
-  test(`axe finds nothing serious on any screen ${words} in either theme, and nothing is cut off at 800 px`, async ({
+  test(`axe finds nothing serious on any screen ${words} in either theme, and nothing is cut off at 800 or 390 px`, async ({
     page,
     demo,
   }) => {
@@ -54,6 +64,7 @@ for (const [words, paths] of [
         { timeout: 120_000 },
       )
       .toBe('done')
+    const cut: string[] = []
     for (const path of paths) {
       await page.setViewportSize({ width: 1280, height: 800 })
       await page.goto(demo.url + path)
@@ -62,12 +73,18 @@ for (const [words, paths] of [
       // The themes differ in colour only, so only contrast is asked again.
       await page.evaluate(() => void (document.documentElement.dataset.theme = 'late'))
       await expectAccessible(page, ['color-contrast'])
-      await page.setViewportSize({ width: 800, height: 800 })
-      expect([path, await page.evaluate(() => document.documentElement.scrollWidth)]).toEqual([
-        path,
-        800,
-      ])
+      for (const width of [800, 390]) {
+        await page.setViewportSize({ width, height: 800 })
+        cut.push(
+          ...((await page.evaluate(() => document.documentElement.scrollWidth > innerWidth))
+            ? [`${path} at ${width}`]
+            : []),
+        )
+      }
+      // On a phone other things show: all but their colours is asked again.
+      await expectAccessible(page, PHONE_RULES)
     }
+    expect(cut).toEqual([])
   })
 
 test('a dialog lies over everything: with a head that stays and a grid under it, nothing covers any of it', async ({

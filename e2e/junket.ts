@@ -116,6 +116,13 @@ export async function settled(page: Page): Promise<void> {
   await page.evaluate(() => document.fonts.ready)
 }
 
+/** Waits until nothing moves. */
+export async function still(page: Page): Promise<void> {
+  await page.waitForFunction(() =>
+    document.getAnimations().every(({ playState }) => playState !== 'running'),
+  )
+}
+
 /** Nothing serious by axe on the page as it stands, or within one part of it. */
 export async function expectAccessible(
   page: Page,
@@ -123,9 +130,7 @@ export async function expectAccessible(
   within?: string,
 ): Promise<void> {
   // What fades in or out has a contrast of its own, for a moment.
-  await page.waitForFunction(() =>
-    document.getAnimations().every(({ playState }) => playState !== 'running'),
-  )
+  await still(page)
   const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')

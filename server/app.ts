@@ -27,6 +27,7 @@ import { historyRoutes } from './routes/history.ts'
 import { jobRoutes } from './routes/jobs.ts'
 import { marketRoutes } from './routes/market.ts'
 import { patternRoutes } from './routes/patterns.ts'
+import { photoRoutes } from './routes/photos.ts'
 import { planRoutes } from './routes/plan.ts'
 import { COOKIE, sessionRoutes } from './routes/session.ts'
 import { settingRoutes } from './routes/settings.ts'
@@ -74,6 +75,7 @@ export function createApp(services: Services): App {
     historyRoutes,
     sessionRoutes,
     patternRoutes,
+    photoRoutes,
     briefRoutes,
   ])
     app.route('/api', routes(services))
@@ -207,7 +209,7 @@ const ownPagesOnly: MiddlewareHandler = async (c, next) => {
       return problem({
         status: 415,
         title: 'Wrong content type',
-        detail: `"${type}" is not read here. Send application/json${isFile ? ', or the file as it is as text/csv, image/vnd.dxf or application/octet-stream' : ''}.`,
+        detail: `"${type}" is not read here. Send application/json${isFile ? ', or the file as it is as text/csv, image/vnd.dxf, image/jpeg or application/octet-stream' : ''}.`,
       })
     if (type === '' && c.req.header('content-length'))
       return problem({ status: 415, title: 'No content type', detail: 'Send application/json.' })
@@ -217,7 +219,7 @@ const ownPagesOnly: MiddlewareHandler = async (c, next) => {
 
 const READ_BODIES = /^(application\/json|text\/plain)\b/
 const READ_FILES =
-  /^(application\/json|text\/csv|text\/plain|image\/vnd\.dxf|application\/dxf|application\/octet-stream)\b/
+  /^(application\/json|text\/csv|text\/plain|image\/vnd\.dxf|application\/dxf|application\/zip|application\/octet-stream|image\/(jpeg|png|webp))\b/
 
 const hostOf = (origin: string): string | null => {
   try {

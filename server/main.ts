@@ -10,10 +10,12 @@ import { openDatabase } from './database/sqlite/connection.ts'
 import { storageFault } from './database/sqlite/storage-fault.ts'
 import { Store } from './database/store.ts'
 import { ProblemError } from './errors.ts'
+import { PhotoMaker } from './jobs/photo-maker.ts'
 import { JobRunner } from './jobs/runner.ts'
 import { checkPasscode, openData, StartFault } from './opening.ts'
 import { Backups } from './services/backups.ts'
 import { importDocument } from './services/build-document.ts'
+import { PhotoFiles, photoFolder } from './services/photo-files.ts'
 
 const WARM_AFTER_MS = 20
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
@@ -47,10 +49,12 @@ async function main(): Promise<void> {
     await importDocument(store, demoDocument())
   }
   const jobs = new JobRunner()
+  const photos = { files: new PhotoFiles(photoFolder(data)), maker: new PhotoMaker() }
   const web = fileURLToPath(new URL('../web', import.meta.url))
   const server = serve(
     {
-      fetch: createApp({ store, jobs, log, web, backups, guard, names, folder: data }).fetch,
+      fetch: createApp({ store, jobs, log, web, backups, photos, guard, names, folder: data })
+        .fetch,
       hostname: host,
       port,
     },
@@ -70,7 +74,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close()
-    void Promise.all([jobs.close(), backups.close()])
+    void Promise.all([jobs.close(), backups.close(), photos.maker.close()])
       .then(() => knex.destroy())
       .then(() => process.exit(0))
     setTimeout(() => process.exit(0), 4000).unref()

@@ -2,9 +2,11 @@ import { OpenAPIHono } from '@hono/zod-openapi'
 import type { Logger } from 'pino'
 import type { Guard } from './access/guard.ts'
 import type { Store } from './database/store.ts'
+import type { PhotoMaker } from './jobs/photo-maker.ts'
 import type { JobRunner } from './jobs/runner.ts'
 import { problem, validationProblem } from './problem.ts'
 import type { Backups } from './services/backups.ts'
+import type { PhotoFiles } from './services/photo-files.ts'
 
 /** What every group of routes is given. */
 export interface Services {
@@ -13,6 +15,8 @@ export interface Services {
   readonly log?: Logger
   /** Folder of the built interface; absent in tests. */
   readonly web?: string
+  /** Pictures beside the data; absent for data in memory. */
+  readonly photos?: { readonly files: PhotoFiles; readonly maker: PhotoMaker }
   /** Copies of the data; absent for data in memory. */
   readonly backups?: Backups
   /** Who may come in; absent in tests: everybody. */

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import type { Units } from '../../core/quantity/units.ts'
+import { PAPERS } from '../stored.ts'
 import { byName, known, list, words } from './basics.ts'
 import { stopper } from './builds.ts'
 
@@ -8,6 +9,7 @@ export const settings = z
     units: z.record(z.string(), z.string()) as z.ZodType<Units>,
     tolerances: byName(z.number()),
     timeZone: z.string(),
+    paper: z.enum(PAPERS),
   })
   .meta({ id: 'Settings' })
 

@@ -23,10 +23,15 @@ export const documentOperations = {
     summary: 'The build and all it refers to, as JSON',
     answer: 'application/json',
   },
+  'GET /builds/{id}/export.zip': {
+    summary: 'The build and all it refers to, with its pictures, as a zip',
+    answer: 'application/zip',
+  },
   'POST /builds/import': {
-    summary: 'Read a build document, all or nothing; every fault by table, id and field',
+    summary:
+      'Read a build document, or a zip of one with its pictures, all or nothing; every fault by table, id and field',
     body: z.unknown(),
-    raw: ['application/octet-stream'],
+    raw: ['application/octet-stream', 'application/zip'],
     answer: z.strictObject({ builds: words, added: z.number() }),
     problems: [429],
   },

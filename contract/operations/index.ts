@@ -7,6 +7,7 @@ import { historyOperations } from './history.ts'
 import { jobOperations } from './jobs.ts'
 import { marketOperations } from './market.ts'
 import { patternOperations } from './patterns.ts'
+import { photoOperations } from './photos.ts'
 import { planOperations } from './plan.ts'
 import { sessionOperations } from './session.ts'
 import { settingOperations } from './settings.ts'
@@ -21,6 +22,7 @@ export const SUBJECTS = {
   Market: marketOperations,
   Documents: documentOperations,
   Patterns: patternOperations,
+  Photos: photoOperations,
   Jobs: jobOperations,
   History: historyOperations,
   Session: sessionOperations,

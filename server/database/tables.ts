@@ -32,6 +32,7 @@ export const TABLES = {
       ['supersession', 'partId'],
       ['port', 'partId'],
       ['part', 'ownerId'],
+      ['photo', 'partId'],
     ],
   },
   partNumber: { isLarge: true, refs: { partId: 'part', issuerId: 'issuer' } },
@@ -52,6 +53,7 @@ export const TABLES = {
       ['donorSheet', 'buildId'],
       ['matingCard', 'buildId'],
       ['buildSheet', 'buildId'],
+      ['photo', 'buildId'],
     ],
   },
   specimen: { refs: { partId: 'part', buildId: 'build' } },
@@ -67,6 +69,7 @@ export const TABLES = {
     owns: [
       ['donorItem', 'donorId'],
       ['donorSheet', 'donorId'],
+      ['photo', 'donorId'],
     ],
   },
   donorItem: { flags: ['held'], refs: { donorId: 'donor', partId: 'part' } },
@@ -77,6 +80,7 @@ export const TABLES = {
     loose: ['issuerId'],
   },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
+  photo: { refs: { partId: 'part', donorId: 'donor', buildId: 'build' } },
   matingCard: {
     json: ['answers'],
     refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' },

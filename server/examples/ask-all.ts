@@ -7,9 +7,11 @@ import { Guard } from '../access/guard.ts'
 import { createApp } from '../app.ts'
 import { openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
+import { PhotoMaker } from '../jobs/photo-maker.ts'
 import { JobRunner } from '../jobs/runner.ts'
 import { Backups } from '../services/backups.ts'
 import { importDocument } from '../services/build-document.ts'
+import { PhotoFiles, photoFolder } from '../services/photo-files.ts'
 import { SAMPLES, type Sample, type Told } from './samples.ts'
 
 export interface Exchange {
@@ -25,13 +27,18 @@ export async function askAll(demo: object): Promise<ReadonlyMap<Callable, Exchan
   await importDocument(store, demo)
   const jobs = new JobRunner()
   const backups = new Backups(join(folder, 'junket.sqlite'))
-  const app = createApp({ store, jobs, backups, guard: new Guard(join(folder, 'passcode'), false) })
+  const photos = { files: new PhotoFiles(photoFolder(folder)), maker: new PhotoMaker() }
+  const guard = new Guard(join(folder, 'passcode'), false)
+  const app = createApp({ store, jobs, backups, photos, guard })
   const ask = (method: string, path: string, body?: unknown): Promise<Response> =>
     Promise.resolve(
       app.request(`http://localhost/api${path}`, {
         method,
-        headers: { host: 'localhost', 'content-type': 'application/json' },
-        ...(body === undefined ? {} : { body: JSON.stringify(body) }),
+        headers: {
+          host: 'localhost',
+          'content-type': body instanceof Blob ? 'application/octet-stream' : 'application/json',
+        },
+        ...(body === undefined ? {} : { body: body instanceof Blob ? body : JSON.stringify(body) }),
       }),
     )
   // Three rows that cannot be read: one to mend, one to put back, one to remove.
@@ -64,7 +71,7 @@ export async function askAll(demo: object): Promise<ReadonlyMap<Callable, Exchan
       exchanges.set(name, { status: answer.status, answer: await answer.json() })
     }
   } finally {
-    await Promise.all([jobs.close(), backups.close()])
+    await Promise.all([jobs.close(), backups.close(), photos.maker.close()])
     await knex.destroy()
   }
   return exchanges

@@ -17,6 +17,11 @@ const AT = '2026-03-14T09:00:00.000Z'
 const said = (question: string, value: string) => ({
   answers: { [question]: { value, at: AT, by: 'Ida' } },
 })
+/** A picture of one pixel. */
+const PIXEL = Buffer.from(
+  'iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==',
+  'base64',
+)
 const lastOf = <T>(items: readonly T[]): T => items[items.length - 1]!
 const CSV = `supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition
 Harbour Parts,HBP,HBP-SAMPLE-1,Sample clip,4.20,EUR,yes,1,,,new
@@ -207,6 +212,16 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     },
   }),
   'GET /offers': (told) => ({ query: { supplier: told('POST /suppliers').id } }),
+  'POST /photos': {
+    query: { id: 'sample-photo', donorId: 'donor-1', note: 'Left front, hit' },
+    body: new Blob([PIXEL]),
+  },
+  'GET /photos': { query: { donorId: 'donor-1' } },
+  'PATCH /photos/{id}': (told) => {
+    const { id, version } = told('POST /photos')
+    return { params: { id }, body: { version, note: 'Left front, hit; rail straight' } }
+  },
+  'DELETE /photos/{id}': (told) => ({ params: { id: told('POST /photos').id } }),
   'DELETE /offers/{id}': (told) => ({ params: { id: told('POST /offers').id } }),
   'DELETE /suppliers/{id}': (told) => ({ params: { id: told('POST /suppliers').id } }),
   'GET /issuers': {},

@@ -1,8 +1,11 @@
 import type { Context } from 'hono'
 import { documentOperations } from '../../contract/operations/documents.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
+import { isZip } from '../documents/photo-zip.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
+import { unzipBuild, zipBuild } from '../services/build-zip.ts'
+import { keptPhotos } from '../services/photo-files.ts'
 import { type SentFile, serve } from './serve.ts'
 
 /** File names as other systems take them: letters, figures and hyphens. */
@@ -16,7 +19,7 @@ function fileName(name: string, ending: string): string {
 const attached = (c: Context, name: string): void =>
   c.header('content-disposition', `attachment; filename="${name}"`)
 
-export function documentRoutes({ store, jobs }: Services): App {
+export function documentRoutes({ store, jobs, photos }: Services): App {
   const offersOf = ({ bytes, isWrapped }: SentFile, decimal: Decimal) =>
     jobs.files.read('offers', bytes, { isWrapped, decimal })
   return serve(newRouter(), 'Documents', documentOperations, {
@@ -37,10 +40,19 @@ export function documentRoutes({ store, jobs }: Services): App {
       const document = JSON.stringify(await exportBuild(store, params.id), null, 1)
       return c.body(`${document}\n`, 200, { 'content-type': 'application/json' })
     },
-    'POST /builds/import': async ({ body }) =>
-      importBuild(
+    'GET /builds/{id}/export.zip': async ({ params, c }) => {
+      const { name } = await store.get('build', params.id)
+      attached(c, fileName(name, 'zip'))
+      return c.body(await zipBuild(store, keptPhotos(photos), params.id), 200, {
+        'content-type': 'application/zip',
+      })
+    },
+    'POST /builds/import': async ({ body: { bytes } }) => {
+      const document = isZip(bytes) ? await unzipBuild(keptPhotos(photos), bytes) : bytes
+      return importBuild(
         store,
-        jobs.files.read('build', body.bytes, { isWrapped: false, decimal: 'ask' }),
-      ),
+        jobs.files.read('build', document, { isWrapped: false, decimal: 'ask' }),
+      )
+    },
   })
 }

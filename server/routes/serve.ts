@@ -134,12 +134,12 @@ function described(name: OperationName, operation: Operation, subject: string) {
     })),
     request: {
       ...(query ? { query } : {}),
-      ...(body
+      ...(body || raw.length > 0
         ? {
             body: {
               required: true,
               content: {
-                'application/json': { schema: body },
+                ...(body ? { 'application/json': { schema: body } } : {}),
                 ...Object.fromEntries(raw.map((type) => [type, binary])),
               },
             },

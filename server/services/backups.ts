@@ -17,6 +17,7 @@ import type { Store } from '../database/store.ts'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { workerUrl } from '../jobs/worker-url.ts'
 import type { RestoreGate } from '../restore-gate.ts'
+import { PhotoFiles, photoFolder } from './photo-files.ts'
 
 export interface Backup {
   readonly name: string
@@ -67,12 +68,14 @@ export const backupName = (why: Backup['why'], now: Date): string =>
 export class Backups {
   readonly #file: string
   readonly #folder: string
+  readonly #photos: PhotoFiles
   #pool: Piscina | null = null
   #last: Promise<unknown> = Promise.resolve()
 
   constructor(file: string) {
     this.#file = file
     this.#folder = backupFolder(file)
+    this.#photos = new PhotoFiles(photoFolder(join(file, '..')))
   }
 
   list(): Backup[] {
@@ -95,6 +98,8 @@ export class Backups {
         throw new ConflictError(
           `The copy ${found.why}, so it was not kept: the data itself may be damaged. Restore a backup that is sound.`,
         )
+      // After the rows: a picture they name was there before them.
+      this.#photos.copyTo(photoFolder(this.#folder))
       if (why === 'day')
         for (const old of this.list()
           .filter((one) => one.why === 'day')
@@ -135,7 +140,9 @@ export class Backups {
           )
         return await gate.alone(async () => {
           const changesMeanwhile = (await store.revision()) - before
-          return { restored: found.name, kept: await this.#swap(store, fresh), changesMeanwhile }
+          const kept = await this.#swap(store, fresh)
+          new PhotoFiles(photoFolder(this.#folder)).copyTo(this.#photos.folder)
+          return { restored: found.name, kept, changesMeanwhile }
         })
       } finally {
         rmSync(fresh, { force: true })

@@ -1,3 +1,4 @@
+import type { PAPERS } from '../../contract/stored.ts'
 import { TOLERANCES } from '../../core/joints/tolerances.ts'
 import { own } from '../../core/own.ts'
 import { UNIT_CHOICES, type Units } from '../../core/quantity/units.ts'
@@ -11,6 +12,8 @@ export interface Settings {
   readonly tolerances: Readonly<Record<string, number>>
   /** Whose day is today; this computer's until somebody chooses. */
   readonly timeZone: string
+  /** What is printed on. */
+  readonly paper: (typeof PAPERS)[number]
 }
 
 export async function readSettings(store: Store): Promise<Settings> {
@@ -21,6 +24,7 @@ export async function readSettings(store: Store): Promise<Settings> {
     timeZone:
       (rows.get('timeZone') as string | undefined) ??
       Intl.DateTimeFormat().resolvedOptions().timeZone,
+    paper: (rows.get('paper') as Settings['paper'] | undefined) ?? 'A4',
   }
 }
 
@@ -30,6 +34,7 @@ export async function writeSettings(
     units?: Partial<Record<string, string>> | undefined
     tolerances?: Record<string, number | null> | undefined
     timeZone?: string | undefined
+    paper?: Settings['paper'] | undefined
   },
 ): Promise<Settings> {
   const unknown = Object.keys(patch.tolerances ?? {}).filter(
@@ -48,6 +53,7 @@ export async function writeSettings(
     }
     if (patch.units) await put('units', { ...(await readSettings(tx)).units, ...patch.units })
     if (patch.timeZone) await put('timeZone', patch.timeZone)
+    if (patch.paper) await put('paper', patch.paper)
     if (patch.tolerances) {
       const merged = Object.entries({
         ...(await readSettings(tx)).tolerances,

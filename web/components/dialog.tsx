@@ -22,6 +22,8 @@ export function Dialog({
         <Radix.Overlay className="fixed inset-0 z-40 bg-ink/30" />
         <Radix.Content
           aria-describedby={undefined}
+          // A form in it is its own, also where the dialog was opened from within another.
+          onSubmit={(event) => event.stopPropagation()}
           className={`fixed z-40 left-1/2 top-1/2 max-h-[88vh] w-[94vw] -translate-x-1/2 -translate-y-1/2 overflow-y-auto rounded border border-ink bg-ground p-4 ${wide ? 'max-w-3xl' : 'max-w-lg'}`}
         >
           <div className="mb-3 flex items-start justify-between gap-4">

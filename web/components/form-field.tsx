@@ -1,6 +1,6 @@
 import { type Control, Controller, type FieldErrors, type UseFormRegister } from 'react-hook-form'
 import { Field, INPUT } from './fields/field.tsx'
-import { Select } from './fields/select.tsx'
+import { OptionSelect } from './fields/option-select.tsx'
 import type { FieldSpec, Values } from './form-values.ts'
 
 /** One field of a form: label, input, hint or fault. */
@@ -39,7 +39,7 @@ export function FormField({
             control={control}
             name={spec.name}
             render={({ field }) => (
-              <Select
+              <OptionSelect
                 {...shared}
                 ref={field.ref}
                 value={String(field.value ?? '')}

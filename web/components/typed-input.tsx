@@ -8,10 +8,10 @@ import {
   type Reading,
 } from '../../core/quantity/units.ts'
 import { useReading } from '../api/hooks.ts'
+import { INPUT } from './fields/field.tsx'
 import { Button } from './ui.tsx'
 
-const input =
-  'w-full rounded border border-steel bg-ground px-2 py-1.5 figure aria-[invalid=true]:border-clash'
+const input = `${INPUT} figure`
 
 const EXAMPLES: Partial<Record<FieldWords<unknown>['type'], string>> = {
   holes: 'x y Ø, a line each: 160.7 85.4 10 M10x1.5',

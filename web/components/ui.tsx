@@ -106,9 +106,12 @@ export const Empty = ({ children, action }: { children: ReactNode; action?: Reac
 )
 
 export const Loading = ({ what }: { what: string }) => (
-  <p className="mx-4 my-8 text-steel" role="status">
+  <div className="mx-4 my-8 max-w-64 animate-[appear_1ms_300ms_both] text-steel" role="status">
     Reading {what}…
-  </p>
+    <span className="mt-2 block h-0.5 overflow-hidden bg-line">
+      <span className="block h-full w-1/4 animate-[slide_1.2s_linear_infinite] bg-accent" />
+    </span>
+  </div>
 )
 
 /** What went wrong and a way back. */

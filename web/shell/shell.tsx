@@ -13,6 +13,8 @@ import { BuildTotals } from './build-totals.tsx'
 import { Find } from './find.tsx'
 import { useFocusKept } from './focus.ts'
 import { KeysSheet } from './keys-sheet.tsx'
+import { PhoneCode } from './phone-code.tsx'
+import { usePrintPage } from './print-page.ts'
 import { SetAsideNotice } from './set-aside-notice.tsx'
 import { SignIn } from './sign-in.tsx'
 import { STAGES } from './stages.ts'
@@ -51,6 +53,7 @@ export function Shell() {
   const { isConnected } = useEvents(session !== undefined && !asksPasscode)
   useHotkeys('mod+z', () => void undoNewest(), { preventDefault: true })
   useFocusKept()
+  usePrintPage()
   const theme = useTheme()
   if (asksPasscode) return <SignIn />
   if (pathname.endsWith('/shop')) return <Outlet />
@@ -96,6 +99,7 @@ export function Shell() {
           <Button tone="quiet" onClick={() => setTheme(theme === 'late' ? 'day' : 'late')}>
             {theme === 'late' ? 'Day bench' : 'Late bench'}
           </Button>
+          <PhoneCode />
           <Find build={build} />
           <KeysSheet />
         </div>

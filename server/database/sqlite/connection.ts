@@ -8,6 +8,7 @@ import * as addBuildSheets from '../migrations/20261125_0004_add_build_sheets.ts
 import * as addIndexes from '../migrations/20261128_0005_add_indexes.ts'
 import * as addPairingParts from '../migrations/20261128_0006_add_pairing_parts.ts'
 import * as addPatternMatches from '../migrations/20261128_0007_add_pattern_matches.ts'
+import * as addPhotos from '../migrations/20261128_0008_add_photos.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -18,6 +19,7 @@ export const MIGRATIONS = [
   { name: '20261128_0005_add_indexes', ...addIndexes },
   { name: '20261128_0006_add_pairing_parts', ...addPairingParts },
   { name: '20261128_0007_add_pattern_matches', ...addPatternMatches },
+  { name: '20261128_0008_add_photos', ...addPhotos },
 ]
 
 export type Database = Knex

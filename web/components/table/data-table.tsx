@@ -155,6 +155,7 @@ export function DataTable<R extends object>({
       <table
         className="w-full"
         aria-label={what}
+        data-counted={isMain || undefined}
         aria-rowcount={view.last - view.first + 1 < entries.length ? entries.length + 1 : undefined}
       >
         <thead className={clsx(isMain && 'sticky top-0 z-10 bg-paper print:static')}>

@@ -48,6 +48,7 @@ function DrawnRow<R>({
     <tr
       ref={measure}
       data-index={index}
+      data-row
       aria-rowindex={index + 2}
       aria-selected={isMarkable && !isFolding ? isMarked : undefined}
       tabIndex={onOpen && !isFolding ? 0 : -1}

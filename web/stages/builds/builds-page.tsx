@@ -74,6 +74,12 @@ const COLUMNS: readonly Column<BuildHeader>[] = [
         >
           Export JSON
         </a>
+        <a
+          href={`/api/builds/${build.id}/export.zip`}
+          className="mr-3 text-accent underline underline-offset-2"
+        >
+          with photos
+        </a>
         <Button
           tone="quiet"
           aria-label={`Remove ${build.name}`}
@@ -140,7 +146,7 @@ function ReadDocument() {
       Read a build file
       <input
         type="file"
-        accept="application/json,.json"
+        accept="application/json,.json,application/zip,.zip"
         className="sr-only"
         onChange={(event) => {
           const file = event.target.files?.[0]

@@ -3,6 +3,7 @@ import { toast } from 'sonner'
 import { useAnswer } from '../../api/answer.ts'
 import { removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
+import { Photos } from '../../components/photos/photos.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { DonorForm } from './bundle-form.tsx'
 import { DonorCaution } from './new-bundle.tsx'
@@ -33,6 +34,7 @@ export function Component() {
           </PageHead>
           <div className="px-4 pb-12">
             <DonorCaution />
+            <Photos of={{ donorId: one.id }} what={one.name} />
             <DonorForm key={one.id} donor={one} onSaved={() => toast(`${one.name} is saved.`)} />
           </div>
         </>

@@ -10,12 +10,12 @@ export function Numbers({ part }: { part: PartDetail }) {
     <section>
       <h2 className="mb-1 font-bold">Part numbers</h2>
       {part.numbers.map((one) => (
-        <p key={one.id} className="figure border-b border-line py-0.5">
+        <p key={one.id} className="figure border-b border-line py-1">
           {one.issuer} {one.number}
         </p>
       ))}
       {part.supersessions.map((one) => (
-        <p key={one.id} className="border-b border-line py-0.5">
+        <p key={one.id} className="border-b border-line py-1">
           <span className="figure">
             {one.issuer} {one.oldNumber}
           </span>{' '}

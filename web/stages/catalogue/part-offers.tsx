@@ -14,7 +14,7 @@ export function Offers({ part }: { part: PartDetail }) {
     <section>
       <h2 className="mb-1 font-bold">Offers</h2>
       {offers.data?.items.map((offer) => (
-        <p key={offer.id} className="flex gap-2 border-b border-line py-0.5">
+        <p key={offer.id} className="flex gap-2 border-b border-line py-1.5">
           {nameOf(offer.supplierId)}
           <span className="text-steel">
             {offer.condition}

@@ -5,6 +5,7 @@ import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { removeWithUndo, usePart } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import { Photos } from '../../components/photos/photos.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/claim-form.tsx'
 import { Identity } from './part-identity.tsx'
@@ -80,6 +81,7 @@ function Detail({ part }: { part: PartDetail }) {
           ))}
         </div>
         <div className="flex flex-col gap-6">
+          <Photos of={{ partId: part.id }} what={part.name} />
           <Identity part={part} />
           <Numbers part={part} />
           <Offers part={part} />

@@ -6,6 +6,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { useAnswerQueue } from '../../api/answer-queue.ts'
 import { call } from '../../api/client.ts'
 import { usePerson } from '../../api/person.ts'
+import { Photos } from '../../components/photos/photos.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { SheetSteps } from '../../components/sheet-steps.tsx'
@@ -67,6 +68,9 @@ function Fill({
         kept="Every answer is kept with the donor as it is given."
       />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
+        <div className="mb-4">
+          <Photos of={{ donorId: sheet.donor.id }} what={sheet.donor.name} />
+        </div>
         <SheetSteps steps={SHEET_STEPS} answers={answers} onSay={say} />
         <section className="mb-5">
           <h2 className="border-b border-ink pb-1 font-bold">Complete, for this pairing</h2>

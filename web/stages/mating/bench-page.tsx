@@ -2,6 +2,7 @@ import { useParams } from 'react-router'
 import { BENCH_STEPS } from '../../../core/mating/bench-check.ts'
 import { risksIn } from '../../../core/sheets/sheet.ts'
 import { useBuildSheet } from '../../api/build-sheet.ts'
+import { Photos } from '../../components/photos/photos.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { SheetSteps } from '../../components/sheet-steps.tsx'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
@@ -27,6 +28,7 @@ export function Component() {
         kept="Every answer is kept with the build as it is given."
       />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
+        <Photos of={{ buildId: build, spot: 'sheet:bench' }} what="the gearbox on the bench" />
         <SheetSteps steps={BENCH_STEPS} answers={answers} onSay={say} />
         {risks.length === 0 ? (
           <p className="text-steel">Nothing at risk by what was found so far.</p>

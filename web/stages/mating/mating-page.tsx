@@ -8,6 +8,7 @@ import { useAnswerQueue } from '../../api/answer-queue.ts'
 import { call } from '../../api/client.ts'
 import { useReading, useSettings } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
+import { Photos } from '../../components/photos/photos.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { SheetQuestionRow } from '../../components/sheet-question.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
@@ -76,6 +77,7 @@ function Fill({
       />
       <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-8 px-4 pb-16 text-[15px] max-[1000px]:grid-cols-1">
         <div>
+          <Photos of={{ buildId: build, spot: 'sheet:mating' }} what="the mating" />
           {card.steps.map((step) => (
             <section key={step.id} className="mb-5">
               <h2 className="border-b border-ink pb-1 font-bold">{step.title}</h2>

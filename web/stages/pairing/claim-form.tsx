@@ -11,6 +11,7 @@ import { usePerson } from '../../api/person.ts'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { Radios } from '../../components/fields/radios.tsx'
 import { optionsOf, Select, YES_NO } from '../../components/fields/select.tsx'
+import { Photos } from '../../components/photos/photos.tsx'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button } from '../../components/ui.tsx'
 
@@ -161,6 +162,10 @@ export function ClaimForm({
           />
         </label>
       </div>
+      <Photos
+        of={{ partId: field.part, spot: `measured:${keyOf(field)}` }}
+        what={`${field.label} on ${field.partName}`}
+      />
       {fault && (
         <p role="alert" className="border-l-[3px] border-clash pl-2.5">
           {fault}

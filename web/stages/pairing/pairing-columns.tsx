@@ -5,6 +5,7 @@ import { JOINTS } from '../../../core/joints/index.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
+import { Money } from '../../components/ui.tsx'
 
 /** A pairing by its two parts. */
 export const pairingKey = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string =>
@@ -62,6 +63,8 @@ export const pairingColumns = (
       true,
     ),
     title: 'The least that the pieces which close it are known to cost',
+    cell: ({ piecesMinor }) =>
+      piecesMinor === 0 ? '–' : <Money minor={piecesMinor} currency={currency} whole />,
   },
   {
     id: 'margin',

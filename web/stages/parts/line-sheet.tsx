@@ -6,6 +6,7 @@ import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
+import { Photos } from '../../components/photos/photos.tsx'
 import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { numberWords } from './words.ts'
 
@@ -42,6 +43,7 @@ export function LineSheet({
         detail={`${LEVELS[line.level]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`}
         onClose={onClose}
       />
+      <Photos of={{ buildId: build, spot: `line:${line.id}` }} what={line.words} />
       <section id="why">
         <h3 className="font-bold">Why is this here?</h3>
         {line.why.map((reason) => (

@@ -8,6 +8,7 @@ import {
   type Place,
 } from '../../../core/recipient/dimensions.ts'
 import { Select } from '../../components/fields/select.tsx'
+import { Photos } from '../../components/photos/photos.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { VehicleSketch } from '../../drawing/vehicle.tsx'
@@ -70,6 +71,7 @@ function Card({
         kept="Each measurement is kept as it is given; without a connection it waits here."
       />
       <div className="max-w-3xl px-4 pb-16 text-[15px]">
+        <Photos of={{ buildId: build, spot: 'sheet:recipient' }} what="the recipient" />
         {PLACES.map((place) => (
           <section key={place} className="mb-6 break-inside-avoid">
             <h2 className="border-b border-ink pb-1 text-[16px] font-bold">{place}</h2>

@@ -139,6 +139,7 @@ test('the card goes in the order one crawls, each place with its caution and its
   show('card')
   await screen.findByText('Bay, from above')
   expect(screen.getAllByRole('heading', { level: 2 }).map((one) => one.textContent)).toEqual([
+    'Photos',
     'Bay, from above',
     'Under the front',
     'Under the gearbox',

@@ -1,3 +1,5 @@
+import type { Answer } from '../../../contract/asked.ts'
+import { PAPERS } from '../../../contract/stored.ts'
 import { dayIn } from '../../../core/day.ts'
 import { type ChosenUnit, UNIT_CHOICES, type Units } from '../../../core/quantity/units.ts'
 import { useAnswer } from '../../api/answer.ts'
@@ -12,6 +14,8 @@ import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/u
 import { Issuers } from './issuers.tsx'
 import { Tolerances } from './tolerances.tsx'
 
+type Settings = Answer<'GET /settings'>
+
 /** Units, the shop's day, tolerances, issuers, exchange rates. */
 export function Component() {
   const settings = useSettings()
@@ -19,7 +23,7 @@ export function Component() {
     <>
       <PageHead
         title="Settings"
-        detail="Units, day, tolerances, issuers and exchange rates of this shop"
+        detail="Units, day, paper, tolerances, issuers and exchange rates of this shop"
       >
         <HistoryButton entity="setting" title="settings" />
         <ButtonLink to="/safekeeping">People and safekeeping</ButtonLink>
@@ -27,10 +31,11 @@ export function Component() {
       <div className="grid grid-cols-2 gap-10 px-4 pb-12 max-[1000px]:grid-cols-1">
         <div className="flex flex-col gap-8">
           <Loaded of={settings} what="the settings">
-            {({ units, tolerances, timeZone }) => (
+            {({ units, tolerances, timeZone, paper }) => (
               <>
                 <UnitChoices units={units} />
                 <ShopZone zone={timeZone} />
+                <Paper paper={paper} />
                 <Tolerances edits={tolerances} />
               </>
             )}
@@ -71,6 +76,26 @@ function ShopZone({ zone }: { zone: string }) {
         initial={{ timeZone: zone }}
         action="Save the time zone"
         submit={(values) => write(() => call('PATCH /settings', { body: values }))}
+      />
+    </section>
+  )
+}
+
+/** What pages are printed on. */
+const Paper = ({ paper }: { paper: Settings['paper'] }) => {
+  const chosen = useJustSaid<Settings['paper']>()
+  return (
+    <section>
+      <h2 className="mb-1 font-bold">Paper</h2>
+      <Radios
+        label="Paper"
+        value={chosen.shown('paper', paper)}
+        options={optionsOf(PAPERS)}
+        onChange={(size) =>
+          void chosen.say('paper', size, () =>
+            act(() => call('PATCH /settings', { body: { paper: size } }), `Saved: ${size}.`),
+          )
+        }
       />
     </section>
   )

@@ -1,16 +1,29 @@
+import { useMemo } from 'react'
 import type { SourcingView } from '../../../contract/answers/planning.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
+import { MoneyBars } from '../../components/charts/money-bars.tsx'
 import { Button, Money } from '../../components/ui.tsx'
 
 /** What is ordered where, with its shipping. */
 export function Baskets({ build, view }: { build: string; view: SourcingView }) {
+  const bars = useMemo(
+    () =>
+      view.baskets.map(({ name, goodsMinor, shippingMinor }) => ({
+        name,
+        minor: goodsMinor + shippingMinor,
+      })),
+    [view.baskets],
+  )
   return (
     <aside aria-label="Baskets and locks" className="flex flex-col gap-4">
       <section>
         <h2 className="text-[15px] font-bold">Baskets</h2>
         {view.baskets.length === 0 && (
           <p className="text-steel">One basket a supplier, once there is a plan.</p>
+        )}
+        {view.baskets.length > 1 && (
+          <MoneyBars id="baskets" title="By supplier" rows={bars} currency={view.currency} />
         )}
         {view.baskets.map((basket) => (
           <div key={basket.supplier} className="border-b border-line py-2">

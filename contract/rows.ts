@@ -298,7 +298,7 @@ const patchOf = <S extends z.ZodRawShape>(shape: S) =>
           ).optional(),
         ]),
     ),
-  } as unknown as Patch<S>)
+  } as Patch<S>)
 /** A row that cannot be read, its fields as typed. */
 export const mendInput = z.strictObject({
   version,

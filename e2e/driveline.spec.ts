@@ -7,6 +7,8 @@ test('a brief is filled: limits against the build, what each yes adds, law and p
   await page.goto(`${demo.url}/builds/lantern/brief`)
   const limits = page.getByRole('region', { name: 'Limits against the build' })
   await expect(limits).toContainText('to spare at the gearbox')
+  await page.getByText('Why it is wanted, its limits').click()
+  await page.getByText('Law and papers', { exact: true }).first().click()
   await page
     .locator('fieldset')
     .filter({ hasText: 'Bolt-in only' })

@@ -2,7 +2,7 @@ import { compoundAngle } from '../mechanics/driveline.ts'
 import { about, absolute, hypot, type Interval, slope, subtract } from './interval.ts'
 import type { JointContext } from './joint.ts'
 import { minus, plus } from './judging/declaration.ts'
-import { a, b, kept, plates, setBack, total, where } from './judging/read.ts'
+import { a, b, kept, plates, type Read, setBack, total, where } from './judging/read.ts'
 import { lookUp } from './judging/scene.ts'
 import type { Side } from './side.ts'
 
@@ -58,7 +58,6 @@ export function lineAngleWithin(x: Line, pm: Line, noseUp: Interval = [0, 0]): I
 /** The line of two sides in a build; NaN where something is not known. */
 export function lineOf(sideA: Side, sideB: Side, ctx: JointContext): Line {
   const scene = { a: sideA, b: sideB, stack: ctx.stack, shop: ctx, each: null, item: null }
-  return Object.fromEntries(
-    Object.entries(LINE).map(([name, read]) => [name, lookUp(read, scene).v]),
-  ) as unknown as Line
+  const at = (read: Read): number => lookUp(read, scene).v
+  return { run: at(LINE.run), fall: at(LINE.fall), across: at(LINE.across) }
 }

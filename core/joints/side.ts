@@ -1,4 +1,4 @@
-import { type AnyPort, type Compiled, PORT_KINDS, type PortKindName } from '../ports/index.ts'
+import { type AnyPort, type Compiled, isOf, PORT_KINDS, type PortKindName } from '../ports/index.ts'
 
 /** A port kind's place on a side: its name in one word, `crank-flange` → `crankFlange`. */
 export type SlotOf<K extends string> = K extends `${infer Head}-${infer Rest}`
@@ -34,14 +34,20 @@ const EMPTY = {
 /** A side on which nothing is named yet. A copy each time, so that every side has one shape. */
 export const emptySide = (): Side => ({ ...EMPTY })
 
+/** A side's ports by their slots, to be set: which kind stands where, the index of kinds sees to. */
+export const slotsOf = (side: Side): Record<string, AnyPort> =>
+  side as unknown as Record<string, AnyPort>
+
 /** Puts ports on a side, the first of each kind; ratings gather. */
 export function sideOf(ports: readonly AnyPort[]): Side {
-  const side = emptySide() as unknown as Record<string, AnyPort | AnyPort[]>
+  const side = emptySide()
+  const slots = slotsOf(side)
   for (const port of ports) {
-    if (port.kind === 'ratings') side['ratings'] = [...(side['ratings'] as AnyPort[]), port]
-    else if (!(side[SLOTS[port.kind]] as AnyPort).present) side[SLOTS[port.kind]] = port
+    if (isOf(port, 'ratings')) side.ratings = [...side.ratings, port]
+    else if (port.kind !== 'ratings' && !slots[SLOTS[port.kind]]!.present)
+      slots[SLOTS[port.kind]] = port
   }
-  return side as unknown as Side
+  return side
 }
 
 /**

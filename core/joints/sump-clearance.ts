@@ -110,10 +110,9 @@ const passes: Formula<boolean> = formula(
   STANDING,
   (x, _shop, pm) => isKnown(x) && roomOver(x, x.under, pm, pm.pan + pm.under) === Infinity,
 )
-const meets: Formula<boolean> = formula(
-  STANDING,
-  (x, _shop, pm) => !isKnown(x) || roomOver(x, x.under, pm, pm.pan + pm.under) < Infinity,
-)
+type Standing = Place & { readonly under: Zone; readonly crank: number }
+const mayMeet = (x: Standing, pm: Spread & { readonly under: number }): boolean =>
+  !isKnown(x) || roomOver(x, x.under, pm, pm.pan + pm.under) < Infinity
 
 const PASSES = {
   id: 'sump-passes',
@@ -129,7 +128,7 @@ const clear = (isMoving: boolean): Limit => ({
   each: underEngine,
   when: formula(
     STANDING,
-    (x, shop, pm) => (x.under.moving === true) === isMoving && meets.of(x as never, shop, pm),
+    (x, _shop, pm) => (x.under.moving === true) === isMoving && mayMeet(x, pm),
   ),
   terms: [plus(b.chassisPads.crankAboveMm)],
   measure: bounded(

@@ -1,5 +1,5 @@
 import { loadedRadius } from '../mechanics/tyre.ts'
-import { type AnyPort, PORT_KINDS } from '../ports/index.ts'
+import { missingPort } from '../ports/index.ts'
 import { always } from './always.ts'
 import { CLASH } from './code.ts'
 import type { Joint, JointContext } from './joint.ts'
@@ -192,7 +192,7 @@ export function demandAt(
     b,
     stack: ctx.stack,
     shop: ctx,
-    each: PORT_KINDS.ratings.missing as unknown as AnyPort,
+    each: missingPort('ratings'),
     item: null,
   }
   const x = {

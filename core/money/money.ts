@@ -1,13 +1,10 @@
-import { allocate as allocateDinero, dinero, toSnapshot } from 'dinero.js'
+import { allocate as allocateDinero, type DineroCurrency, dinero, toSnapshot } from 'dinero.js'
 import * as currencies from 'dinero.js/currencies'
 
 /** ISO 4217 alphabetic code. Amounts are integers of its minor unit. */
 export type Currency = string
 
-const known = currencies as unknown as Record<
-  string,
-  { code: string; base: number | readonly number[]; exponent: number }
->
+const known: Readonly<Record<string, DineroCurrency<number> | undefined>> = { ...currencies }
 
 export const isCurrency = (code: string): boolean => Object.hasOwn(known, code)
 
@@ -60,7 +57,7 @@ export function allocate(
   currency: Currency = 'EUR',
 ): number[] {
   const shares = allocateDinero(
-    dinero({ amount: minor, currency: known[currency] as never }),
+    dinero({ amount: minor, currency: known[currency]! }),
     ratios as number[],
   )
   return shares.map((share) => toSnapshot(share).amount)

@@ -10,8 +10,7 @@ import { ownerOf, UnsplitError } from '../joints/judging/owner.ts'
 import { blankResult, type Figures, type Plan, planOf } from '../joints/judging/plan.ts'
 import { type Input, NO_GRADE, type Scene } from '../joints/judging/scene.ts'
 import { Tally } from '../joints/judging/tally.ts'
-import type { Field } from '../ports/field.ts'
-import type { CompiledPart } from '../ports/index.ts'
+import { type AnyPort, type CompiledPart, fieldOf, fieldsOf } from '../ports/index.ts'
 import { couplingSet } from './coupling.ts'
 import {
   type Assembly,
@@ -144,13 +143,12 @@ function shapeOf(part: CompiledPart): string {
 }
 
 /** What a set of coupling parts turns on, and how long lists are. */
-function detailOf(port: object & { readonly kind: string }): string {
-  const fields = port as unknown as Record<string, Field<unknown>>
-  if (port.kind === 'ratios') return `:${String(fields['type']!.v)}`
-  const lists = Object.values(fields).filter(
-    (field) => typeof field === 'object' && field?.at?.words?.type === 'zones',
+function detailOf(port: AnyPort): string {
+  if (port.kind === 'ratios') return `:${String(fieldOf(port, 'type')!.v)}`
+  const lists = Object.entries(fieldsOf(port.kind)).flatMap(([name, { type }]) =>
+    type === 'zones' ? [fieldOf(port, name)?.v ?? null] : [],
   )
-  return lists.map(({ v }) => `:${v === null ? '?' : (v as readonly unknown[]).length}`).join('')
+  return lists.map((list) => `:${Array.isArray(list) ? list.length : '?'}`).join('')
 }
 
 /** What a class of engines brought to a limit in blocks before, by what its first engine came to there. */

@@ -1,5 +1,5 @@
 import { jointNamed } from '../joints/index.ts'
-import type { AnyPort, Compiled, CompiledPart } from '../ports/index.ts'
+import { type CompiledPart, isOf, withFields } from '../ports/index.ts'
 import { assemble, contextOf, type PairingContext, recordJoint, type Train } from './train.ts'
 
 /** Least torque margin at the gearbox input, N·m, with the engine as it is or tuned to another peak; null where not known. */
@@ -24,12 +24,10 @@ export function torqueMargin(
 /** The same engine tuned to another peak: its claim on torque is replaced, all else stays. */
 function withPeak(engine: CompiledPart, nm: number): CompiledPart {
   const ports = engine.ports.map((port) => {
-    if (port.kind !== 'engine-output') return port
-    const { peakTorqueNm } = port as unknown as Compiled<'engine-output'>
-    return {
-      ...port,
-      peakTorqueNm: { ...peakTorqueNm, v: nm, pm: 0, claim: 'target' },
-    } as unknown as AnyPort
+    if (!isOf(port, 'engine-output')) return port
+    return withFields(port, {
+      peakTorqueNm: { ...port.peakTorqueNm, v: nm, pm: 0, claim: 'target' },
+    })
   })
   return { ...engine, ports }
 }

@@ -2,9 +2,9 @@ import type { Joint, JointContext } from '../joints/joint.ts'
 import { Recorder } from '../joints/judging/record.ts'
 import type { Scene } from '../joints/judging/scene.ts'
 import type { Tally } from '../joints/judging/tally.ts'
-import { emptySide, type Side } from '../joints/side.ts'
+import { emptySide, type Side, slotsOf } from '../joints/side.ts'
 import type { Verdict } from '../joints/verdict.ts'
-import type { AnyPort, CompiledPart } from '../ports/index.ts'
+import type { CompiledPart } from '../ports/index.ts'
 import { indexOf, type PartIndex } from './part-index.ts'
 
 /** The parts of a pairing in order of power flow: what is checked. */
@@ -148,10 +148,7 @@ function sideOfGearbox(
 
 /** Puts a coupling piece over what the train's own parts brought: it is the one in use. A stand-in only fills what nobody named. */
 function placeOver(side: Side, index: PartIndex): void {
-  const slots = side as unknown as Record<
-    string,
-    { readonly present: boolean; readonly part: string }
-  >
+  const slots = slotsOf(side)
   for (let i = 0; i < index.placed.length; i++) {
     const { slot, port } = index.placed[i]!
     if (port.present || slots[slot]!.part === '?') slots[slot] = port
@@ -163,8 +160,7 @@ function placeOver(side: Side, index: PartIndex): void {
 /** Behind the gearbox stands the transfer case: its output is the train's, and its speedometer drive where it has one. */
 function behind(b: Side, transfer: PartIndex): void {
   for (const { slot, port } of transfer.placed)
-    if (slot !== 'face' && !(slot === 'speedDrive' && !port.present))
-      (b as unknown as Record<string, AnyPort>)[slot] = port
+    if (slot !== 'face' && !(slot === 'speedDrive' && !port.present)) slotsOf(b)[slot] = port
   b.ratings = [...b.ratings, ...transfer.ratings]
 }
 
@@ -177,7 +173,7 @@ const NOTHING: readonly CompiledPart[] = []
 
 /** Puts a part's ports on a side; what is there already stays, unless it is only a stand-in. */
 function place(side: Side, index: PartIndex): void {
-  const slots = side as unknown as Record<string, { present: boolean }>
+  const slots = slotsOf(side)
   for (let i = 0; i < index.placed.length; i++) {
     const { slot, port } = index.placed[i]!
     if (!slots[slot]!.present) slots[slot] = port

@@ -50,6 +50,9 @@ export interface FieldWords<T> {
   readonly differ: (a: T, b: T) => number
 }
 
+/** A field's words, whatever it holds: what is typed is read by its type. */
+export type AnyFieldWords = FieldWords<any>
+
 type Options = { methods?: readonly MethodId[]; minutes?: number }
 
 const fromDrawing = (pm: number) => (grade: Grade) =>

@@ -142,6 +142,22 @@ export type AnyPort = CompiledPort & { readonly kind: PortKindName }
 
 export const isPortKind = (kind: string): kind is PortKindName => Object.hasOwn(PORT_KINDS, kind)
 
+/** Whether a port is of one kind: then it has that kind's fields. */
+export const isOf = <K extends PortKindName>(
+  port: AnyPort,
+  kind: K,
+): port is AnyPort & Compiled<K> => port.kind === kind
+
+/** A port with some of its fields said anew. */
+export const withFields = (
+  port: AnyPort,
+  fields: Readonly<Record<string, Field<unknown>>>,
+): AnyPort => ({ ...port, ...fields }) as unknown as AnyPort
+
+/** What stands in for a port nobody named. */
+export const missingPort = (kind: PortKindName): AnyPort =>
+  PORT_KINDS[kind].missing as unknown as AnyPort
+
 /** The fields of a kind of port, by name. */
 export const fieldsOf = (kind: PortKindName): Readonly<Record<string, FieldWords<unknown>>> =>
   PORT_KINDS[kind].fields as unknown as Record<string, FieldWords<unknown>>

@@ -69,7 +69,7 @@ function dataOf(highs: Highs, model: SparseModel): Parameters<Highs['createModel
       values: model.values,
     },
     integrality: new Int32Array(model.numCols).fill(1),
-  } as unknown as Parameters<Highs['createModel']>[0]
+  }
 }
 
 function answerOf(highs: Highs, instance: ReturnType<Highs['createModel']>): SolverAnswer {

@@ -85,7 +85,9 @@ function keepsOf(plan: Planned) {
       : [
           ...mustStillWork.run({
             facts: new Facts([{ key: `keep.${kind}`, value: true }]),
-          } as never),
+            joints: [],
+            has: () => false,
+          }),
         ]
     const prices = lines.map((line) => assumedPrice(line.kind, currency, catalogue.trade.rates))
     const hours = lines.map((line) => own(RANGES, line.kind)?.hours ?? ([0, 0] as const))

@@ -1,6 +1,7 @@
 import { type Control, Controller, type FieldErrors, type UseFormRegister } from 'react-hook-form'
 import { Field, INPUT } from './fields/field.tsx'
 import { OptionSelect } from './fields/option-select.tsx'
+import { PartField } from './fields/part-field.tsx'
 import type { FieldSpec, Values } from './form-values.ts'
 
 /** One field of a form: label, input, hint or fault. */
@@ -34,7 +35,21 @@ export function FormField({
       isWide={spec.wide ?? false}
     >
       {(shared) =>
-        spec.type === 'select' ? (
+        spec.type === 'part' ? (
+          <Controller
+            control={control}
+            name={spec.name}
+            render={({ field }) => (
+              <PartField
+                {...shared}
+                ref={field.ref}
+                value={String(field.value ?? '')}
+                kind={spec.kind}
+                onChange={field.onChange}
+              />
+            )}
+          />
+        ) : spec.type === 'select' ? (
           <Controller
             control={control}
             name={spec.name}

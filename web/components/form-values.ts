@@ -6,6 +6,8 @@ export type FieldSpec = {
   readonly label: string
   readonly hint?: string
   readonly wide?: boolean
+  /** Under which head it stands, where a form has several. */
+  readonly section?: string
 } & (
   | {
       readonly type: 'text' | 'area' | 'date' | 'secret'
@@ -24,6 +26,8 @@ export type FieldSpec = {
       readonly required?: boolean
     }
   | { readonly type: 'check' }
+  /** A part of the catalogue, by its id. */
+  | { readonly type: 'part'; readonly kind: string; readonly required?: boolean }
 )
 
 /** What a field holds once it is read: null where nothing was typed and nothing had to be. */

@@ -4,6 +4,7 @@ import { refresh } from '../api/answer.ts'
 import { ApiProblem } from '../api/client.ts'
 import { Clashes } from './form-clashes.tsx'
 import { FormField } from './form-field.tsx'
+import { Sections } from './form-sections.tsx'
 import { type FieldSpec, toText, toValue, type Values, type ValuesOf } from './form-values.ts'
 import { type Clash, mergeTexts } from './merge.ts'
 import { Button } from './ui.tsx'
@@ -129,10 +130,8 @@ export function Form<const F extends readonly FieldSpec[]>({
 
   return (
     <form onSubmit={save} noValidate className="max-w-4xl">
-      <div
-        className={`grid gap-x-5 gap-y-3 ${columns === 3 ? 'grid-cols-3' : columns === 2 ? 'grid-cols-2' : 'grid-cols-1'} max-[900px]:grid-cols-1`}
-      >
-        {fields.map((spec) => (
+      <Sections fields={fields} columns={columns}>
+        {(spec) => (
           <FormField
             key={spec.name}
             spec={spec}
@@ -140,8 +139,8 @@ export function Form<const F extends readonly FieldSpec[]>({
             control={control}
             errors={formState.errors}
           />
-        ))}
-      </div>
+        )}
+      </Sections>
       {children}
       <Clashes clashes={clashes} fields={fields} onSettle={settle} />
       {fault && (

@@ -1,5 +1,5 @@
 import { isSpline, parseSpline } from '../../core/mechanics/spline.ts'
-import type { FieldWords } from '../../core/ports/field.ts'
+import type { AnyFieldWords } from '../../core/ports/field.ts'
 import { parseTyped } from '../../core/ports/parse.ts'
 import {
   printQuantity,
@@ -13,7 +13,7 @@ import { Button } from './ui.tsx'
 
 const input = `${INPUT} figure`
 
-const EXAMPLES: Partial<Record<FieldWords<unknown>['type'], string>> = {
+const EXAMPLES: Partial<Record<AnyFieldWords['type'], string>> = {
   holes: 'x y Ø, a line each: 160.7 85.4 10 M10x1.5',
   dowels: 'x y Ø pin reamed, a line each, or: none',
   points: 'x y, a line each',
@@ -31,7 +31,7 @@ export function TypedInput({
   onChange,
 }: {
   id?: string
-  words: FieldWords<any>
+  words: AnyFieldWords
   value: string
   invalid?: boolean
   onChange: (value: string) => void
@@ -75,7 +75,7 @@ export function TypedInput({
 
 /** How a value reads, where that is not plainly what was typed; or the question it raises. Faults are told when it is saved. */
 function hear(
-  words: FieldWords<any>,
+  words: AnyFieldWords,
   typed: string,
   reading: Reading,
 ): { says: string } | { says: string; choices: readonly string[] } {

@@ -98,10 +98,22 @@ export const GradeWord = ({ grade }: { grade: Grade | null }) =>
   )
 
 /** An empty state teaches with one sentence and one action. */
-export const Empty = ({ children, action }: { children: ReactNode; action?: ReactNode }) => (
-  <div className="mx-4 my-8 max-w-[52ch]">
-    <p className="mb-3">{children}</p>
-    {action}
+export const Empty = ({
+  children,
+  action,
+  like,
+}: {
+  children: ReactNode
+  action?: ReactNode
+  /** What it will look like. */
+  like?: ReactNode
+}) => (
+  <div className="mx-4 my-8">
+    <div className="max-w-[52ch]">
+      <p className="mb-3">{children}</p>
+      {action}
+    </div>
+    {like}
   </div>
 )
 

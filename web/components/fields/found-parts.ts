@@ -1,4 +1,4 @@
-import { useEffect, useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import type { Answer } from '../../../contract/asked.ts'
 import { useAnswer } from '../../api/answer.ts'
 
@@ -27,8 +27,12 @@ export function useFoundParts(
   words: string,
 ): Answer<'GET /parts'>['items'] | undefined {
   const q = useSettled(words.trim(), PAUSE_MS)
-  return useAnswer(
+  const items = useAnswer(
     'GET /parts',
     isWanted ? { query: { limit: LISTED, kind, q: q || undefined } } : null,
   ).data?.items
+  // What was found before stays while more is looked for: taken away under a finger, a press on it is lost.
+  const before = useRef(items)
+  if (items) before.current = items
+  return items ?? before.current
 }

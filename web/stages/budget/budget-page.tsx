@@ -4,6 +4,7 @@ import type { BudgetPage } from '../../../contract/answers/builds.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { MoneyBars } from '../../components/charts/money-bars.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import { type SumLine, Sums } from '../../components/sums.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
@@ -46,6 +47,7 @@ export function Component() {
       {(page) =>
         page.totals === null ? (
           <Empty
+            like={LIKE.budget}
             action={
               <ButtonLink to={`/builds/${build}/sourcing`} tone="main">
                 Go to Sourcing

@@ -4,6 +4,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
@@ -114,6 +115,7 @@ export function Component() {
         {({ items }) =>
           items.length === 0 ? (
             <Empty
+              like={LIKE.builds}
               action={
                 <ButtonLink to="/start" tone="main">
                   Start a build

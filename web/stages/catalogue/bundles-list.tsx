@@ -2,6 +2,7 @@ import { Link } from 'react-router'
 import type { Donor, Kit } from '../../../contract/answers/rows.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { removeWithUndo } from '../../api/hooks.ts'
+import { LIKE } from '../../components/likes.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
@@ -81,6 +82,7 @@ export function KitsList() {
       {({ items }) =>
         items.length === 0 ? (
           <Empty
+            like={LIKE.kits}
             action={
               <ButtonLink to="/catalogue/new/kit" tone="main">
                 Add a kit
@@ -113,6 +115,7 @@ export function DonorsList() {
       {({ items }) =>
         items.length === 0 ? (
           <Empty
+            like={LIKE.donors}
             action={
               <ButtonLink to="/catalogue/new/donor" tone="main">
                 Add a donor

@@ -4,6 +4,7 @@ import type { Answer } from '../../../contract/asked.ts'
 import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { Select } from '../../components/fields/select.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded } from '../../components/ui.tsx'
@@ -69,6 +70,7 @@ export function PartsList() {
       {({ items, next }) =>
         items.length === 0 && !q && !kind ? (
           <Empty
+            like={LIKE.parts}
             action={
               <ButtonLink to="/catalogue/new/part" tone="main">
                 Add a part

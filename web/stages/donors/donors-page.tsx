@@ -3,6 +3,7 @@ import { useParams } from 'react-router'
 import type { Answer } from '../../../contract/asked.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { HistoryButton } from '../../components/history.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { ButtonLink, Empty, Loaded, Money, PageHead } from '../../components/ui.tsx'
 import { type DonorTerm, donorColumns, donorTerms } from './donor-terms.tsx'
@@ -28,7 +29,10 @@ export function Component() {
       <Loaded of={view} what="the donors">
         {(answer) =>
           answer.donors.length === 0 ? (
-            <Empty action={<ButtonLink to="/catalogue/new/donor">Add a donor</ButtonLink>}>
+            <Empty
+              like={LIKE.donors}
+              action={<ButtonLink to="/catalogue/new/donor">Add a donor</ButtonLink>}
+            >
               A donor is a vehicle, or a pulled engine, bought for its parts. Its price is the least
               of it: fetching, stripping, what is missing and what the rest sells for decide.
             </Empty>

@@ -8,6 +8,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { Legend } from '../../components/joint-shape.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
@@ -51,6 +52,7 @@ export function Component() {
 
 const NoPairings = () => (
   <Empty
+    like={LIKE.pairings}
     action={
       <span className="flex gap-2">
         <ButtonLink to="/catalogue/new/engine" tone="main">

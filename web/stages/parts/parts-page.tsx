@@ -8,6 +8,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { SwitchRow } from '../../components/fields/switch-row.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
@@ -50,6 +51,7 @@ export function Component() {
       {(list) =>
         list.pairing === null ? (
           <Empty
+            like={LIKE.lines}
             action={
               <ButtonLink to={`/builds/${build}/pairing`} tone="main">
                 Choose a pairing

@@ -6,6 +6,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { Baskets } from './baskets.tsx'
@@ -24,6 +25,7 @@ export function Component() {
       {(view) =>
         view.pairing === null ? (
           <Empty
+            like={LIKE.lines}
             action={
               <ButtonLink to={`/builds/${build}/pairing`} tone="main">
                 Choose a pairing

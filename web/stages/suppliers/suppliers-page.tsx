@@ -7,6 +7,7 @@ import { removeWithUndo } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import { LIKE } from '../../components/likes.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
@@ -96,6 +97,7 @@ export function Component() {
         {({ items }) =>
           items.length === 0 ? (
             <Empty
+              like={LIKE.suppliers}
               action={
                 <Button tone="main" onClick={() => setEditingId('new')}>
                   Add a supplier

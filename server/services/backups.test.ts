@@ -1,4 +1,4 @@
-import { mkdtempSync, readdirSync, writeFileSync } from 'node:fs'
+import { mkdtempSync, readdirSync, rmSync, writeFileSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import Sqlite from 'better-sqlite3'
@@ -13,6 +13,7 @@ import { RestoreGate } from '../restore-gate.ts'
 import { Backups } from './backups.ts'
 import { importDocument } from './build-document.ts'
 import { loadCatalogue } from './catalogue.ts'
+import { PhotoFiles, photoFolder } from './photo-files.ts'
 
 const fileIn = (): string => join(mkdtempSync(join(tmpdir(), 'junket-backup-')), 'junket.sqlite')
 
@@ -38,6 +39,23 @@ test('a backup put back gives the data as it was, keeps the data as it is, and n
     'asked',
   ])
   await knex.destroy()
+})
+
+test('a backup holds the pictures too: one that is lost comes back with it', async () => {
+  const file = fileIn()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  const backups = new Backups(file)
+  const photos = new PhotoFiles(photoFolder(join(file, '..')))
+  const hash = 'a'.repeat(64)
+  await photos.put(hash, Buffer.from('picture'), Buffer.from('small'))
+  const kept = await backups.make('asked')
+  rmSync(photos.folder, { recursive: true })
+  await expect(photos.read(hash, 'jpg')).rejects.toThrow(/not here/)
+  await backups.restore(store, kept.name, new RestoreGate())
+  expect((await photos.read(hash, 'jpg')).toString()).toBe('picture')
+  expect((await photos.read(hash, 'webp')).toString()).toBe('small')
+  await Promise.all([backups.close(), knex.destroy()])
 })
 
 test('the first start of a day makes one backup, the second none; a damaged one is refused and nothing is changed', async () => {

@@ -99,7 +99,7 @@ export class Backups {
           `The copy ${found.why}, so it was not kept: the data itself may be damaged. Restore a backup that is sound.`,
         )
       // After the rows: a picture they name was there before them.
-      this.#photos.copyTo(photoFolder(this.#folder))
+      await this.#photos.copyTo(photoFolder(this.#folder))
       if (why === 'day')
         for (const old of this.list()
           .filter((one) => one.why === 'day')
@@ -141,7 +141,7 @@ export class Backups {
         return await gate.alone(async () => {
           const changesMeanwhile = (await store.revision()) - before
           const kept = await this.#swap(store, fresh)
-          new PhotoFiles(photoFolder(this.#folder)).copyTo(this.#photos.folder)
+          await new PhotoFiles(photoFolder(this.#folder)).copyTo(this.#photos.folder)
           return { restored: found.name, kept, changesMeanwhile }
         })
       } finally {

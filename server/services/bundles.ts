@@ -29,15 +29,15 @@ function bundlesOf<K extends keyof Items>(
     (await withItems(store, [await store.get(kind, id)]))[0]!
   /** What stays keeps its row: locks and plans name it by that. */
   const putItems = async (tx: Store, id: string, items: readonly Item[]): Promise<void> => {
-    const before = new Map((await tx.list(table, { [column]: id })).map((one) => [one.partId, one]))
+    // A part may stand in it twice.
+    const before = groupBy(await tx.list(table, { [column]: id }), (one) => one.partId)
     for (const item of items) {
-      const old = before.get(item.partId)
-      before.delete(item.partId)
+      const old = before.get(item.partId)?.shift()
       if (!old) await tx.insert(table, { ...item, [column]: id })
       else if (Object.entries(item).some(([name, value]) => old[name as 'id'] !== value))
         await tx.update(table, old.id, old.version, item)
     }
-    for (const { id: gone } of before.values()) await tx.remove(table, gone)
+    for (const { id: gone } of [...before.values()].flat()) await tx.remove(table, gone)
   }
   return {
     list: async (store: Store) => withItems(store, await store.list(kind)),

@@ -1,5 +1,5 @@
-import { copyFileSync, existsSync, linkSync, mkdirSync, readdirSync } from 'node:fs'
-import { readFile, rename, writeFile } from 'node:fs/promises'
+import { existsSync, mkdirSync } from 'node:fs'
+import { copyFile, link, readdir, readFile, rename, writeFile } from 'node:fs/promises'
 import { join } from 'node:path'
 import { ConflictError, MissingError } from '../errors.ts'
 
@@ -53,17 +53,14 @@ export class PhotoFiles {
   }
 
   /** Gives every picture a second name in another folder; those it has stay. */
-  copyTo(folder: string): void {
+  async copyTo(folder: string): Promise<void> {
     if (!existsSync(this.folder)) return
     mkdirSync(folder, { recursive: true })
-    for (const name of readdirSync(this.folder)) {
-      const to = join(folder, name)
-      if (name.endsWith('.partial') || existsSync(to)) continue
-      try {
-        linkSync(join(this.folder, name), to)
-      } catch {
-        copyFileSync(join(this.folder, name), to)
-      }
+    const there = new Set(await readdir(folder))
+    for (const name of await readdir(this.folder)) {
+      if (name.endsWith('.partial') || there.has(name)) continue
+      const [from, to] = [join(this.folder, name), join(folder, name)]
+      await link(from, to).catch(() => copyFile(from, to))
     }
   }
 }

@@ -151,6 +151,26 @@ test('a number belongs to one part only, in any spelling', async () => {
   expect(await store.list('part', { name: 'Copy' })).toEqual([])
 })
 
+test('a part that stays in a kit keeps its row, also where it stands twice; what is taken out goes', async () => {
+  const item = (partId: string, quantity: number) => ({ partId, quantity })
+  const { id, items: first } = await kits.create(store, {
+    name: 'Twice',
+    priceMinor: 100,
+    currency: 'EUR',
+    items: [item('bush-15', 1), item('bush-15', 2), item('bush-17', 1)],
+  })
+  const rowOf = (partId: string) =>
+    first.filter((one) => one.partId === partId).map((one) => one.id)
+  const second = await kits.update(store, id, {
+    version: 1,
+    items: [item('bush-15', 1), item('bush-15', 3)],
+  })
+  expect(second.items.map((one) => one.id).sort()).toEqual(rowOf('bush-15').sort())
+  expect(second.items.map(({ quantity }) => quantity).sort()).toEqual([1, 3])
+  const third = await kits.update(store, id, { version: 2, items: [item('bush-15', 1)] })
+  expect(third.items).toHaveLength(1)
+})
+
 test('bundles are written whole; items given replace those there; a stale version changes nothing', async () => {
   const kit = await kits.create(store, {
     name: 'Kit',

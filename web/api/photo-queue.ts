@@ -41,7 +41,7 @@ const replace = (photo: WaitingPhoto): void =>
 
 async function forget(id: string): Promise<void> {
   const from = kept()
-  if (from) await del(id, from)
+  if (from) await del(id, from).catch(() => undefined)
   hold(waiting.filter((one) => one.id !== id))
 }
 
@@ -85,7 +85,7 @@ function start(): void {
       const held = new Set(waiting.map(({ id }) => id))
       hold([...all.map(([, photo]) => photo).filter(({ id }) => !held.has(id)), ...waiting])
       return bring()
-    })
+    }, bring)
   setInterval(() => void bring(), RETRY_MS)
   window.addEventListener('online', () => void bring())
 }
@@ -101,7 +101,8 @@ async function add(of: PhotosOf, files: readonly File[]): Promise<void> {
       name: file.name,
       fault: '',
     }
-    if (to) await set(photo.id, photo, to)
+    // Where the browser keeps nothing more, it lasts as long as the page.
+    if (to) await set(photo.id, photo, to).catch(() => undefined)
     hold([...waiting, photo])
   }
   void bring()

@@ -6,6 +6,8 @@ type Take = (files: Iterable<File>) => void
 const takers: { readonly current: Take }[] = []
 
 function paste(event: ClipboardEvent): void {
+  // Cells of a spreadsheet come as text and as a picture of themselves: in a field they are text.
+  if ((event.target as Element).closest?.('input, textarea')) return
   const files = event.clipboardData?.files
   if (files?.length) takers.at(-1)?.current(files)
 }

@@ -1,6 +1,7 @@
 import type { ReactNode } from 'react'
 import { Link } from 'react-router'
 import type { Answer } from '../../../contract/asked.ts'
+import { minorDigits } from '../../../core/money/money.ts'
 import type { Column } from '../../components/table/column.ts'
 import { Money } from '../../components/ui.tsx'
 
@@ -41,6 +42,10 @@ const listed = (
     ),
 })
 
+/** An amount as a file holds it; nothing where it is not known. */
+const amount = (minor: number | undefined, currency: string): string =>
+  minor === undefined ? '' : (minor / 10 ** minorDigits(currency)).toFixed(minorDigits(currency))
+
 /** Every term of the net cost, the net cost, then what is used, sold, scrapped, at risk and not on it. */
 export function donorTerms(donors: readonly Donor[], currency: string): readonly DonorTerm[] {
   const terms = donors.find((donor) => donor.net)?.net?.terms ?? []
@@ -50,7 +55,7 @@ export function donorTerms(donors: readonly Donor[], currency: string): readonly
       return {
         id: term.id,
         words: term.words,
-        text: (donor) => String((of(donor)?.minor ?? 0) / 100),
+        text: (donor) => amount(of(donor)?.minor, currency),
         shown: (donor) => {
           const own = of(donor)
           return (
@@ -68,7 +73,7 @@ export function donorTerms(donors: readonly Donor[], currency: string): readonly
       id: 'net',
       words: 'Net cost',
       isTotal: true,
-      text: (donor) => String((donor.net?.netMinor ?? 0) / 100),
+      text: (donor) => amount(donor.net?.netMinor, currency),
       shown: (donor) =>
         donor.net ? (
           <div className="text-right text-[15px] font-bold">

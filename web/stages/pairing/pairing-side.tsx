@@ -1,4 +1,4 @@
-import { PanelRightClose, PanelRightOpen } from 'lucide-react'
+import { type LucideIcon, PanelRightClose, PanelRightOpen } from 'lucide-react'
 import { useState } from 'react'
 import type { PairingDetail } from '../../../contract/answers/pairings.ts'
 import type { usePairing } from '../../api/hooks.ts'
@@ -31,15 +31,7 @@ export function PairingSide({
   if (isFolded && !open)
     return (
       <div className="w-[30px] shrink-0 border-l border-line bg-ground print:hidden max-[1000px]:w-auto max-[1000px]:border-l-0 max-[1000px]:border-t">
-        <Button
-          tone="quiet"
-          aria-label="Show the pairing"
-          title="Show the pairing"
-          className="m-1"
-          onClick={() => fold(false)}
-        >
-          <PanelRightOpen aria-hidden size={16} />
-        </Button>
+        <FoldButton words="Show the pairing" icon={PanelRightOpen} onClick={() => fold(false)} />
       </div>
     )
   return (
@@ -58,18 +50,30 @@ export function PairingSide({
         />
       ) : (
         <>
-          <Button
-            tone="quiet"
-            aria-label="Fold the pairing away"
-            title="Fold the pairing away"
-            className="absolute right-1 top-1"
-            onClick={() => fold(true)}
-          >
-            <PanelRightClose aria-hidden size={16} />
-          </Button>
+          <span className="absolute right-0 top-0">
+            <FoldButton
+              words="Fold the pairing away"
+              icon={PanelRightClose}
+              onClick={() => fold(true)}
+            />
+          </span>
           <PairingPanel build={build} detail={data} />
         </>
       )}
     </div>
   )
 }
+
+const FoldButton = ({
+  words,
+  icon: Icon,
+  onClick,
+}: {
+  words: string
+  icon: LucideIcon
+  onClick: () => void
+}) => (
+  <Button tone="quiet" aria-label={words} title={words} className="m-1" onClick={onClick}>
+    <Icon aria-hidden size={16} />
+  </Button>
+)

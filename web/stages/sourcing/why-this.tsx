@@ -1,4 +1,5 @@
 import type { SourcingView } from '../../../contract/answers/planning.ts'
+import { printMoney } from '../../../core/money/money.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { Button, Money, SheetHead } from '../../components/ui.tsx'
@@ -80,7 +81,7 @@ export function WhyThis({
             <div className="flex items-center text-steel">
               {numberWords(rival.number)}
               {rival.minor !== null && unit !== null
-                ? ` · ${rival.minor - unit >= 0 ? '+' : '−'}${(Math.abs(rival.minor - unit) / 100).toFixed(2)} by itself`
+                ? ` · ${rival.minor - unit >= 0 ? '+' : '−'}${printMoney(Math.abs(rival.minor - unit), view.currency)} by itself`
                 : ''}
               <span className="ml-auto">
                 <Button tone="quiet" onClick={() => void lock('in', rival)}>

@@ -97,6 +97,32 @@ test('kept as one typed it, the other value is overwritten knowingly', async () 
   )
 })
 
+test('what one saved oneself comes back as it is stored, however it was typed, and is no clash', async () => {
+  for (const [typed, stored] of [
+    ['3200', '3200.00'],
+    ['3200,5', '3200.50'],
+    ['1500.5', '1500.50'],
+    ['', ''],
+  ] as const) {
+    let shownNow: Record<string, unknown> = STORED
+    const submit: Submit = async (values) => {
+      shownNow = values
+      rerender(page(shownNow, submit))
+    }
+    const { rerender, unmount } = render(page(shownNow, submit))
+    type('Price', typed)
+    save()
+    await screen.findByText('Saved.')
+    expect([typed, shown('Price'), clash()]).toEqual([typed, stored, null])
+    type('Price', '3300')
+    save()
+    await waitFor(() => expect(shownNow.price).toBe(330000))
+    expect(clash()).toBeNull()
+    unmount()
+    localStorage.clear()
+  }
+})
+
 test('choices and ticks are told in words in a clash', async () => {
   const { rerender } = render(page(STORED))
   await choose('Use', 'Track')

@@ -29,6 +29,15 @@ const readDraft = (id: string): Draft | null => {
 const isSame = (a: Values, b: Values): boolean =>
   Object.keys(b).every((name) => a[name] === b[name])
 
+/** Whether two texts of a field hold the same: `3200` and `3200.00`. */
+const isSameValue = (spec: FieldSpec, one: Values, other: Values): boolean => {
+  try {
+    return toValue(spec, one[spec.name], one) === toValue(spec, other[spec.name], other)
+  } catch {
+    return false
+  }
+}
+
 /**
  * A form over named fields. What is typed is kept as a draft in the browser until it is saved, so a reload or a lost
  * connection loses nothing; faults stand at their fields. When what is stored changes meanwhile, fields nobody touched
@@ -79,10 +88,16 @@ export function Form<const F extends readonly FieldSpec[]>({
     })
     return () => subscription.unsubscribe()
   }, [watch, id, keepsDraft])
+  const specs = useRef<readonly FieldSpec[]>(fields)
+  specs.current = fields
   const storedKey = JSON.stringify(stored)
   useEffect(() => {
     const now = JSON.parse(storedKey) as Values
-    const merged = mergeTexts(base.current, getValues(), now)
+    // Written otherwise it is the same: what one saved oneself comes back as it is stored, and is nobody else's change.
+    const typed = { ...getValues() }
+    for (const spec of specs.current)
+      if (isSameValue(spec, typed, now)) typed[spec.name] = now[spec.name]
+    const merged = mergeTexts(base.current, typed, now)
     base.current = now
     for (const [name, value] of Object.entries(merged.values))
       if (value !== getValues(name)) setValue(name, value)
@@ -114,8 +129,10 @@ export function Form<const F extends readonly FieldSpec[]>({
     try {
       await submit(values as ValuesOf<F>)
       setSaved(true)
-      base.current = typed
-      reset(typed)
+      // As it is stored, where that came back already.
+      const shown = { ...getValues() }
+      base.current = shown
+      reset(shown)
       // Last: resetting is a change too, and would leave a draft behind.
       localStorage.removeItem(draftKey(id))
     } catch (error) {

@@ -83,6 +83,7 @@ test('the same start by keyboard only', async ({ page, empty }) => {
   ] as const) {
     await tabTo(page, page.getByLabel(label, { exact: true }))
     await page.keyboard.type(letters)
+    await expect(page.getByPlaceholder('Name or part number')).toHaveValue(letters)
     await expect(page.getByRole('option')).toHaveCount(1)
     await page.keyboard.press('Enter')
   }

@@ -1,7 +1,7 @@
 import { Command } from 'cmdk'
 import { ChevronDown } from 'lucide-react'
 import { Popover } from 'radix-ui'
-import { type ComponentProps, type ReactNode, useState } from 'react'
+import { type ComponentProps, type ReactNode, useRef, useState } from 'react'
 
 /** One of the things found. */
 export interface Choice {
@@ -41,6 +41,7 @@ export function Combobox({
   none: ReactNode
 } & Omit<ComponentProps<'button'>, 'children'>) {
   const [isOpen, setOpen] = useState(false)
+  const input = useRef<HTMLInputElement>(null)
   const groups = [...new Set(found?.map(({ group }) => group))]
   const pick = (choice: Choice | null): void => {
     setOpen(false)
@@ -81,10 +82,18 @@ export function Combobox({
           sideOffset={2}
           collisionPadding={8}
           aria-label={placeholder}
+          onOpenAutoFocus={(event) => {
+            // Behind the letter that opened it: selected, it would go with the next.
+            event.preventDefault()
+            const { current } = input
+            current?.focus()
+            current?.setSelectionRange(current.value.length, current.value.length)
+          }}
           className="z-50 w-[max(var(--radix-popover-trigger-width),260px)] max-w-[92vw] rounded border border-ink bg-ground"
         >
           <Command shouldFilter={false} label={placeholder}>
             <Command.Input
+              ref={input}
               value={words}
               onValueChange={onSearch}
               placeholder={placeholder}

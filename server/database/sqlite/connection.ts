@@ -9,6 +9,7 @@ import * as addIndexes from '../migrations/20261128_0005_add_indexes.ts'
 import * as addPairingParts from '../migrations/20261128_0006_add_pairing_parts.ts'
 import * as addPatternMatches from '../migrations/20261128_0007_add_pattern_matches.ts'
 import * as addPhotos from '../migrations/20261128_0008_add_photos.ts'
+import * as makeRatesDecimal from '../migrations/20261128_0009_make_rates_decimal.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -20,6 +21,7 @@ export const MIGRATIONS = [
   { name: '20261128_0006_add_pairing_parts', ...addPairingParts },
   { name: '20261128_0007_add_pattern_matches', ...addPatternMatches },
   { name: '20261128_0008_add_photos', ...addPhotos },
+  { name: '20261128_0009_make_rates_decimal', ...makeRatesDecimal },
 ]
 
 export type Database = Knex

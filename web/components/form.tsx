@@ -1,5 +1,5 @@
 import { type ReactNode, useEffect, useRef, useState } from 'react'
-import { useForm } from 'react-hook-form'
+import { type FieldError, type ResolverResult, useForm } from 'react-hook-form'
 import { refresh } from '../api/answer.ts'
 import { ApiProblem } from '../api/client.ts'
 import { Clashes } from './form-clashes.tsx'
@@ -38,6 +38,20 @@ const isSameValue = (spec: FieldSpec, one: Values, other: Values): boolean => {
   }
 }
 
+/** What was typed as the values it means, or what is wrong at each field. */
+function read(specs: readonly FieldSpec[], typed: Values): ResolverResult<Values> {
+  const values: Values = {}
+  const errors: Record<string, FieldError> = {}
+  for (const spec of specs) {
+    try {
+      values[spec.name] = toValue(spec, typed[spec.name], typed)
+    } catch (error) {
+      errors[spec.name] = { type: 'validate', message: (error as Error).message }
+    }
+  }
+  return Object.keys(errors).length > 0 ? { values: {}, errors } : { values, errors: {} }
+}
+
 /**
  * A form over named fields. What is typed is kept as a draft in the browser until it is saved, so a reload or a lost
  * connection loses nothing; faults stand at their fields. When what is stored changes meanwhile, fields nobody touched
@@ -70,6 +84,8 @@ export function Form<const F extends readonly FieldSpec[]>({
   const [clashes, setClashes] = useState<readonly Clash[]>([])
   const stored = texts()
   const base = useRef<Values>(readDraft(id)?.base ?? stored)
+  const specs = useRef<readonly FieldSpec[]>(fields)
+  specs.current = fields
   const {
     register,
     control,
@@ -80,7 +96,10 @@ export function Form<const F extends readonly FieldSpec[]>({
     setError,
     reset,
     formState,
-  } = useForm<Values>({ defaultValues: { ...stored, ...readDraft(id)?.values } })
+  } = useForm<Values>({
+    defaultValues: { ...stored, ...readDraft(id)?.values },
+    resolver: (typed) => read(specs.current, typed),
+  })
   useEffect(() => {
     const subscription = watch((values) => {
       if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
@@ -88,8 +107,6 @@ export function Form<const F extends readonly FieldSpec[]>({
     })
     return () => subscription.unsubscribe()
   }, [watch, id, keepsDraft])
-  const specs = useRef<readonly FieldSpec[]>(fields)
-  specs.current = fields
   const storedKey = JSON.stringify(stored)
   useEffect(() => {
     const now = JSON.parse(storedKey) as Values
@@ -112,22 +129,11 @@ export function Form<const F extends readonly FieldSpec[]>({
     setClashes((open) => open.filter((one) => one.name !== name))
   }
 
-  const save = handleSubmit(async (typed) => {
+  const save = handleSubmit(async (typed: Values) => {
     setFault(clashes.length > 0 ? 'Choose yours or theirs for each field above, then save.' : '')
     if (clashes.length > 0) return
-    const values: Values = {}
-    let wrong = false
-    for (const spec of fields) {
-      try {
-        values[spec.name] = toValue(spec, typed[spec.name], typed)
-      } catch (error) {
-        wrong = true
-        setError(spec.name, { message: (error as Error).message })
-      }
-    }
-    if (wrong) return
     try {
-      await submit(values as ValuesOf<F>)
+      await submit(typed as ValuesOf<F>)
       setSaved(true)
       // As it is stored, where that came back already.
       const shown = { ...getValues() }

@@ -6,6 +6,7 @@ import { JOINTS } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { useBuild, usePairing } from '../api/hooks.ts'
 import { JointShape } from '../components/joint-shape.tsx'
+import { Tip } from '../components/tip.tsx'
 import { Button } from '../components/ui.tsx'
 import { Strip } from '../drawing/strip.tsx'
 
@@ -98,15 +99,15 @@ function Unsettled({
             const [first] = of
             return first
               ? [
-                  <button
-                    key={code}
-                    type="button"
-                    title={of.map(({ title }) => title).join(', ')}
-                    onClick={() => onSelect(first.joint)}
-                    className="inline-flex items-center gap-1.5 hover:bg-bench"
-                  >
-                    <JointShape code={code} word /> <span className="figure">{of.length}</span>
-                  </button>,
+                  <Tip key={code} words={of.map(({ title }) => title).join(', ')}>
+                    <button
+                      type="button"
+                      onClick={() => onSelect(first.joint)}
+                      className="inline-flex items-center gap-1.5 hover:bg-bench"
+                    >
+                      <JointShape code={code} word /> <span className="figure">{of.length}</span>
+                    </button>
+                  </Tip>,
                 ]
               : []
           })
@@ -119,9 +120,9 @@ function Unsettled({
               className="inline-flex items-center gap-1.5 hover:bg-bench aria-[current]:font-semibold"
             >
               <JointShape code={code} evidence={bare.evidence} />{' '}
-              <abbr title={title} className="no-underline">
-                {shortOf(joint)}
-              </abbr>
+              <Tip words={title}>
+                <span>{shortOf(joint)}</span>
+              </Tip>
             </button>
           ))}
     </>

@@ -1,5 +1,6 @@
 import clsx from 'clsx'
 import { ArrowDown, ArrowUp } from 'lucide-react'
+import { Tip } from '../tip.tsx'
 import type { Column } from './column.ts'
 
 const UPRIGHT = 'mx-auto rotate-180 whitespace-nowrap [writing-mode:vertical-rl]'
@@ -22,7 +23,6 @@ export function TableHead<R>({
     <th
       scope="col"
       aria-sort={sorted === 'asc' ? 'ascending' : sorted === 'desc' ? 'descending' : undefined}
-      title={column.title}
       className={clsx(
         'align-bottom',
         column.isUpright ? 'px-0 py-1' : 'py-1 pr-3',
@@ -31,29 +31,33 @@ export function TableHead<R>({
       )}
     >
       {onSort ? (
-        <button
-          type="button"
-          onClick={onSort}
-          className={clsx(
-            'group inline-flex items-baseline gap-1 whitespace-nowrap',
-            isRight && 'flex-row-reverse',
-            column.isUpright && UPRIGHT,
-          )}
-        >
-          {column.head}
-          <Arrow
-            aria-hidden
-            size={12}
+        <Tip words={column.title}>
+          <button
+            type="button"
+            onClick={onSort}
             className={clsx(
-              'self-center',
-              !sorted && 'text-steel opacity-0 group-hover:opacity-100',
+              'group inline-flex items-baseline gap-1 whitespace-nowrap',
+              isRight && 'flex-row-reverse',
+              column.isUpright && UPRIGHT,
             )}
-          />
-        </button>
+          >
+            {column.head}
+            <Arrow
+              aria-hidden
+              size={12}
+              className={clsx(
+                'self-center',
+                !sorted && 'text-steel opacity-0 group-hover:opacity-100',
+              )}
+            />
+          </button>
+        </Tip>
       ) : (
-        <span className={clsx(column.isActions && 'sr-only', column.isUpright && UPRIGHT)}>
-          {column.head}
-        </span>
+        <Tip words={column.title}>
+          <span className={clsx(column.isActions && 'sr-only', column.isUpright && UPRIGHT)}>
+            {column.head}
+          </span>
+        </Tip>
       )}
       {column.note}
     </th>

@@ -2,6 +2,7 @@ import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { call } from '../../api/client.ts'
 import { write } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
+import { Row, Rows } from '../../components/rows.tsx'
 import { Folded } from '../../components/ui.tsx'
 
 /** Numbers of the part, and what superseded what. */
@@ -9,20 +10,26 @@ export function Numbers({ part }: { part: PartDetail }) {
   return (
     <section>
       <h2 className="mb-1 font-bold">Part numbers</h2>
-      {part.numbers.map((one) => (
-        <p key={one.id} className="figure border-b border-line py-1">
-          {one.issuer} {one.number}
-        </p>
-      ))}
-      {part.supersessions.map((one) => (
-        <p key={one.id} className="border-b border-line py-1">
-          <span className="figure">
-            {one.issuer} {one.oldNumber}
-          </span>{' '}
-          replaced by <span className="figure">{one.newNumber}</span>
-          {one.oneWay ? '; the old no longer serves for the new' : ''}
-        </p>
-      ))}
+      <Rows label="Part numbers">
+        {part.numbers.map((one) => (
+          <Row key={one.id}>
+            <span className="figure">
+              {one.issuer} {one.number}
+            </span>
+          </Row>
+        ))}
+        {part.supersessions.map((one) => (
+          <Row key={one.id}>
+            <span>
+              <span className="figure">
+                {one.issuer} {one.oldNumber}
+              </span>{' '}
+              replaced by <span className="figure">{one.newNumber}</span>
+              {one.oneWay ? '; the old no longer serves for the new' : ''}
+            </span>
+          </Row>
+        ))}
+      </Rows>
       <Folded words="Add a number">
         <Form
           id={`number-${part.id}`}

@@ -3,6 +3,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
+import { Row, Rows } from '../../components/rows.tsx'
 import { Button, Folded, Money } from '../../components/ui.tsx'
 
 /** Who sells the part, for how much, and an offer by hand. */
@@ -13,30 +14,37 @@ export function Offers({ part }: { part: PartDetail }) {
   return (
     <section>
       <h2 className="mb-1 font-bold">Offers</h2>
-      {offers.data?.items.map((offer) => (
-        <p key={offer.id} className="flex gap-2 border-b border-line py-1.5">
-          {nameOf(offer.supplierId)}
-          <span className="text-steel">
-            {offer.condition}
-            {offer.pack > 1 ? `, pack of ${offer.pack}` : ''}
-          </span>
-          <span className="ml-auto">
-            <Money minor={offer.priceMinor} currency={offer.currency} />
-          </span>
-          <Button
-            tone="quiet"
-            onClick={() =>
-              void removeWithUndo(
-                'DELETE /offers/{id}',
-                { params: { id: offer.id } },
-                'The offer is in the trash.',
-              )
+      <Rows label="Offers">
+        {offers.data?.items.map((offer) => (
+          <Row
+            key={offer.id}
+            end={
+              <>
+                <Money minor={offer.priceMinor} currency={offer.currency} />{' '}
+                <Button
+                  tone="quiet"
+                  aria-label={`Remove the offer of ${nameOf(offer.supplierId)}`}
+                  onClick={() =>
+                    void removeWithUndo(
+                      'DELETE /offers/{id}',
+                      { params: { id: offer.id } },
+                      'The offer is in the trash.',
+                    )
+                  }
+                >
+                  Remove
+                </Button>
+              </>
             }
           >
-            Remove
-          </Button>
-        </p>
-      ))}
+            {nameOf(offer.supplierId)}
+            <span className="text-steel">
+              {offer.condition}
+              {offer.pack > 1 ? `, pack of ${offer.pack}` : ''}
+            </span>
+          </Row>
+        ))}
+      </Rows>
       <Folded words="Add an offer">
         <Form
           id={`offer-${part.id}`}

@@ -5,6 +5,7 @@ import { JOINTS } from '../../../core/joints/index.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
+import { Tip } from '../../components/tip.tsx'
 import { Money } from '../../components/ui.tsx'
 
 /** A pairing by its two parts. */
@@ -81,9 +82,9 @@ export const pairingColumns = (
     value: (row) => row.closedBy.join(' + '),
     className: 'min-w-[104px] max-w-[150px] text-steel leading-tight',
     cell: (row) => (
-      <span className="line-clamp-2" title={row.closedBy.join(' + ')}>
-        {row.closedBy.join(' + ')}
-      </span>
+      <Tip words={row.closedBy.join(' + ')}>
+        <span className="line-clamp-2">{row.closedBy.join(' + ')}</span>
+      </Tip>
     ),
   },
   ...JOINTS.filter(({ id }) =>
@@ -136,9 +137,11 @@ function JointCell({
       >
         <span id={says}>{shape}</span>
         {cell.conflicts > 0 && (
-          <span className="font-bold" title="A claim disagrees with what is computed">
-            ≠<span className="sr-only"> a claim disagrees</span>
-          </span>
+          <Tip words="A claim disagrees with what is computed">
+            <span className="font-bold">
+              ≠<span className="sr-only"> a claim disagrees</span>
+            </span>
+          </Tip>
         )}
       </button>
     </Pressed>

@@ -2,6 +2,7 @@ import { type LucideIcon, PanelRightClose, PanelRightOpen } from 'lucide-react'
 import { useState } from 'react'
 import type { PairingDetail } from '../../../contract/answers/pairings.ts'
 import type { usePairing } from '../../api/hooks.ts'
+import { Tip } from '../../components/tip.tsx'
 import { Button, Failed, Loading } from '../../components/ui.tsx'
 import { PairingPanel } from './pairing-panel.tsx'
 import { WhySheet } from './why-sheet.tsx'
@@ -73,7 +74,9 @@ const FoldButton = ({
   icon: LucideIcon
   onClick: () => void
 }) => (
-  <Button tone="quiet" aria-label={words} title={words} className="m-1" onClick={onClick}>
-    <Icon aria-hidden size={16} />
-  </Button>
+  <Tip words={words}>
+    <Button tone="quiet" aria-label={words} className="m-1" onClick={onClick}>
+      <Icon aria-hidden size={16} />
+    </Button>
+  </Tip>
 )

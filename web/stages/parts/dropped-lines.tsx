@@ -1,6 +1,7 @@
 import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
+import { Row, Rows } from '../../components/rows.tsx'
 import { Button } from '../../components/ui.tsx'
 
 export async function dropLine(build: string, line: PartLine): Promise<void> {
@@ -28,26 +29,31 @@ export function Dropped({ build, list }: { build: string; list: PartsList }) {
   return (
     <section className="px-4 py-3">
       <h2 className="font-bold">Dropped by you</h2>
-      {list.dropped.map((line) => (
-        <p key={line.id} className="flex items-center gap-3 border-b border-line py-1">
-          {line.words}
-          <span className="text-steel">{line.why[0]?.words}</span>
-          <span className="ml-auto">
-            <Button
-              tone="quiet"
-              onClick={() =>
-                void removeWithUndo(
-                  'DELETE /builds/{id}/decisions/{decision}',
-                  { params: { id: build, decision: line.decisionId } },
-                  `${line.words} is back on the list.`,
-                )
-              }
-            >
-              Put back
-            </Button>
-          </span>
-        </p>
-      ))}
+      <Rows label="Dropped lines">
+        {list.dropped.map((line) => (
+          <Row
+            key={line.id}
+            end={
+              <Button
+                tone="quiet"
+                aria-label={`Put back ${line.words}`}
+                onClick={() =>
+                  void removeWithUndo(
+                    'DELETE /builds/{id}/decisions/{decision}',
+                    { params: { id: build, decision: line.decisionId } },
+                    `${line.words} is back on the list.`,
+                  )
+                }
+              >
+                Put back
+              </Button>
+            }
+          >
+            {line.words}
+            <span className="text-steel">{line.why[0]?.words}</span>
+          </Row>
+        ))}
+      </Rows>
     </section>
   )
 }

@@ -3,6 +3,7 @@ import type { Code } from '../../../core/joints/code.ts'
 import { minorDigits, printMoney } from '../../../core/money/money.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import type { Column } from '../../components/table/column.ts'
+import { Tip } from '../../components/tip.tsx'
 import { GradeWord, Money } from '../../components/ui.tsx'
 import { NumberSays } from './number-says.tsx'
 import { numberWords, STATE_WORDS } from './words.ts'
@@ -99,12 +100,12 @@ const Price = ({ line, currency }: { line: PartLine; currency: string }) =>
     <span className="font-sans text-steel">
       {line.task ? '' : 'no price yet'}
       {line.range && (
-        <span
-          className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4"
-          title="Assumed: the range of its kind, to plan with"
-        >
-          {printMoney(line.range.low, currency, true)}–{printMoney(line.range.high, currency, true)}
-        </span>
+        <Tip words="Assumed: the range of its kind, to plan with">
+          <span className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4">
+            {printMoney(line.range.low, currency, true)}–
+            {printMoney(line.range.high, currency, true)}
+          </span>
+        </Tip>
       )}
     </span>
   )

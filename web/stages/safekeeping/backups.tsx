@@ -3,6 +3,7 @@ import { toast } from 'sonner'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
+import { Row, Rows } from '../../components/rows.tsx'
 import { Button } from '../../components/ui.tsx'
 
 const WHY = {
@@ -38,16 +39,12 @@ export function Backups() {
       <Button onClick={() => void act(() => call('POST /backups'), 'Backed up.')}>
         Back up now
       </Button>
-      <ul className="mt-2">
-        {backups.data?.items.map((backup) => (
-          <li key={backup.name} className="border-b border-line py-1.5">
-            <div className="flex items-center gap-3">
-              <span className="figure">{new Date(backup.at).toLocaleString('sv-SE')}</span>
-              <span className="text-steel">
-                {WHY[backup.why]} ·{' '}
-                <span className="figure">{Math.max(1, Math.round(backup.bytes / 1024))} kB</span>
-              </span>
-              <span className="ml-auto">
+      <div className="mt-2">
+        <Rows label="Backups">
+          {backups.data?.items.map((backup) => (
+            <Row
+              key={backup.name}
+              end={
                 <Button
                   tone="quiet"
                   aria-label={`Restore the backup of ${new Date(backup.at).toLocaleString('sv-SE')}`}
@@ -55,23 +52,31 @@ export function Backups() {
                 >
                   Restore
                 </Button>
+              }
+              below={
+                asking === backup.name && (
+                  <div className="my-2 border-l-[3px] border-rule pl-2.5">
+                    Everything goes back to what it was then, for everybody. What is here now is
+                    backed up first, so this can be taken back too.{' '}
+                    <Button tone="main" className="ml-2" onClick={() => void restore(backup.name)}>
+                      Restore this backup
+                    </Button>{' '}
+                    <Button tone="quiet" onClick={() => setAsking(null)}>
+                      Leave it
+                    </Button>
+                  </div>
+                )
+              }
+            >
+              <span className="figure">{new Date(backup.at).toLocaleString('sv-SE')}</span>
+              <span className="text-steel">
+                {WHY[backup.why]} ·{' '}
+                <span className="figure">{Math.max(1, Math.round(backup.bytes / 1024))} kB</span>
               </span>
-            </div>
-            {asking === backup.name && (
-              <div className="my-2 border-l-[3px] border-rule pl-2.5">
-                Everything goes back to what it was then, for everybody. What is here now is backed
-                up first, so this can be taken back too.{' '}
-                <Button tone="main" className="ml-2" onClick={() => void restore(backup.name)}>
-                  Restore this backup
-                </Button>{' '}
-                <Button tone="quiet" onClick={() => setAsking(null)}>
-                  Leave it
-                </Button>
-              </div>
-            )}
-          </li>
-        ))}
-      </ul>
+            </Row>
+          ))}
+        </Rows>
+      </div>
       {backups.data?.items.length === 0 && <p className="mt-2">None yet.</p>}
     </section>
   )

@@ -4,6 +4,7 @@ import { act, removeWithUndo, write } from '../../api/hooks.ts'
 import { setPerson, usePerson } from '../../api/person.ts'
 import { Select } from '../../components/fields/select.tsx'
 import { Form } from '../../components/form.tsx'
+import { Row, Rows } from '../../components/rows.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
 
 const DECIMALS = [
@@ -23,54 +24,57 @@ export function People() {
         A name, no login: measurements and changes carry it. What a comma means goes by person.
       </p>
       {people.data?.items.length === 0 && <p>Nobody is named yet. Changes are signed "bench".</p>}
-      {people.data?.items.map((person) => (
-        <div
-          key={person.id}
-          className="flex flex-wrap items-center gap-3 border-b border-line py-1.5"
-        >
-          <b>{person.name}</b>
-          <Select
-            aria-label={`What a comma means to ${person.name}`}
-            value={person.decimal}
-            options={DECIMALS}
-            isNarrow
-            onChange={(decimal) =>
-              void act(async () => {
-                const changed = await call('PATCH /people/{id}', {
-                  params: { id: person.id },
-                  body: {
-                    version: person.version,
-                    decimal,
-                  },
-                })
-                if (here.id === person.id) setPerson(changed)
-              })
+      <Rows label="People">
+        {people.data?.items.map((person) => (
+          <Row
+            key={person.id}
+            end={
+              <>
+                {here.id === person.id ? (
+                  <span className="text-steel">at this bench</span>
+                ) : (
+                  <Button tone="quiet" onClick={() => setPerson(person)}>
+                    I am {person.name}
+                  </Button>
+                )}{' '}
+                <Button
+                  tone="quiet"
+                  aria-label={`Remove ${person.name}`}
+                  onClick={() =>
+                    void removeWithUndo(
+                      'DELETE /people/{id}',
+                      { params: { id: person.id } },
+                      `${person.name} is in the trash; what they did keeps their name.`,
+                    )
+                  }
+                >
+                  Remove
+                </Button>
+              </>
             }
-          />
-          <span className="ml-auto">
-            {here.id === person.id ? (
-              <span className="text-steel">at this bench</span>
-            ) : (
-              <Button tone="quiet" onClick={() => setPerson(person)}>
-                I am {person.name}
-              </Button>
-            )}{' '}
-            <Button
-              tone="quiet"
-              aria-label={`Remove ${person.name}`}
-              onClick={() =>
-                void removeWithUndo(
-                  'DELETE /people/{id}',
-                  { params: { id: person.id } },
-                  `${person.name} is in the trash; what they did keeps their name.`,
-                )
+          >
+            <b>{person.name}</b>
+            <Select
+              aria-label={`What a comma means to ${person.name}`}
+              value={person.decimal}
+              options={DECIMALS}
+              isNarrow
+              onChange={(decimal) =>
+                void act(async () => {
+                  const changed = await call('PATCH /people/{id}', {
+                    params: { id: person.id },
+                    body: {
+                      version: person.version,
+                      decimal,
+                    },
+                  })
+                  if (here.id === person.id) setPerson(changed)
+                })
               }
-            >
-              Remove
-            </Button>
-          </span>
-        </div>
-      ))}
+            />
+          </Row>
+        ))}
+      </Rows>
       <Folded words="Add a person">
         <Form
           id="new-person"

@@ -10,6 +10,7 @@ import { Radios } from '../../components/fields/radios.tsx'
 import { optionsOf } from '../../components/fields/select.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
+import { Row, Rows } from '../../components/rows.tsx'
 import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 import { Issuers } from './issuers.tsx'
 import { Tolerances } from './tolerances.tsx'
@@ -156,31 +157,36 @@ function Rates() {
       <p className="mb-1 text-steel">
         The newest is used. An offer in a currency without one is no candidate, and says so.
       </p>
-      {rates.data?.items.map((rate) => (
-        <p key={rate.id} className="flex gap-3 border-b border-line py-1">
-          <span className="figure">
-            1 {rate.fromCurrency} = {rate.rate} {rate.toCurrency}
-          </span>
-          <span className="text-steel">
-            {rate.day}
-            {rate.source ? `, ${rate.source}` : ''}
-          </span>
-          <span className="ml-auto">
-            <Button
-              tone="quiet"
-              onClick={() =>
-                void removeWithUndo(
-                  'DELETE /rates/{id}',
-                  { params: { id: rate.id } },
-                  'The rate is in the trash.',
-                )
-              }
-            >
-              Remove
-            </Button>
-          </span>
-        </p>
-      ))}
+      <Rows label="Exchange rates">
+        {rates.data?.items.map((rate) => (
+          <Row
+            key={rate.id}
+            end={
+              <Button
+                tone="quiet"
+                aria-label={`Remove the rate of ${rate.fromCurrency} of ${rate.day}`}
+                onClick={() =>
+                  void removeWithUndo(
+                    'DELETE /rates/{id}',
+                    { params: { id: rate.id } },
+                    'The rate is in the trash.',
+                  )
+                }
+              >
+                Remove
+              </Button>
+            }
+          >
+            <span className="figure">
+              1 {rate.fromCurrency} = {rate.rate} {rate.toCurrency}
+            </span>
+            <span className="text-steel">
+              {rate.day}
+              {rate.source ? `, ${rate.source}` : ''}
+            </span>
+          </Row>
+        ))}
+      </Rows>
       <Folded words="Add a rate">
         <Form
           id="new-rate"

@@ -84,6 +84,13 @@ export const claimInput = z.strictObject({
   thisVeryPart: z.boolean().default(false),
 })
 
+/** Why a claim is struck out. */
+export const strikeInput = z.strictObject({
+  version,
+  why: text.refine((one) => one.trim() !== '', 'Say why: a slip, another variant, a worn part.'),
+  by: text.nullish(),
+})
+
 export const personInput = z.strictObject({
   id: id.optional(),
   name,

@@ -115,6 +115,10 @@ const claim = z
     day: day.nullish(),
     specimenId: id.nullish(),
     typed: z.string().max(20_000).nullish(),
+    /** Who struck it out, why and when: it is kept, and never used. */
+    struckBy: text.nullish(),
+    struckWhy: text.nullish(),
+    struckDay: day.nullish(),
   })
   .superRefine((row, ctx) => {
     const kind = row.portId.split('/')[1] ?? ''

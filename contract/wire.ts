@@ -2,7 +2,8 @@ import { z } from 'zod'
 import './words.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
 import { own } from '../core/own.ts'
-import type { FieldWords } from '../core/ports/field.ts'
+import { contradictionIn } from '../core/ports/contradictions.ts'
+import { type FieldWords, faultIn } from '../core/ports/field.ts'
 import { PORT_KINDS, type PortKindName } from '../core/ports/index.ts'
 import type { Part, Port } from '../core/ports/port.ts'
 import type { Claim } from '../core/quantity/claim.ts'
@@ -46,15 +47,21 @@ export const wirePortSchema = z
       }
       const list = Array.isArray(stated) ? stated : [stated]
       list.forEach((one, i) => {
-        const checked = field.schema.safeParse(one.value)
-        if (!checked.success)
+        const fault = faultIn(field, one.value)
+        if (fault !== null)
           ctx.addIssue({
             code: 'custom',
             path: ['fields', name, ...(Array.isArray(stated) ? [i] : []), 'value'],
-            message: `${field.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}`,
+            message: fault,
           })
       })
     }
+    const against = contradictionIn(port.kind, (name) => {
+      const stated = own(port.fields, name)
+      return (Array.isArray(stated) ? stated[0] : stated)?.value
+    })
+    if (against)
+      ctx.addIssue({ code: 'custom', path: ['fields', against.fields[0]], message: against.words })
   })
   .meta({ id: 'Port' })
 

@@ -2,7 +2,7 @@ import { DocumentWriter } from './document.ts'
 import { moreEngines, moreGearboxes, transferCases } from './families.ts'
 import { donors, kits, market } from './market.ts'
 import { alder, sprat } from './other-builds.ts'
-import { adapters, discOf, trains } from './train.ts'
+import { adapters, discOf, liningOf, trains } from './train.ts'
 
 /**
  * The invented shop Skerry Works and its builds Lantern, Alder and Sprat, as one document in the export format. Deterministic.
@@ -23,7 +23,7 @@ export function demoDocument(scale = 1): {
   // The disc Marlund superseded: the old number stands on the gearbox's own disc, the new one is what is sold.
   doc.part('marlund-4-disc-20', 'disc', 'Marlund clutch disc 200, later')
   doc.port('marlund-4-disc-20', 'disc-hub', 'main', discOf(-6, 18))
-  doc.port('marlund-4-disc-20', 'disc-face', 'main', { outerMm: 225, innerMm: 150, friction: 0.3 })
+  liningOf(doc, 'marlund-4-disc-20', { outerMm: 225, innerMm: 150 })
   shafts(doc)
   market(doc, 500 * scale, 150 * scale)
   kits(doc)

@@ -55,6 +55,16 @@ const DISC = { splines: 23, hub: 25.65, shaft: 25.4, form: 'involute', carrier: 
 const RING = { teeth: 109, module: 2.54, pinionTeeth: 9, axis: 150.4 }
 const LINING = { circle: 265, friction: 0.3, releaseLow: 5, releaseHigh: 9 }
 
+/** A lining as its maker draws it, the friction with what it may be off by. */
+export function liningOf(
+  doc: DocumentWriter,
+  part: string,
+  sizes: { outerMm: number; innerMm: number },
+): void {
+  const face = doc.port(part, 'disc-face', 'main', sizes)
+  doc.claim(face, 'friction', LINING.friction, 'maker', { plusMinus: 0.01 })
+}
+
 const even = (count: number): number[] => Array.from({ length: count }, (_, i) => (360 / count) * i)
 
 /** Makes an engine with the coupling parts that came with it. */
@@ -361,19 +371,20 @@ export function gearbox(doc: DocumentWriter, g: BoxOf): void {
     travelHighMm: LINING.releaseHigh,
   })
   const { circle } = LINING
-  const lining = { outerMm: circle - 40, innerMm: circle - 115, friction: LINING.friction }
+  const lining = { outerMm: circle - 40, innerMm: circle - 115 }
   // Clamps for a fifth more than the gearbox is rated for.
   const clampN = Math.round(
     (g.torqueNm * 1.25) / (2 * LINING.friction * ((lining.outerMm + lining.innerMm) / 4000)),
   )
-  doc.port(`${g.id}-cover`, 'cover-mount', 'main', {
+  const mount = doc.port(`${g.id}-cover`, 'cover-mount', 'main', {
     circleMm: circle,
     bolts: 6,
     holeMm: 8.4,
     dowelMm: 8,
     stepMm: 0,
-    clampN,
   })
+  // The maker tests each: how far one may be off is on the drawing.
+  doc.claim(mount, 'clampN', clampN, 'maker', { plusMinus: Math.round(clampN * 0.02) })
   doc.port(`${g.id}-cover`, 'ratings', 'torque', {
     torqueNm: Math.round(g.torqueNm * 1.15),
     reference: 'engine',
@@ -382,7 +393,7 @@ export function gearbox(doc: DocumentWriter, g: BoxOf): void {
   })
   doc.part(`${g.id}-disc`, 'disc', `${g.name} clutch disc`, { ownerId: g.id })
   doc.port(`${g.id}-disc`, 'disc-hub', 'main', discOf(g.clutch[1], g.clutch[2]))
-  doc.port(`${g.id}-disc`, 'disc-face', 'main', lining)
+  liningOf(doc, `${g.id}-disc`, lining)
   doc.part(`${g.id}-release-bearing`, 'release-bearing', `${g.name} release bearing`, {
     ownerId: g.id,
   })

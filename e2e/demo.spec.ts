@@ -36,6 +36,8 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
   await choose(dialog.getByLabel('Value'), 'yes')
   await dialog.getByLabel('By whom').fill('Tove')
   await dialog.getByRole('button', { name: 'Record measurement' }).click()
+  await expect(dialog.getByText('recorded yes')).toBeVisible()
+  await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
   await page.reload()
   await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
@@ -148,6 +150,8 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   )
     await page.keyboard.press('Tab')
   await page.keyboard.press('Enter')
+  await expect(dialog.getByText('recorded yes')).toBeVisible()
+  await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { name: 'Pilot: mates', exact: true })).toBeVisible()
   await page.keyboard.press('Escape')
 

@@ -284,6 +284,8 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await page.keyboard.press('m')
   await page.getByRole('dialog').getByLabel('Value').fill('61/64 in')
   await page.getByRole('dialog').getByRole('button', { name: 'Record measurement' }).click()
+  await expect(page.getByRole('dialog').getByText('recorded 61/64 in')).toBeVisible()
+  await page.keyboard.press('Escape')
   await expect(page.getByRole('heading', { name: 'Depth: mates', exact: true })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Choose this pairing' }).click()

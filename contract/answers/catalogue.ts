@@ -22,7 +22,13 @@ const field = z
     grade: grade.nullable(),
     conflict: z.boolean(),
     claims: list(
-      rowWith('claim', { used: z.boolean(), thisVeryPart: z.boolean(), shown: z.string() }),
+      rowWith('claim', {
+        used: z.boolean(),
+        /** Outside what a part can have: kept from before, never used. */
+        isImpossible: z.boolean(),
+        thisVeryPart: z.boolean(),
+        shown: z.string(),
+      }),
     ),
   })
   .meta({ id: 'PartField' })

@@ -24,6 +24,8 @@ export const rate = rowOf('rate')
 export const offer = rowOf('offer')
 export const part = rowOf('part')
 export const claim = rowOf('claim')
+/** A claim as it was taken, with why it is not what is leaned on where another stands. */
+export const takenClaim = rowWith('claim', { notUsed: z.string().nullable() })
 export const jointClaim = rowOf('jointClaim')
 export const person = rowOf('person')
 export const decision = rowOf('decision')

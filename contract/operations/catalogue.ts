@@ -7,7 +7,7 @@ import {
   sameInside,
   supersession,
 } from '../answers/catalogue.ts'
-import { claim, donor, kit, part } from '../answers/rows.ts'
+import { claim, donor, kit, part, takenClaim } from '../answers/rows.ts'
 import type { Operations } from '../operation.ts'
 import {
   claimInput,
@@ -18,6 +18,7 @@ import {
   numberInput,
   partInput,
   partPatch,
+  strikeInput,
   supersessionInput,
 } from '../rows.ts'
 
@@ -64,8 +65,13 @@ export const catalogueOperations = {
   'POST /claims': {
     summary: 'Record a measurement',
     body: claimInput,
-    answer: claim,
+    answer: takenClaim,
     problems: [404],
+  },
+  'POST /claims/{id}/strike': {
+    summary: 'Strike a claim out: it is kept, with who and why, and never used again',
+    body: strikeInput,
+    answer: claim,
   },
   'GET /kits': { summary: 'All kits with their items', answer: items(kit) },
   'POST /kits': { summary: 'Add a kit', body: kitInput, answer: kit },

@@ -67,9 +67,16 @@ const STACK: readonly CompiledPart[] = [
     id: 's',
     kind: 'plate',
     name: 'S',
+    // Of no thickness, as no part is: each is there to be moved.
     ports: compilePorts(
-      port('plate', { thicknessMm: 0 }, { pm: 0 }),
-      port('spacer', { thicknessMm: 0 }, { pm: 0 }),
+      port('plate', { thicknessMm: 1 }, { pm: 0 }),
+      port('spacer', { thicknessMm: 1 }, { pm: 0 }),
+    ).map(
+      (one) =>
+        ({
+          ...one,
+          thicknessMm: { ...(one as unknown as Record<string, object>).thicknessMm, v: 0 },
+        }) as unknown as AnyPort,
     ),
   },
 ]

@@ -1,4 +1,4 @@
-import { exact, flag, span, thread } from './field.ts'
+import { flag, reading, span, thread } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The vehicle's engine mounts. Their middle, at ride height on its tyres, is x = 0 of the vehicle's frame. */
@@ -9,7 +9,7 @@ export const chassisPads = definePort({
   fields: {
     crankAboveMm: span('Crank axis above the mounts', { methods: ['tape-shaft', 'rule'] }),
     spreadMm: span('Between the mounts, across', { methods: ['tape-shaft', 'rule'] }),
-    angleDeg: exact('Mounts lean from level', '°', { methods: ['level', 'phone'], minutes: 5 }),
+    angleDeg: reading('Mounts lean from level', '°', { methods: ['level', 'phone'], minutes: 5 }),
     thread: thread('Stud or bolt thread'),
     captive: flag('One mount captive, so that a torn rubber cannot let go'),
   },

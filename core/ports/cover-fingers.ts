@@ -1,4 +1,4 @@
-import { length } from './field.ts'
+import { length, stated } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The release fingers of the clutch cover, over the clutch face. */
@@ -8,7 +8,7 @@ export const coverFingers = definePort({
   end: 'gearbox',
   fields: {
     heightMm: length('Fingers over clutch face'),
-    travelLowMm: length('Finger travel that frees the disc'),
-    travelHighMm: length('Finger travel it stands at most'),
+    travelLowMm: stated('Finger travel that frees the disc', 'mm'),
+    travelHighMm: stated('Finger travel it stands at most', 'mm'),
   },
 })

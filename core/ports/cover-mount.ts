@@ -1,4 +1,4 @@
-import { exact, length } from './field.ts'
+import { exact, length, roughly } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The flange of the clutch cover, and how hard it clamps. */
@@ -12,6 +12,6 @@ export const coverMount = definePort({
     holeMm: length('Cover hole Ø', { methods: ['caliper'], minutes: 5 }),
     dowelMm: length('Cover dowel hole Ø, 0 for none', { methods: ['caliper'], minutes: 5 }),
     stepMm: length('Seat it is made for, from the clutch face'),
-    clampN: exact('Clamp load', 'N'),
+    clampN: roughly('Clamp load', 'N', (value) => 0.1 * value),
   },
 })

@@ -1,4 +1,4 @@
-import { exact, length } from './field.ts'
+import { length, roughly } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The lining of the clutch disc. */
@@ -9,6 +9,6 @@ export const discFace = definePort({
   fields: {
     outerMm: length('Outer Ø of the lining', { methods: ['caliper'], minutes: 5 }),
     innerMm: length('Inner Ø of the lining', { methods: ['caliper'], minutes: 5 }),
-    friction: exact('Friction of the lining, µ', ''),
+    friction: roughly('Friction of the lining, µ', '', () => 0.05),
   },
 })

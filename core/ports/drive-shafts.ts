@@ -1,4 +1,4 @@
-import { exact, span, word } from './field.ts'
+import { exact, span, stated, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The drive shafts at hand and the hubs they go to, at ride height. */
@@ -15,7 +15,7 @@ export const driveShafts = definePort({
     hubLeftMm: span('Left outer joint from the middle', { methods: ['tape-shaft'] }),
     hubRightMm: span('Right outer joint from the middle', { methods: ['tape-shaft'] }),
     dropMm: span('Outer joints below or above the inner', { methods: ['tape-shaft', 'rule'] }),
-    plungeMm: span('Plunge either way', { methods: ['rule'] }),
-    mostDeg: exact('Angle the joints allow', '°'),
+    plungeMm: stated('Plunge either way', 'mm', { methods: ['rule'] }),
+    mostDeg: stated('Angle the joints allow', '°'),
   },
 })

@@ -1,4 +1,4 @@
-import { exact, word } from './field.ts'
+import { exact, reading, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** What the engine puts out, net. */
@@ -10,7 +10,7 @@ export const engineOutput = definePort({
     peakTorqueNm: exact('Peak torque', 'N·m'),
     peakTorqueRpm: exact('Torque peak at', 'rpm'),
     redlineRpm: exact('Redline', 'rpm'),
-    oilL: exact('Oil it wants', 'L'),
+    oilL: reading('Oil it wants', 'L'),
     turns: word('Crank turns, seen from the gearbox', ['counter-clockwise', 'clockwise']),
   },
 })

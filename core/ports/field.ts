@@ -5,6 +5,7 @@ import { type Grade, strength } from '../quantity/grade.ts'
 import { type MethodId, methodPlusMinus } from '../quantity/methods.ts'
 import { CONTROLS_SAID, NO_CONTROLS } from '../quantity/plain-text.ts'
 import type { StoredUnit } from '../quantity/units.ts'
+import { isPossible, type Range, rangeWords } from './ranges.ts'
 
 /** Where a field lives: enough to name it and to write a claim on it. */
 export interface FieldAddress {
@@ -45,9 +46,26 @@ export interface FieldWords<T> {
   readonly methods: readonly MethodId[]
   readonly minutes: number
   readonly choices?: readonly string[]
+  /** What a figure of it can be; outside it, a value is refused where it enters, and never used. */
+  readonly range?: Range
+  /** Stated by whoever made it, as a limit: a method of measuring says nothing of it. */
+  readonly isStated?: true
   /** Named default of the field kind, when neither ± nor method is given. */
   readonly defaultPm: (grade: Grade, value: T) => number
   readonly differ: (a: T, b: T) => number
+}
+
+/**
+ * What is wrong with a value for a field, in words; null where it may enter.
+ * What its form cannot hold, and what no part can have.
+ */
+export function faultIn(words: AnyFieldWords, value: unknown): string | null {
+  const checked = words.schema.safeParse(value)
+  if (!checked.success)
+    return `${words.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}`
+  return canBe(words, checked.data)
+    ? null
+    : `${words.label}: ${rangeWords(words.range!, words.unit)}.`
 }
 
 /** A field's words, whatever it holds: what is typed is read by its type. */
@@ -55,13 +73,15 @@ export type AnyFieldWords = FieldWords<any>
 
 type Options = { methods?: readonly MethodId[]; minutes?: number }
 
-const fromDrawing = (pm: number) => (grade: Grade) =>
-  grade === 'maker' || grade === 'catalogue' ? pm : Infinity
 const apart = (a: number, b: number): number => Math.abs(a - b)
+const fromDrawing = (pm: number) => (grade: Grade) => (isFromDrawing(grade) ? pm : Infinity)
+/** Lists and words are compared whole. */
 const same = (a: unknown, b: unknown): number =>
   JSON.stringify(a) === JSON.stringify(b) ? 0 : Infinity
-/** Lists and words are compared whole; hearsay has no ± and so never conflicts. */
-const spoken = (grade: Grade): number => (strength(grade) <= strength('heard') ? Infinity : 0)
+/** Words, flags, markings, counts, ratios, torque, speed and mass: what they say is what they are, whoever says it. */
+const none = (): number => 0
+const unknown = (): number => Infinity
+const isFromDrawing = (grade: Grade): boolean => grade === 'maker' || grade === 'catalogue'
 
 /** A machined length or diameter, mm. Default ± 0.1 from a maker or catalogue. */
 export const length = (
@@ -85,10 +105,40 @@ export const span = (
   { methods = ['tape-bay', 'tape-shaft'], minutes = 5 }: Options = {},
 ): FieldWords<number> => ({
   ...length(label, { methods, minutes }),
-  defaultPm: () => Infinity,
+  defaultPm: unknown,
 })
 
-/** A count, ratio, rating, torque, speed or mass: exact as stated. */
+/** A limit its maker states (a rating, the end of a window, plunge, an angle allowed): it stands, unless a ± is typed. */
+export const stated = (
+  label: string,
+  unit: StoredUnit,
+  options: Options = {},
+): FieldWords<number> => ({
+  ...exact(label, unit, options),
+  isStated: true,
+})
+
+/** An angle or an amount: how closely it is known is what its method or somebody says. */
+export const reading = (
+  label: string,
+  unit: StoredUnit,
+  options: Options = {},
+): FieldWords<number> => ({
+  ...exact(label, unit, options),
+  defaultPm: unknown,
+})
+
+/** What a maker's figure may be off by, common practice, no published source; measured or heard it is not known. */
+export const roughly = (
+  label: string,
+  unit: StoredUnit,
+  pmOf: (value: number) => number,
+): FieldWords<number> => ({
+  ...exact(label, unit),
+  defaultPm: (grade, value) => (isFromDrawing(grade) ? pmOf(value) : Infinity),
+})
+
+/** A count, ratio, torque, speed or mass: exact as said. */
 export const exact = (
   label: string,
   unit: StoredUnit,
@@ -101,7 +151,7 @@ export const exact = (
   unknown: Number.NaN,
   methods,
   minutes,
-  defaultPm: () => 0,
+  defaultPm: none,
   differ: apart,
 })
 
@@ -120,7 +170,7 @@ export const word = (
   methods: [],
   minutes,
   ...(choices ? { choices } : {}),
-  defaultPm: spoken,
+  defaultPm: none,
   differ: same,
 })
 
@@ -139,7 +189,7 @@ export const flag = (label: string, { minutes = 2 }: Options = {}): FieldWords<b
   unknown: null,
   methods: [],
   minutes,
-  defaultPm: spoken,
+  defaultPm: none,
   differ: same,
 })
 
@@ -156,7 +206,7 @@ export const numbers = (
   unknown: null,
   methods,
   minutes,
-  defaultPm: spoken,
+  defaultPm: none,
   differ: same,
 })
 
@@ -290,9 +340,16 @@ export const zones = (
   unknown: null,
   methods,
   minutes,
-  defaultPm: () => Infinity,
+  defaultPm: unknown,
   differ: () => 0,
 })
+
+/** The ± of a claim that states none: its method's, else that of its kind of field. */
+export const defaultPmOf =
+  (words: AnyFieldWords) =>
+  (claim: Claim): number =>
+    (words.isStated ? undefined : methodPlusMinus(claim.method)) ??
+    words.defaultPm(claim.grade, claim.value)
 
 /** Compiles one field: picks the claim, applies the default ±, freezes. */
 export function compileField<T>(
@@ -301,11 +358,8 @@ export function compileField<T>(
   specimen: string | undefined,
 ): Field<T> {
   const { words } = at
-  const chosen = chooseClaim(
-    claims ?? [],
-    specimen,
-    (claim) => methodPlusMinus(claim.method) ?? words.defaultPm(claim.grade, claim.value as T),
-    (a, b) => words.differ(a as T, b as T),
+  const chosen = chooseClaim(usable(words, claims ?? NONE), specimen, defaultPmOf(words), (a, b) =>
+    words.differ(a as T, b as T),
   )
   if (!chosen)
     return Object.freeze({
@@ -325,6 +379,17 @@ export function compileField<T>(
     at,
   })
 }
+
+/** True where a part can have it. */
+export const canBe = ({ range }: AnyFieldWords, value: unknown): boolean =>
+  !range || isPossible(range, value)
+
+const NONE: readonly Claim[] = []
+/** Claims of what no part can have, from before that was refused, are kept and never used. */
+const usable = (words: AnyFieldWords, claims: readonly Claim[]): readonly Claim[] =>
+  claims.every(({ value }) => canBe(words, value))
+    ? claims
+    : claims.filter(({ value }) => canBe(words, value))
 
 /** True when the field has a value. */
 export const isKnown = (field: Field<unknown>): boolean => field.claim !== null

@@ -1,4 +1,4 @@
-import { exact, length, thread, word } from './field.ts'
+import { length, stated, thread, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** Bolts: those that clamp a wheel to the crank, or a case to a face. */
@@ -12,8 +12,8 @@ export const flangeBolts = definePort({
     clampedMm: length('Thickness of wheel clamped', { methods: ['caliper'] }),
     headMm: length('Head or washer Ø', { methods: ['caliper'] }),
     boltClass: word('Class', ['8.8', '10.9', '12.9', 'grade 5', 'grade 8']),
-    torqueNm: exact('Torque the maker states', 'N·m'),
-    angleDeg: exact('Angle the maker states after it', '°'),
+    torqueNm: stated('Torque the maker states', 'N·m'),
+    angleDeg: stated('Angle the maker states after it', '°'),
     headTallMm: length('Head height', { methods: ['caliper'], minutes: 3 }),
   },
 })

@@ -2,6 +2,7 @@ import { isSpline, parseSpline } from '../mechanics/spline.ts'
 import { parseThread } from '../mechanics/thread.ts'
 import { parseQuantity, QuantityError, type Reading } from '../quantity/units.ts'
 import { type Dowel, type FieldWords, type Hole, PROCESSES, type Zone } from './field.ts'
+import { isPossible, rangeWords } from './ranges.ts'
 
 /**
  * Reads what a person typed into a field's stored value. Lists are one item a line (or `;`):
@@ -15,6 +16,13 @@ export function parseTyped(words: FieldWords<any>, typed: string, reading: Readi
     throw new QuantityError(
       `${words.label}: type a value, or leave the field out to say it is not known.`,
     )
+  const value = read(words, text, reading)
+  if (words.range && !isPossible(words.range, value))
+    throw new QuantityError(`${words.label}: ${rangeWords(words.range, words.unit)}.`)
+  return value
+}
+
+function read(words: FieldWords<any>, text: string, reading: Reading): unknown {
   switch (words.type) {
     case 'number':
       return parseQuantity(text, words.unit, reading)

@@ -1,4 +1,4 @@
-import { exact, span, word } from './field.ts'
+import { reading, span, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The input of the driven axle at ride height: from midway between the engine mounts, + rearward; below their plane; right of the middle seen from behind. */
@@ -12,7 +12,7 @@ export const pinion = definePort({
       methods: ['tape-shaft', 'rule'],
     }),
     rightMm: span('Joint centre right of the middle', { methods: ['tape-shaft', 'rule'] }),
-    noseUpDeg: exact('Nose of the axle up from level', '°', {
+    noseUpDeg: reading('Nose of the axle up from level', '°', {
       methods: ['level', 'phone'],
       minutes: 5,
     }),

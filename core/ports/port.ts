@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { Claim } from '../quantity/claim.ts'
 import { compileField, type Field, type FieldWords } from './field.ts'
+import { RANGES } from './ranges.ts'
 
 export type Looks = 'forward' | 'rearward'
 
@@ -56,6 +57,17 @@ export interface PortKind<F extends Fields = Fields> {
   readonly missing: CompiledPort<F>
 }
 
+/** Every figure with its range. @throws TypeError where the table of ranges leaves one out */
+function withRanges<F extends Fields>(kind: string, fields: F): F {
+  const ranged = Object.entries(fields).map(([name, words]) => {
+    if (!['number', 'numbers', 'zones'].includes(words.type)) return [name, words]
+    const range = RANGES[kind]?.[name]
+    if (!range) throw new TypeError(`The field ${kind}.${name} has no range: see ranges.ts.`)
+    return [name, { ...words, range }]
+  })
+  return Object.fromEntries(ranged) as F
+}
+
 /** Declares a port kind from the words of its fields. */
 export function definePort<const F extends Fields>(declared: {
   kind: string
@@ -64,7 +76,8 @@ export function definePort<const F extends Fields>(declared: {
   looks?: Looks
   fields: F
 }): PortKind<F> {
-  const { kind, title, end, fields } = declared
+  const { kind, title, end } = declared
+  const fields = withRanges(kind, declared.fields)
   const looks = declared.looks ?? null
   const names = Object.keys(fields)
   const compile = (

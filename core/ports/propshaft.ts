@@ -1,4 +1,4 @@
-import { exact, length, span, word } from './field.ts'
+import { exact, length, span, stated, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The propshaft at hand. Length from joint centre to joint centre with the slip at its middle. */
@@ -15,6 +15,6 @@ export const propshaft = definePort({
     slipMm: span('Slip it has in all', { methods: ['rule'] }),
     tubeMm: length('Tube Ø', { methods: ['caliper'], minutes: 5 }),
     wallMm: length('Tube wall', { methods: ['caliper'], minutes: 5 }),
-    yokeDeg: exact('Angle its joints allow', '°'),
+    yokeDeg: stated('Angle its joints allow', '°'),
   },
 })

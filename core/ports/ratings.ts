@@ -1,4 +1,4 @@
-import { exact, word } from './field.ts'
+import { stated, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** A limit with its reference. Slot `speed…` holds a speed limit only, any other slot a torque limit. */
@@ -7,7 +7,7 @@ export const ratings = definePort({
   title: 'Rating',
   end: 'gearbox',
   fields: {
-    torqueNm: exact('Torque rating', 'N·m'),
+    torqueNm: stated('Torque rating', 'N·m'),
     reference: word('Rated at', [
       'engine',
       'input shaft',
@@ -17,6 +17,6 @@ export const ratings = definePort({
       'axle',
     ]),
     basis: word('Basis', ['nominal', 'peak']),
-    speedRpm: exact('Speed rating', 'rpm'),
+    speedRpm: stated('Speed rating', 'rpm'),
   },
 })

@@ -1,4 +1,4 @@
-import { exact, length } from './field.ts'
+import { length, stated } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The release bearing at rest, from the bell face, and the gap to the fingers it needs. */
@@ -8,7 +8,7 @@ export const releaseBearing = definePort({
   end: 'gearbox',
   fields: {
     restMm: length('Bearing face at rest, from bell face'),
-    gapLowMm: exact('Least rest gap', 'mm'),
-    gapHighMm: exact('Greatest rest gap', 'mm'),
+    gapLowMm: stated('Least rest gap', 'mm'),
+    gapHighMm: stated('Greatest rest gap', 'mm'),
   },
 })

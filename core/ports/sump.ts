@@ -1,4 +1,4 @@
-import { exact, flag, length, zones } from './field.ts'
+import { flag, length, reading, zones } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The oil pan by zone: along from the block face (ahead is negative), depth below the crank axis. */
@@ -9,7 +9,7 @@ export const sump = definePort({
   fields: {
     zones: zones('Depth by zone: from, to, below the crank axis'),
     dropMm: length('It must come down by, to clear the pickup', { minutes: 5 }),
-    capacityL: exact('Oil it holds', 'L'),
+    capacityL: reading('Oil it holds', 'L'),
     coverMm: length('Oil over the pickup, at the lowest mark', { minutes: 10 }),
     pickupMm: length('Pickup from the middle of the deep part', { minutes: 10 }),
     baffled: flag('Baffled'),

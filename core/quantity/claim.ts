@@ -35,8 +35,9 @@ function tier(claim: Claim, specimen: string | undefined): number {
 
 /**
  * Chooses the claim a check leans on: this very part first, then maker or measured on one like it;
- * within each the smallest ± after defaults, then the strongest grade, the newest, the id.
- * A disagreement beyond the sum of both ± is a conflict; claims without ± never conflict.
+ * within each the smallest ± after defaults, then the strongest grade, the newest, the one entered last (ids rise with
+ * time). A disagreement beyond the sum of both ± is a conflict; claims without ±, and hearsay that states none, never
+ * conflict.
  *
  * @param defaultPm ± of a claim that states none, Infinity when unknown
  * @param differ distance between two values in the field's unit (0 or Infinity for words)
@@ -50,21 +51,57 @@ export function chooseClaim(
   if (claims.length === 0) return null
   const ranked = claims
     .map((claim) => ({ claim, pm: claim.plusMinus ?? defaultPm(claim) }))
-    .sort(
-      (a, b) =>
-        tier(a.claim, specimen) - tier(b.claim, specimen) ||
-        compare(a.pm, b.pm) ||
-        strength(b.claim.grade) - strength(a.claim.grade) ||
-        compare(b.claim.on ?? '', a.claim.on ?? '') ||
-        compare(a.claim.id, b.claim.id),
-    )
+    .sort((one, other) => {
+      for (const [, order] of ORDERS) {
+        const first = order(one, other, specimen)
+        if (first !== 0) return first
+      }
+      return 0
+    })
   const best = ranked[0]!
   const conflict = ranked.some(
     (other) =>
+      isSaidClosely(other.claim) &&
+      isSaidClosely(best.claim) &&
       Number.isFinite(best.pm + other.pm) &&
       differ(best.claim.value, other.claim.value) > best.pm + other.pm + 1e-9,
   )
   return { ...best, conflict }
+}
+
+/** What somebody merely said has no ±, unless they said how closely. */
+const isSaidClosely = ({ grade, plusMinus }: Claim): boolean =>
+  plusMinus !== undefined || strength(grade) > strength('heard')
+
+interface Held {
+  readonly claim: Claim
+  readonly pm: number
+}
+/** What is looked at, in turn, until one claim comes before the other. */
+const ORDERS: readonly (readonly [
+  why: string,
+  order: (a: Held, b: Held, specimen: string | undefined) => number,
+])[] = [
+  [
+    'it was taken on this very part, or comes from nearer to it',
+    (a, b, specimen) => tier(a.claim, specimen) - tier(b.claim, specimen),
+  ],
+  ['it is known more closely', (a, b) => compare(a.pm, b.pm)],
+  ['its evidence is stronger', (a, b) => strength(b.claim.grade) - strength(a.claim.grade)],
+  ['it is newer', (a, b) => compare(b.claim.on ?? '', a.claim.on ?? '')],
+  ['it was entered later', (a, b) => compare(b.claim.id, a.claim.id)],
+]
+
+/** Why of two claims on one field the first is used and not the second, in words. */
+export function whyBefore(
+  used: Claim,
+  other: Claim,
+  specimen: string | undefined,
+  defaultPm: (claim: Claim) => number,
+): string {
+  const held = (claim: Claim): Held => ({ claim, pm: claim.plusMinus ?? defaultPm(claim) })
+  const found = ORDERS.find(([, order]) => order(held(used), held(other), specimen) < 0)
+  return found?.[0] ?? 'they say the same'
 }
 
 const compare = <T extends number | string>(a: T, b: T): number => (a < b ? -1 : a > b ? 1 : 0)

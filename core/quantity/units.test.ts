@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import {
+  parsePlusMinus,
   parseQuantity,
   printInches,
   printQuantity,
@@ -163,4 +164,24 @@ test('any figure with its comma and points either reads, is asked or is refused:
     ),
     { numRuns: 5000, seed: 43 },
   )
+})
+
+test.each<[string, string, StoredUnit, Units, number]>([
+  ['0.1', '85.7', 'mm', {}, 0.1],
+  // The unit of its value, not of the store: 25 times too tight otherwise.
+  ['0.01', '2 1/4 in', 'mm', {}, 0.254],
+  ['1/64', '3/8', 'mm', {}, 25.4 / 64],
+  ['0.005', '1.125', 'mm', { mm: 'in' }, 0.127],
+  ['0.2 mm', '2 1/4 in', 'mm', {}, 0.2],
+  ['5', '47 lbf·ft', 'N·m', {}, 5 * 1.3558179483314],
+  // A difference of degrees Fahrenheit has no offset.
+  ['9', '190 °F', '°C', {}, 5],
+  ['± 0.5', '3', '°', {}, 0.5],
+])('± %s beside "%s" is in the unit of its value', (typed, value, unit, units, stored) => {
+  expect(parsePlusMinus(typed, value, unit, { units })).toBeCloseTo(stored, 9)
+})
+
+test('a ± below 0 or in words is refused', () => {
+  expect(() => parsePlusMinus('-0.1', '20', 'mm')).toThrow(QuantityError)
+  expect(() => parsePlusMinus('tight', '20', 'mm')).toThrow(QuantityError)
 })

@@ -178,6 +178,39 @@ export function parseQuantity(
   return Number(value.toPrecision(15))
 }
 
+/**
+ * Reads a ± as typed beside a value: a bare figure is in the unit the value was typed in (0.01 beside `2 1/4 in` is of an
+ * inch), another unit may be written. In the stored unit.
+ *
+ * @throws QuantityError
+ */
+export function parsePlusMinus(
+  typed: string,
+  value: string,
+  unit: StoredUnit,
+  reading: Reading = {},
+): number {
+  const text = typed.trim().replace(/^±\s*/, '')
+  const [of] = NUMBER.exec(text) ?? ['']
+  const own = text.slice(of.length).trim()
+  const beside = value.trim().replace('−', '-')
+  const [figure] = NUMBER.exec(beside) ?? ['']
+  const named = own || beside.slice(figure.length).trim() || (isInches(figure, unit) ? 'in' : '')
+  const at = parseQuantity(named && figure ? `${figure.trim()} ${named}` : value, unit, reading)
+  // By the difference it makes: degrees Fahrenheit have an offset, miles a gallon turn over.
+  const shown = convertOut(at, unit, shownUnit(named, unit, reading))
+  const by = parseQuantity(of, '', reading)
+  if (by < 0) throw new QuantityError(`"${typed}" is not a ±. Type a figure such as 0.1.`)
+  const moved = (to: number): number =>
+    convertIn(to, shownUnit(named, unit, reading), unit, typed, (other) => `${of} ${other}`)
+  return Math.max(Math.abs(moved(shown + by) - at), Math.abs(at - moved(shown - by)))
+}
+
+const isInches = (figure: string, unit: StoredUnit): boolean =>
+  unit === 'mm' && Number.isInteger(Math.log2(Number(/\/(\d+)/.exec(figure)?.[1])))
+const shownUnit = (named: string, unit: StoredUnit, { units = {} }: Reading): string =>
+  named || ((units as Record<string, string>)[unit] ?? unit)
+
 /** A figure with its comma or points understood. */
 function plainFigure(
   figure: string,

@@ -1,5 +1,7 @@
 import type { z } from 'zod'
 import { STORED_ROWS, type StoredTable } from '../../contract/stored.ts'
+import { faultIn } from '../../core/ports/field.ts'
+import { fieldsOf, type PortKindName } from '../../core/ports/index.ts'
 import { FileFault } from './file-fault.ts'
 
 /** Rows of one table of a build document, as they are stored. */
@@ -93,11 +95,22 @@ function checkTable(
     for (const issue of checked.error?.issues ?? [])
       for (const one of faultsOf(issue))
         faults.push({ path: [where, ...one.path].join('/'), message: one.message })
+    if (table === 'claim' && checked.success) {
+      const fault = impossibleIn(checked.data as Claim)
+      if (fault) faults.push({ path: `${where}/value`, message: fault })
+    }
     if (typeof own !== 'string') return
     if (seen.has(own))
       faults.push({ path: `${where}/id`, message: 'Another row of this table has the same id.' })
     seen.add(own)
   })
+}
+
+type Claim = z.infer<(typeof STORED_ROWS)['claim']>
+/** What no part can have is not read in; one struck out already is kept as it is. */
+function impossibleIn({ portId, field, value, struckDay }: Claim): string | null {
+  const words = fieldsOf(portId.split('/')[1] as PortKindName)[field]!
+  return struckDay ? null : faultIn(words, value)
 }
 
 /** One fault a field: a key that is not of the row is named as the field it would be. */

@@ -168,6 +168,10 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
       by: 'Ida',
     },
   },
+  'POST /claims/{id}/strike': (told) => ({
+    params: { id: told('POST /claims').id },
+    body: { version: 1, why: 'The caliper was not zeroed.', by: 'Ida' },
+  }),
   'GET /parts/{id}': { params: { id: 'marlund-4-disc' } },
   'GET /parts/{id}/same-inside/{other}': { params: { id: 'marlund-4', other: 'marlund-4b' } },
   'DELETE /parts/{id}': (told) => ({ params: { id: told('POST /parts').id } }),

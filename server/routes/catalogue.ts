@@ -9,6 +9,7 @@ import {
   createPart,
   listParts,
   partDetail,
+  strikeClaim,
 } from '../services/parts.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
@@ -28,6 +29,7 @@ export const catalogueRoutes = ({ store }: Services): App =>
     'POST /parts/{id}/supersessions': async ({ params, body }) =>
       store.transaction((tx) => addSupersession(tx, params.id, body)),
     'POST /claims': async ({ body }) => addClaim(store, body),
+    'POST /claims/{id}/strike': async ({ params, body }) => strikeClaim(store, params.id, body),
     'GET /kits': async () => ({ items: await kits.list(store) }),
     'POST /kits': async ({ body }) => kits.create(store, body),
     'GET /kits/{id}': async ({ params }) => kits.get(store, params.id),

@@ -4,13 +4,16 @@ import type { Part, Port } from '../../core/ports/port.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
 import type { RowOf } from '../database/row.ts'
 
-/** Rows to the core's parts: claims gathered under their ports. */
+/** Rows to the core's parts: claims that stand, gathered under their ports. */
 export function toCoreParts(
   parts: readonly RowOf<'part'>[],
   ports: readonly RowOf<'port'>[],
   claims: readonly RowOf<'claim'>[],
 ): Part[] {
-  const claimsOf = groupBy(claims, (row) => row.portId)
+  const claimsOf = groupBy(
+    claims.filter((row) => !row.struckDay),
+    (row) => row.portId,
+  )
   const portsOf = groupBy(ports, (row) => row.partId)
   return parts.map((part) => ({
     id: part.id,

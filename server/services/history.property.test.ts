@@ -96,7 +96,7 @@ async function perform([what, index]: Step, done: readonly string[]): Promise<st
               addClaim(store, {
                 portId: `${part.id}/disc-hub/main`,
                 field: 'endMm',
-                value: index,
+                value: 100 + index,
                 decimal: 'ask',
                 grade: 'measured',
                 thisVeryPart: false,

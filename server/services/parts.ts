@@ -1,11 +1,19 @@
 import type { z } from 'zod'
-import type { claimInput, partInput } from '../../contract/rows.ts'
+import type { claimInput, partInput, strikeInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
 import { groupBy } from '../../core/group.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
-import type { Field, FieldWords } from '../../core/ports/field.ts'
+import { contradictionOf } from '../../core/ports/contradictions.ts'
+import {
+  canBe,
+  compileField,
+  defaultPmOf,
+  type Field,
+  type FieldWords,
+  faultIn,
+} from '../../core/ports/field.ts'
 import {
   type CompiledPart,
   compilePart,
@@ -17,13 +25,14 @@ import {
 } from '../../core/ports/index.ts'
 import { parseFields, printTyped } from '../../core/ports/parse.ts'
 import { typedPorts } from '../../core/ports/part-kinds.ts'
+import { whyBefore } from '../../core/quantity/claim.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { QuantityError, type Units } from '../../core/quantity/units.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
-import { toCoreParts } from './core-parts.ts'
+import { toClaim, toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
 
 export type PartInput = z.infer<typeof partInput>
@@ -155,6 +164,7 @@ function describeField(
     claims: claims.map((claim) => ({
       ...claim,
       used: claim.id === field.claim,
+      isImpossible: !canBe(words, claim.value),
       thisVeryPart: specimen !== undefined && claim.specimenId === specimen,
       shown: printTyped(words, claim.value),
     })),
@@ -250,13 +260,13 @@ export async function addSupersession(
 export async function addClaim(
   store: Store,
   input: z.infer<typeof claimInput>,
-): Promise<RowOf<'claim'>> {
+): Promise<RowOf<'claim'> & { notUsed: string | null }> {
   return store.transaction(async (tx) => {
     const { partId, kind, slot } = splitPort(input.portId)
     const part = await tx.get('part', partId)
     const words = fieldWords(kind, input.field)
     if (!words) throw new UnprocessableError(`A ${kind} has no field "${input.field}".`)
-    const values = await readValues(tx, kind, words, input)
+    const values = await readValues(tx, kind, input)
     if (input.method && !Object.hasOwn(METHODS, input.method))
       throw new UnprocessableError(
         `"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`,
@@ -299,8 +309,49 @@ export async function addClaim(
           typed: input.typed ?? printTyped(fieldWords(kind, field)!, value),
         }),
       )
+    const against = contradictionOf(await onePart(tx, partId))
+    if (against)
+      throw new UnprocessableError(against.words, [{ path: 'typed', message: against.words }])
     await rebuildPortValues(tx, partId)
-    return claims.find((claim) => claim.field === input.field) ?? claims[0]!
+    const taken = claims.find((claim) => claim.field === input.field) ?? claims[0]!
+    return { ...taken, notUsed: await whyNotUsed(tx, words, taken) }
+  })
+}
+
+/** Why what was just recorded is not what is leaned on, in words; null where it is. */
+async function whyNotUsed(
+  store: Store,
+  words: NonNullable<ReturnType<typeof fieldWords>>,
+  taken: RowOf<'claim'>,
+): Promise<string | null> {
+  const { portId, field } = taken
+  const rows = (await store.list('claim', { portId, field })).filter((row) => !row.struckDay)
+  const specimen = taken.specimenId ?? undefined
+  const stands = compileField(
+    rows.map(toClaim),
+    { port: portId, part: '', partName: '', field, words },
+    specimen,
+  )
+  const used = rows.find(({ id }) => id === stands.claim)
+  if (!used || used.id === taken.id) return null
+  const who = [used.saidBy, used.day, used.source].filter(Boolean).join(', ')
+  return `Recorded, but ${printTyped(words, used.value)} stands (${used.grade}${who === '' ? '' : `: ${who}`}), for ${whyBefore(toClaim(used), toClaim(taken), specimen, defaultPmOf(words))}. Strike that out if it is wrong.`
+}
+
+/** Strikes a claim out: kept, with who did it and why, and never used again. @throws MissingError · ConflictError */
+export async function strikeClaim(
+  store: Store,
+  id: string,
+  { version, why, by }: z.infer<typeof strikeInput>,
+): Promise<RowOf<'claim'>> {
+  return store.transaction(async (tx) => {
+    const struck = await tx.update('claim', id, version, {
+      struckBy: by ?? null,
+      struckWhy: why,
+      struckDay: await shopDay(tx),
+    })
+    await rebuildPortValues(tx, splitPort(String(struck.portId)).partId)
+    return struck
   })
 }
 
@@ -308,7 +359,6 @@ export async function addClaim(
 async function readValues(
   store: Store,
   kind: PortKindName,
-  words: NonNullable<ReturnType<typeof fieldWords>>,
   input: z.infer<typeof claimInput>,
 ): Promise<Record<string, unknown>> {
   const units = ((await store.find('setting', 'units'))?.value ?? {}) as Units
@@ -319,10 +369,9 @@ async function readValues(
         ? { [input.field]: input.value }
         : parseFields(fields, input.field, input.typed, { units, decimal: input.decimal })
     for (const [name, value] of Object.entries(values)) {
-      const checked = fields[name]!.schema.safeParse(value)
-      if (!checked.success)
-        throw new QuantityError(`${words.label}: ${checked.error.issues[0]?.message}`)
-      values[name] = checked.data
+      const fault = faultIn(fields[name]!, value)
+      if (fault !== null) throw new QuantityError(fault)
+      values[name] = fields[name]!.schema.parse(value)
     }
     return values
   } catch (error) {

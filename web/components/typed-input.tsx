@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react'
 import { isSpline, parseSpline } from '../../core/mechanics/spline.ts'
 import type { AnyFieldWords } from '../../core/ports/field.ts'
 import { parseTyped } from '../../core/ports/parse.ts'
@@ -11,7 +12,7 @@ import { useReading } from '../api/hooks.ts'
 import { INPUT } from './fields/field.tsx'
 import { Button } from './ui.tsx'
 
-const input = `${INPUT} figure`
+const FIGURE = `${INPUT} figure`
 
 const EXAMPLES: Partial<Record<AnyFieldWords['type'], string>> = {
   holes: 'x y Ø, a line each: 160.7 85.4 10 M10x1.5',
@@ -28,17 +29,31 @@ export function TypedInput({
   words,
   value,
   invalid = false,
+  isFirst = false,
   onChange,
 }: {
   id?: string
   words: AnyFieldWords
   value: string
   invalid?: boolean
+  /** What its dialog opens on. */
+  isFirst?: boolean
   onChange: (value: string) => void
 }) {
   const reading = useReading()
   const heard = hear(words, value, reading)
-  const shared = { id, value, 'aria-invalid': invalid, autoComplete: 'off', className: input }
+  const input = useRef<HTMLInputElement & HTMLTextAreaElement>(null)
+  useEffect(() => {
+    if (isFirst) input.current?.focus()
+  }, [isFirst])
+  const shared = {
+    id,
+    value,
+    ref: input,
+    'aria-invalid': invalid,
+    autoComplete: 'off',
+    className: FIGURE,
+  }
   const placeholder =
     EXAMPLES[words.type] ?? (words.unit === 'mm' ? '11.8 or 3 3/8 in' : words.unit)
   return (

@@ -91,10 +91,11 @@ test('a near miss has the milder outcome, a far one the harder', () => {
   const steps = [{ within: 3, becomes: { code: WORK, words: 'shim' } as const }]
   const near: Limit = {
     ...limit,
+    window: [11, 13],
     below: [...steps, { becomes: LOW }],
     above: [...steps, { becomes: HIGH }],
   }
-  expect([6, 6.1, -2, -2.1].map((value) => judged(value, 0, near).code)).toEqual([
+  expect([16, 16.1, 8, 7.9].map((value) => judged(value, 0, near).code)).toEqual([
     'work',
     'clash',
     'work',

@@ -10,6 +10,7 @@ import * as addPairingParts from '../migrations/20261128_0006_add_pairing_parts.
 import * as addPatternMatches from '../migrations/20261128_0007_add_pattern_matches.ts'
 import * as addPhotos from '../migrations/20261128_0008_add_photos.ts'
 import * as makeRatesDecimal from '../migrations/20261128_0009_make_rates_decimal.ts'
+import * as strikeClaimsOut from '../migrations/20261128_0010_strike_claims_out.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -22,6 +23,7 @@ export const MIGRATIONS = [
   { name: '20261128_0007_add_pattern_matches', ...addPatternMatches },
   { name: '20261128_0008_add_photos', ...addPhotos },
   { name: '20261128_0009_make_rates_decimal', ...makeRatesDecimal },
+  { name: '20261128_0010_strike_claims_out', ...strikeClaimsOut },
 ]
 
 export type Database = Knex

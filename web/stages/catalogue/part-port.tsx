@@ -7,6 +7,7 @@ import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, Folded, GradeWord } from '../../components/ui.tsx'
 import { PatternDrawing } from '../../drawing/pattern.tsx'
+import { FieldClaims } from './field-claims.tsx'
 
 type Port = PartDetail['ports'][number]
 
@@ -81,8 +82,8 @@ export function PartPort({
   }, [units, port.id])
   const [known, unknown] = useMemo(
     () => [
-      port.fields.filter(({ value }) => value !== null),
-      port.fields.filter(({ value }) => value === null),
+      port.fields.filter(({ value, claims }) => value !== null || claims.length > 0),
+      port.fields.filter(({ value, claims }) => value === null && claims.length === 0),
     ],
     [port.fields],
   )
@@ -157,18 +158,6 @@ const FieldValue = ({ field, shown }: { field: FieldView; shown: string }) => (
         Claims disagree beyond their ±: look before you spend.
       </div>
     )}
-    {field.claims.length > 1 && (
-      <ul className="font-sans text-steel">
-        {field.claims
-          .filter((claim) => !claim.used)
-          .map((claim) => (
-            <li key={claim.id}>
-              also {claim.shown}, {claim.grade}
-              {claim.saidBy ? `, ${claim.saidBy}` : ''}
-              {claim.source ? `, ${claim.source}` : ''}
-            </li>
-          ))}
-      </ul>
-    )}
+    <FieldClaims field={field} />
   </>
 )

@@ -1,10 +1,12 @@
 import { type FormEvent, useState } from 'react'
+import { toast } from 'sonner'
 import type { MissingField } from '../../../core/joints/verdict.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { fieldsOf, isPortKind } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
 import { GRADES, type Grade } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
+import { parsePlusMinus } from '../../../core/quantity/units.ts'
 import { call } from '../../api/client.ts'
 import { act, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
@@ -23,6 +25,11 @@ const wordsOf = (field: MissingField): Readonly<Record<string, FieldWords<unknow
   return isPortKind(kind) ? fieldsOf(kind) : {}
 }
 
+export interface Recorded {
+  readonly shown: string
+  readonly notUsed: string | null
+}
+
 /** Value, method with ± offered, this very part or one like it, and by whom. */
 export function ClaimForm({
   build,
@@ -31,7 +38,8 @@ export function ClaimForm({
 }: {
   build: string | null
   field: MissingField
-  onDone: () => void
+  /** With what was recorded, and why it is not what is leaned on where another claim stands. */
+  onDone: (recorded: Recorded) => void
 }) {
   const words = wordsOf(field)[field.field] ?? null
   const reading = useReading()
@@ -54,35 +62,34 @@ export function ClaimForm({
     setFault('')
     try {
       parseFields(wordsOf(field), field.field, typed, reading)
-      const stated = plusMinus.trim() === '' ? null : Number(plusMinus.replace(',', '.'))
-      if (stated !== null && !(stated >= 0))
-        throw new RangeError(
-          `"${plusMinus}" is not a ±. Type a figure such as 0.1, or leave it out.`,
-        )
+      const stated =
+        plusMinus.trim() === '' ? null : parsePlusMinus(plusMinus, typed, words.unit, reading)
       localStorage.setItem('by', by)
-      const written = await act(
-        () =>
-          call('POST /claims', {
-            body: {
-              portId: field.port,
-              field: field.field,
-              typed,
-              decimal: reading.decimal,
-              plusMinus: stated,
-              grade,
-              ...(method && grade === 'measured' ? { method } : {}),
-              by: by || null,
-              source: source || null,
-              ...(build && specimen === 'very' && (grade === 'measured' || grade === 'fitted')
-                ? { build, thisVeryPart: true }
-                : {}),
-            },
-          }),
-        `${field.label} recorded on ${field.partName}.`,
-      )
-      if (!written) return
+      const recorded: Recorded[] = []
+      const written = await act(async () => {
+        const { notUsed } = await call('POST /claims', {
+          body: {
+            portId: field.port,
+            field: field.field,
+            typed,
+            decimal: reading.decimal,
+            plusMinus: stated,
+            grade,
+            ...(method && grade === 'measured' ? { method } : {}),
+            by: by || null,
+            source: source || null,
+            ...(build && specimen === 'very' && (grade === 'measured' || grade === 'fitted')
+              ? { build, thisVeryPart: true }
+              : {}),
+          },
+        })
+        recorded.push({ shown: typed, notUsed })
+      }, `${field.label} recorded on ${field.partName}.`)
+      const [first] = recorded
+      if (!written || !first) return
       localStorage.removeItem(draft)
-      onDone()
+      if (first.notUsed) toast.warning(first.notUsed, { duration: 20_000 })
+      onDone(first)
     } catch (error) {
       setFault((error as Error).message)
     }
@@ -103,7 +110,7 @@ export function ClaimForm({
           choices ? (
             <Select id={id} value={typed} options={choices} nothing="Choose" onChange={type} />
           ) : (
-            <TypedInput id={id} words={words} value={typed} onChange={type} />
+            <TypedInput id={id} words={words} value={typed} onChange={type} isFirst />
           )
         }
       </Field>

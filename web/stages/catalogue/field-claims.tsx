@@ -1,0 +1,106 @@
+import { useState } from 'react'
+import type { FieldView } from '../../../contract/answers/catalogue.ts'
+import { call } from '../../api/client.ts'
+import { act } from '../../api/hooks.ts'
+import { usePerson } from '../../api/person.ts'
+import { Field, INPUT } from '../../components/fields/field.tsx'
+import { Row, Rows } from '../../components/rows.tsx'
+import { Button, Folded } from '../../components/ui.tsx'
+
+type Claim = FieldView['claims'][number]
+
+const whoSaid = ({ grade, saidBy, source, day }: Claim): string =>
+  [grade, saidBy, source, day].filter(Boolean).join(', ')
+
+/** Everything that was said of one field: what is leaned on, what is not and why, what is struck out. */
+export function FieldClaims({ field: { label, claims } }: { field: FieldView }) {
+  const [first] = claims
+  if (!first) return null
+  return (
+    <>
+      {claims.some(({ isImpossible, struckDay }) => isImpossible && !struckDay) && (
+        <p className="border-l-[3px] border-rule pl-2 font-sans">
+          One claim says what no part can have. It is kept and not used: record it anew, or strike
+          it out.
+        </p>
+      )}
+      <Folded words={claims.length === 1 ? whoSaid(first) : `${claims.length} claims`}>
+        <div className="font-sans">
+          <Rows label={`Claims on ${label}`}>
+            {claims.map((claim) => (
+              <OneClaim key={claim.id} claim={claim} label={label} />
+            ))}
+          </Rows>
+        </div>
+      </Folded>
+    </>
+  )
+}
+
+function OneClaim({ claim, label }: { claim: Claim; label: string }) {
+  const [isAsking, setAsking] = useState(false)
+  const isStruck = Boolean(claim.struckDay)
+  return (
+    <Row
+      end={
+        !isStruck && (
+          <Button
+            tone="quiet"
+            aria-label={`Strike out ${claim.shown} of ${label}`}
+            onClick={() => setAsking(!isAsking)}
+          >
+            Strike out
+          </Button>
+        )
+      }
+      below={isAsking && !isStruck && <Strike claim={claim} onDone={() => setAsking(false)} />}
+    >
+      <span className={isStruck ? 'figure line-through' : 'figure'}>{claim.shown}</span>
+      <span className="text-steel">
+        {whoSaid(claim)}
+        {claim.used ? ' · leaned on' : claim.isImpossible ? ' · no part can have it' : ''}
+      </span>
+      {isStruck && (
+        <span className="text-steel">
+          struck out {claim.struckDay}
+          {claim.struckBy ? ` by ${claim.struckBy}` : ''}: {claim.struckWhy}
+        </span>
+      )}
+    </Row>
+  )
+}
+
+/** Why it is struck out: it is kept, with this. */
+function Strike({ claim, onDone }: { claim: Claim; onDone: () => void }) {
+  const person = usePerson()
+  const [why, setWhy] = useState('')
+  return (
+    <form
+      className="flex items-end gap-2 py-1.5"
+      onSubmit={(event) => {
+        event.preventDefault()
+        void act(
+          () =>
+            call('POST /claims/{id}/strike', {
+              params: { id: claim.id },
+              body: { version: claim.version, why, by: person.name ?? null },
+            }),
+          'Struck out. It is kept, and not used.',
+        ).then((isDone) => isDone && onDone())
+      }}
+    >
+      <Field label="Why">
+        {({ id }) => (
+          <input
+            id={id}
+            value={why}
+            placeholder="a slip, another variant, a worn part"
+            onChange={(event) => setWhy(event.target.value)}
+            className={INPUT}
+          />
+        )}
+      </Field>
+      <Button type="submit">Strike out</Button>
+    </form>
+  )
+}

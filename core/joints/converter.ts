@@ -3,9 +3,9 @@ import { threadDiameter, threadKey } from '../mechanics/thread.ts'
 import { onAutomatic } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { formula, type Limit, less, measure, minus, plus } from './judging/declaration.ts'
-import { a, b } from './judging/read.ts'
-import { BY_HAND, PULL_UP, pullUpTerms } from './pull-up.ts'
+import { bounded, formula, type Limit, less, measure, minus, plus } from './judging/declaration.ts'
+import { a, b, orElse, total } from './judging/read.ts'
+import { BY_HAND, heldTerms, noseTerms, pullUpTerms, shimsFor, shimsWithin } from './pull-up.ts'
 import { type FlangeMatch, matchFlange } from './search/flange-holes.ts'
 import type { Outcome } from './verdict.ts'
 
@@ -119,6 +119,9 @@ const pads: readonly Limit[] = [
   },
 ]
 
+/** A pull-up that shims take up is judged as it will be: they move the converter back. Not known, there are none yet. */
+const SHIMS = { pullUp: orElse(total(pullUpTerms), Number.NaN) }
+
 const nose: readonly Limit[] = [
   {
     id: 'nose-fit',
@@ -137,7 +140,15 @@ const nose: readonly Limit[] = [
     id: 'nose-in',
     label: 'Nose held in the crank bore',
     unit: 'mm',
-    terms: [minus(own.noseTipMm), minus(plate.heightMm)],
+    terms: heldTerms,
+    measure: bounded(
+      SHIMS,
+      (x, shop) => -shimsFor(x.pullUp, shop),
+      (x, pm, shop) => {
+        const [fewest, most] = shimsWithin(x.pullUp - pm.pullUp, x.pullUp + pm.pullUp, shop)
+        return [-most, -fewest]
+      },
+    ),
     window: ['noseInMm', Infinity],
     below: {
       code: BRIDGE,
@@ -150,7 +161,12 @@ const nose: readonly Limit[] = [
     label: 'Nose clear of the bottom',
     unit: 'mm',
     damage: true,
-    terms: [plus(a.converterBore.depthMm), plus(own.noseTipMm), plus(plate.heightMm)],
+    terms: [plus(a.converterBore.depthMm), ...less(noseTerms)],
+    measure: bounded(
+      SHIMS,
+      (x, shop) => shimsFor(x.pullUp, shop),
+      (x, pm, shop) => shimsWithin(x.pullUp - pm.pullUp, x.pullUp + pm.pullUp, shop),
+    ),
     window: ['noseBottomMm', Infinity],
     below: {
       code: BRIDGE,
@@ -188,7 +204,11 @@ const atPump: readonly Limit[] = [
     label: 'Pump lugs engaged after pull-up',
     unit: 'mm',
     damage: true,
-    terms: [plus(pump.lugsMm), ...less(pullUpTerms)],
+    measure: measure(
+      { lugsMm: pump.lugsMm, pullUp: total(pullUpTerms) },
+      (x, shop) => x.lugsMm - (x.pullUp - shimsFor(x.pullUp, shop)),
+      { lugsMm: 1, pullUp: -1 },
+    ),
     window: ['lugsMm', Infinity],
     below: {
       code: BRIDGE,
@@ -209,8 +229,9 @@ const atPump: readonly Limit[] = [
 ]
 
 /**
- * Joint 8: converter between flexplate, crank and pump. Damage limits: pull-up, lugs, nose clear of the bottom.
- * Pads are bolted back by the pull-up, so the nose goes into the crank by its stand ahead of the pads less h.
+ * Joint 8: converter between flexplate, crank and pump. Damage limits: lugs, nose clear of the bottom; the
+ * pull-up is decided in depth. Pads are bolted back by it, so the nose goes into the crank by its stand ahead of the pads
+ * less h and the spacers.
  */
 export const converter: Joint = {
   id: 'converter',
@@ -222,10 +243,9 @@ export const converter: Joint = {
   strip: 'meeting',
   drawing: 'stacks',
   decides:
-    'Pull-up both ways from two depths before mating; nose and lugs after it; pads, bolts, splines of turbine and stator, hub, stall.',
+    'Nose and lugs after the pull-up, which depth decides; pads, bolts, splines of turbine and stator, hub, stall.',
   applies: onAutomatic,
   limits: [
-    PULL_UP,
     ...pads,
     ...nose,
     ...atPump,
@@ -252,7 +272,6 @@ export const converter: Joint = {
   ],
   cautions: [BY_HAND],
   cures: {
-    plate: 'face',
     spacer: 'flange',
     flexplate: 'flange',
     converter: 'instead',

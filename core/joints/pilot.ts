@@ -2,22 +2,39 @@ import { locatedFit } from '../fasteners/bolt-set.ts'
 import { onManual } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
-import { formula, type Limit, minus, plus } from './judging/declaration.ts'
+import { type Formula, formula, type Limit, minus, plus } from './judging/declaration.ts'
 import { a, aside, b } from './judging/read.ts'
 import type { Outcome } from './verdict.ts'
 
 const PIECE = ['pilot'] as const
 const open: Outcome = {
   code: WORK,
-  words: 'Too tight: open it to size',
+  words: 'The nose is too tight in the bush: open it to size',
   task: {
     id: 'open-pilot',
-    words: 'Open the pilot piece to its running clearance; a bush closes up when pressed',
+    words: 'Open the bush to its running clearance; it closes up when pressed',
     hours: 1,
     skills: ['machine'],
     reversible: false,
   },
 }
+const turnDown: Outcome = {
+  code: WORK,
+  words: 'The bush is too tight in its bore: turn its outside down',
+  task: {
+    id: 'turn-pilot',
+    words: 'Turn the outside of the bush down to its press fit',
+    hours: 0.7,
+    skills: ['machine'],
+    reversible: false,
+  },
+}
+/** A bearing's races are hard and its sizes are not altered. */
+const tight = (words: string): Outcome => ({ code: BRIDGE, words, pieces: PIECE })
+const isBearing: Formula<boolean> = formula(
+  { type: aside(b.pilotPiece.type) },
+  ({ type }) => type === 'bearing',
+)
 const finish: Outcome = {
   code: WORK,
   words: 'The crank is not bored for a pilot',
@@ -57,7 +74,6 @@ const nose: Limit = {
   unit: 'mm',
   names: [piece.type],
   terms: [plus(piece.boreMm), minus(b.inputShaft.noseMm)],
-  below: open,
   above: loose,
 }
 
@@ -92,11 +108,13 @@ export const pilot: Joint = {
       ...nose,
       when: formula(type, ({ type }) => type === 'bearing'),
       window: [0, 'bearingClearMm'],
+      below: tight('The nose is too tight for the bearing: another bearing'),
     },
     {
       ...nose,
       when: formula(type, ({ type }) => type !== 'bearing' && type !== 'none'),
       window: ['bushClearLowMm', 'bushClearHighMm'],
+      below: open,
     },
     {
       id: 'press',
@@ -106,7 +124,13 @@ export const pilot: Joint = {
       terms: [plus(piece.outerMm), minus(a.pilotBore.boreMm)],
       window: ['pressLowMm', 'pressHighMm'],
       below: falls,
-      above: open,
+      above: [
+        {
+          when: isBearing,
+          becomes: tight('The bearing is too large for its bore: another bearing'),
+        },
+        { becomes: turnDown },
+      ],
     },
   ],
   cures: { pilot: 'pilot' },

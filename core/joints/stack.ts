@@ -4,11 +4,11 @@ import { a, b, kept, plates, setBack, spacers, type Term, where } from './judgin
 /** F, where the wheel's face sits: the flange with its spacers. */
 export const flange: readonly Term[] = [plus(a.crankFlange.proudMm), plus(spacers)]
 
-/** Where the pilot bore's lengths start: the block face, or F where a spacer or wheel carries it. */
-export const boreDatum: readonly Term[] = flange.map(({ sign, of }) => ({
-  sign,
-  of: where(a.pilotBore.slot, 'flange', of),
-}))
+/** Where the pilot bore's lengths start: the block face, F where the wheel carries it, a spacer's own front face. */
+export const boreDatum: readonly Term[] = [
+  ...flange.map(({ sign, of }) => ({ sign, of: where(a.pilotBore.slot, 'flange', of) })),
+  plus(where(a.pilotBore.slot, 'spacer', a.crankFlange.proudMm)),
+]
 
 /** Where the driveline is kept, the vehicle's x = 0 along the train follows from the gearbox on its crossmember. */
 export const keptOrigin: readonly Term[] = [

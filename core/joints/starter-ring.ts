@@ -1,9 +1,9 @@
-import { moduleOf, pitchCentres, starterTurns, type Turns } from '../mechanics/gear.ts'
+import { moduleOf, outerOf, pitchCentres, starterTurns, type Turns } from '../mechanics/gear.ts'
 import { always } from './always.ts'
 import { BRIDGE, CLASH } from './code.ts'
 import type { Joint } from './joint.ts'
-import { formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
-import { a, aside, b } from './judging/read.ts'
+import { computed, formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
+import { a, aside, b, either } from './judging/read.ts'
 import type { Outcome } from './verdict.ts'
 
 const starter = (words: Outcome['words']): Outcome => ({ code: BRIDGE, words, pieces: ['starter'] })
@@ -28,6 +28,14 @@ const seats = [
   { seat: a.starterSeat, isOn: (mount: string | null) => mount === 'block' },
   { seat: b.starterSeat, isOn: (mount: string | null) => mount !== 'block' },
 ]
+/** As measured, else that of a full-depth pinion. */
+const pinionMm = either(
+  motor.outerMm,
+  computed({ moduleMm: motor.moduleMm, teeth: motor.teeth }, (x) => outerOf(x.moduleMm, x.teeth), {
+    moduleMm: 1,
+    teeth: 1,
+  }),
+)
 const mesh = seats.map(
   ({ seat, isOn }): Limit => ({
     id: 'starter-mesh',
@@ -37,13 +45,9 @@ const mesh = seats.map(
     names: [motor.mount],
     terms: [plus(seat.axisMm)],
     measure: measure(
-      { moduleMm: motor.moduleMm, ringTeeth: ring.teeth, teeth: motor.teeth },
-      (x) => -pitchCentres(x.moduleMm, x.ringTeeth, x.teeth),
-      {
-        moduleMm: -1,
-        ringTeeth: -1,
-        teeth: -1,
-      },
+      { ringMm: ring.outerMm, pinionMm, moduleMm: motor.moduleMm },
+      (x) => -pitchCentres(x.ringMm, x.pinionMm, x.moduleMm),
+      { ringMm: -1, pinionMm: -1, moduleMm: 1 },
     ),
     window: ['meshLowMm', 'meshHighMm'],
     below: {

@@ -52,7 +52,7 @@ export const TOLERANCES = {
   clutchReserve: { value: 1.2, words: 'Clutch capacity over engine peak, least', unit: '' },
   releaseLoss: { value: 0.85, words: 'Share of pedal travel that arrives', unit: '' },
   wearReserveMm: { value: 3, words: 'Slave stroke kept for wear', unit: 'mm' },
-  moduleMm: { value: 0.06, words: 'Modules of two gears may differ by', unit: 'mm' },
+  moduleMm: { value: 0.02, words: 'Modules of two gears may differ by', unit: 'mm' },
   meshLowMm: { value: 0.1, words: 'Starter axis beyond pitch contact, least', unit: 'mm' },
   meshHighMm: { value: 1, words: 'Starter axis beyond pitch contact, greatest', unit: 'mm' },
   couplingMm: { value: 25, words: 'Gearbox shaft held in the transfer case, least', unit: 'mm' },

@@ -16,6 +16,7 @@ const BASES = {
   automatic: { ratios: { type: 'automatic', stall: 2.1 } },
   transaxle: { ratios: { finalDrive: 3.9 } },
 } as const satisfies Record<string, Changes>
+const OF_LIMIT: Readonly<Record<string, Changes>> = { 'depth pull-up': BASES.automatic }
 const OF_JOINT: Readonly<Record<string, Changes>> = {
   converter: BASES.automatic,
   'load-signal': BASES.automatic,
@@ -74,8 +75,8 @@ const WINDOWS: readonly Window[] = [
   window('clutch-disc', 'hub-length', 'input-shaft', 'splineEndMm', 1, 60),
   window('clutch-disc', 'carrier', 'disc-hub', 'carrierMm', -1, 20),
   window('clutch-disc', 'carrier', 'flywheel', 'clutchFaceMm', 1, 20),
-  window('converter', 'pull-up', 'pump', 'padMm', 1, 8),
-  window('converter', 'pull-up', 'crank-flange', 'proudMm', -1, 8),
+  window('depth', 'pull-up', 'pump', 'padMm', 1, 8),
+  window('depth', 'pull-up', 'crank-flange', 'proudMm', -1, 8),
   window('converter', 'pads-equal', 'pump', 'padSpreadMm', 1, 2),
   window('converter', 'pad-circle', 'flex-pads', 'circleMm', 1, 2),
   window('converter', 'pad-reach', 'flex-pads', 'boltMm', 1, 9),
@@ -132,8 +133,8 @@ const WINDOWS: readonly Window[] = [
 const STEPS = 25
 const nominal = ({ port, field }: Window): number =>
   Number((AGREEING as unknown as Record<string, Record<string, number>>)[port]![field])
-const changed = ({ joint, port, field }: Window, value: number | undefined): Changes => {
-  const base = (OF_JOINT[joint] ?? {}) as Record<string, object>
+const changed = ({ joint, limit, port, field }: Window, value: number | undefined): Changes => {
+  const base = (OF_LIMIT[`${joint} ${limit}`] ?? OF_JOINT[joint] ?? {}) as Record<string, object>
   return { ...base, [port]: { ...base[port], [field]: value } }
 }
 const limitAt = (one: Window, value: number | undefined, pm = 0): LimitRecord | undefined =>

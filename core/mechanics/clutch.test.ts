@@ -1,6 +1,6 @@
 import { expect, test } from 'vitest'
 import { clutchCapacity, pistonArea, releaseTravel, slaveStroke } from './clutch.ts'
-import { moduleOf, pitchCentres, starterTurns } from './gear.ts'
+import { moduleOf, outerOf, pitchCentres, starterTurns } from './gear.ts'
 
 // Shigley, uniform wear, T = n·µ·F·(ro + ri)/2: by hand 2 × 0.3 × 5,000 N × 0.0875 m.
 test('clutch capacity by uniform wear', () => {
@@ -24,7 +24,8 @@ test('pedal to bearing: half the fork ratio doubles the travel', () => {
 
 test('module from the outer Ø, and centres at pitch contact', () => {
   expect(moduleOf(284.48, 110)).toBeCloseTo(2.54)
-  expect(pitchCentres(2.54, 110, 9)).toBeCloseTo(151.13)
+  expect(outerOf(2.54, 9)).toBeCloseTo(27.94)
+  expect(pitchCentres(284.48, 27.94, 2.54)).toBeCloseTo(151.13)
 })
 
 // Common practice, no published source: an engine that turns counter-clockwise seen from the gearbox takes a clockwise starter from the engine side.

@@ -3,9 +3,12 @@
 /** Module from the outer Ø: Ø/(z + 2), mm. */
 export const moduleOf = (outerMm: number, teeth: number): number => outerMm / (teeth + 2)
 
-/** Centre distance at pitch contact, mm. */
-export const pitchCentres = (moduleMm: number, teeth: number, otherTeeth: number): number =>
-  (moduleMm * (teeth + otherTeeth)) / 2
+/** Outer Ø of a full-depth gear, mm. */
+export const outerOf = (moduleMm: number, teeth: number): number => moduleMm * (teeth + 2)
+
+/** Centre distance at pitch contact of two gears by their outer Ø: each addendum is one module, mm. */
+export const pitchCentres = (outerMm: number, otherOuterMm: number, moduleMm: number): number =>
+  (outerMm + otherOuterMm) / 2 - 2 * moduleMm
 
 export type Turns = 'clockwise' | 'counter-clockwise'
 const other = (turns: Turns): Turns => (turns === 'clockwise' ? 'counter-clockwise' : 'clockwise')

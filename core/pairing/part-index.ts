@@ -22,6 +22,7 @@ export interface PartIndex {
   readonly flangeBolts: Compiled<'flange-bolts'>
   /** The bore, where this part carries one. */
   readonly pilotBore: Compiled<'pilot-bore'> | null
+  readonly converterBore: Compiled<'converter-bore'> | null
   readonly ratings: readonly Compiled<'ratings'>[]
   /** Every other port with the place it takes on a side. */
   readonly placed: readonly { readonly slot: Slot; readonly port: AnyPort }[]
@@ -60,6 +61,7 @@ function build(part: CompiledPart): PartIndex {
     flywheel: first('flywheel') ?? PORT_KINDS.flywheel.missing,
     flangeBolts: first('flange-bolts') ?? PORT_KINDS['flange-bolts'].missing,
     pilotBore: first('pilot-bore') ?? null,
+    converterBore: first('converter-bore') ?? null,
     ratings: portsOf(part, 'ratings'),
     placed: [...placed].map(([slot, port]) => ({ slot, port })),
   }

@@ -87,7 +87,8 @@ export function assemble(train: Train): Assembly {
   }
 
   const engine = indexOf(train.engine)
-  a.pilotBore = boreOf(engine, spacers, wheel)
+  a.pilotBore = boreOf('pilotBore', spacers, wheel) ?? engine.pilotBore ?? emptySide().pilotBore
+  a.converterBore = boreOf('converterBore', spacers, wheel) ?? a.converterBore
   const box = indexOf(train.transmission)
 
   // Without plates or spacers between, faces and flanges meet directly: one meeting serves every joint.
@@ -182,17 +183,19 @@ function place(side: Side, index: PartIndex): void {
     side.ratings = side.ratings.length === 0 ? index.ratings : [...side.ratings, ...index.ratings]
 }
 
-/** The bore that takes the pilot piece: a spacer's or wheel's own before the crank's. */
-function boreOf(
-  engine: PartIndex,
+/** A bore that the wheel or a spacer carries on, the one nearest the gearbox, in the slot that says from where its lengths are told; null where the crank's is used. */
+function boreOf<K extends 'pilotBore' | 'converterBore'>(
+  kind: K,
   spacers: readonly CompiledPart[],
   wheel: CompiledPart | undefined,
-): Side['pilotBore'] {
-  for (const spacer of spacers) {
-    const bore = indexOf(spacer).pilotBore
-    if (bore) return bore
+): NonNullable<PartIndex[K]> | null {
+  const wheels = wheel && indexOf(wheel)[kind]
+  if (wheels) return { ...wheels, slot: 'flange' }
+  for (const spacer of spacers.toReversed()) {
+    const own = indexOf(spacer)[kind]
+    if (own) return { ...own, slot: 'spacer' }
   }
-  return (wheel && indexOf(wheel).pilotBore) ?? engine.pilotBore ?? emptySide().pilotBore
+  return null
 }
 
 /** Engine face – plate – … – bell. A plate without a pattern, a thin separator, adds thickness and is passed over. */

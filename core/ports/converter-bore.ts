@@ -1,7 +1,10 @@
 import { length } from './field.ts'
 import { definePort } from './port.ts'
 
-/** The bore of the crank that centres the converter's nose; depth from the flange face. */
+/**
+ * The bore that centres the converter's nose: the crank's, or slot `flange` or `spacer` where the wheel or a spacer
+ * carries it on; depth ahead of the crank's flange, or of that part's own front face.
+ */
 export const converterBore = definePort({
   kind: 'converter-bore',
   title: 'Converter bore in the crank',

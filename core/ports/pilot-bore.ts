@@ -2,8 +2,8 @@ import { flag, length } from './field.ts'
 import { definePort } from './port.ts'
 
 /**
- * The bore that takes the pilot piece. Slot `crank`: lengths from the block face;
- * slot `flange`: carried by a spacer or flywheel, lengths from the flange face F. + rearward.
+ * The bore that takes the pilot piece. Slot `crank`: lengths from the block face; carried by a wheel (slot `flange`) or a
+ * spacer (slot `spacer`): from that part's own front face. + rearward.
  */
 export const pilotBore = definePort({
   kind: 'pilot-bore',

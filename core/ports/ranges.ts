@@ -68,7 +68,13 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     headTallMm: above(100),
   },
   ring: { nearMm: DEPTH, widthMm: above(100), teeth: count(400), outerMm: DISC },
-  starter: { pinionMm: DEPTH, throwMm: above(100), teeth: count(40), moduleMm: above(12) },
+  starter: {
+    pinionMm: DEPTH,
+    throwMm: above(100),
+    teeth: count(40),
+    moduleMm: above(12),
+    outerMm: SMALL,
+  },
   'pilot-bore': { boreMm: SMALL, mouthMm: DEPTH, bottomMm: DEPTH },
   'pilot-piece': { outerMm: SMALL, boreMm: SMALL, widthMm: SMALL, depthMm: either(300) },
   'input-shaft': {

@@ -13,6 +13,7 @@ export const starter = definePort({
     way: word('Pinion moves', ['rearward', 'forward']),
     turns: word('Turns, looking at the pinion', ['clockwise', 'counter-clockwise']),
     teeth: exact('Pinion teeth', '', { minutes: 3 }),
-    moduleMm: exact('Module of the pinion', 'mm', { methods: ['caliper'] }),
+    moduleMm: exact('Module of the pinion, 25.4 / DP', 'mm', { methods: ['caliper'] }),
+    outerMm: length('Outer Ø of the pinion', { methods: ['caliper'], minutes: 3 }),
   },
 })

@@ -67,6 +67,8 @@ export type Gate =
       readonly slot: Slot
       readonly head: Head
       readonly is: string | boolean
+      /** Holds where it is anything else. */
+      readonly isNot?: true
     }
   | { readonly shop: (shop: Shop) => boolean }
 
@@ -148,6 +150,21 @@ export const where = <T>(
   if (source.at !== 'head')
     throw new TypeError('A gate looks at whether a port is named, present, or at its slot.')
   return gated(read, { side: source.side, slot: source.slot, head: source.head, is }, absent)
+}
+/** Read only where a port is not as said; elsewhere it is `absent`, 0 unless stated, and not there. */
+export const unless = <T>(
+  { source }: Read<boolean> | Read<string>,
+  is: string | boolean,
+  read: Read<T>,
+  absent?: T,
+): Read<T> => {
+  if (source.at !== 'head')
+    throw new TypeError('A gate looks at whether a port is named, present, or at its slot.')
+  return gated(
+    read,
+    { side: source.side, slot: source.slot, head: source.head, is, isNot: true },
+    absent,
+  )
 }
 /** Read only where a word is one of these. */
 export const whereSaid = <T>(

@@ -78,7 +78,11 @@ function isThere({ only }: Read, scene: Scene): boolean {
       if (!gate.shop(scene.shop)) return false
     } else if ('word' in gate) {
       if (!gate.in.includes(lookUp(gate.word, scene).v)) return false
-    } else if (headOf(portAt(scene, gate.side, gate.slot), gate.head) !== gate.is) return false
+    } else if (
+      (headOf(portAt(scene, gate.side, gate.slot), gate.head) === gate.is) ===
+      (gate.isNot === true)
+    )
+      return false
   }
   return true
 }

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { isTimeZone } from '../core/day.ts'
+import { markingFault } from '../core/mechanics/tyre.ts'
 import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
@@ -223,7 +224,15 @@ export const startInput = z.strictObject({
   name,
   currency: currencySchema,
   recipient: chosenPart,
-  tyre: z.string().trim().max(40).nullish(),
+  tyre: z
+    .string()
+    .trim()
+    .max(40)
+    .superRefine((marking, ctx) => {
+      const fault = markingFault(marking)
+      if (fault) ctx.addIssue({ code: 'custom', message: fault })
+    })
+    .nullish(),
   massKg: z
     .number()
     .positive('A mass is more than 0.')

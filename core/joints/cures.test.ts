@@ -8,7 +8,7 @@ test.each(JOINTS.map((joint) => [joint.id, joint] as const))(
   (_, joint) => {
     const pieces = joint.limits.flatMap(({ below, above, otherwise }) =>
       [below, above, otherwise].flatMap((step) =>
-        stepsOf(step).flatMap(({ becomes }) => becomes.pieces ?? []),
+        stepsOf(step).flatMap(({ becomes }) => becomes?.pieces ?? []),
       ),
     )
     expect([...new Set(pieces)].sort()).toEqual(Object.keys(joint.cures).sort())

@@ -50,7 +50,16 @@ const BASES = {
     ratings: { reference: 'axle', torqueNm: 40_000 },
     axle: { ladenKg: 90_000 },
   },
-  'capped by grip': { ratings: { reference: 'output', torqueNm: 900 }, axle: { ladenKg: 300 } },
+  'capped by grip': {
+    ratings: { reference: 'output', torqueNm: 900 },
+    axle: { ladenKg: 200 },
+    'front-axle': { ladenKg: 100 },
+  },
+  'capped at the axle': {
+    ratings: { reference: 'axle', torqueNm: 3000 },
+    axle: { ladenKg: 300, transferKg: 60 },
+    tyre: { loadedMm: 310 },
+  },
   transaxle: { ratios: { finalDrive: 3.9 } },
   'transaxle, left shorter': { ratios: { finalDrive: 3.9 }, 'side-outputs': { leftMm: 250 } },
   'shallow case': { 'transfer-input': { depthMm: 26 } },
@@ -670,7 +679,15 @@ export const DIRECTIONS: readonly Direction[] = [
     'torque',
     'torque',
     'capped by grip',
-    '+ ratings.torqueNm, - ratios.gears, + transfer.low, + axle.ratio, - axle.ladenKg',
+    '+ ratings.torqueNm, - ratios.gears, + transfer.low, + axle.ratio, - axle.ladenKg, - front-axle.ladenKg',
+    0,
+    Infinity,
+  ],
+  [
+    'torque',
+    'torque',
+    'capped at the axle',
+    '+ ratings.torqueNm, - ratios.gears, - transfer.low, - axle.ratio, - axle.ladenKg, - axle.transferKg, - tyre.loadedMm',
     0,
     Infinity,
   ],
@@ -1017,6 +1034,14 @@ export const DIRECTIONS: readonly Direction[] = [
   [
     'speedometer',
     'speed-reads',
+    'capped at the axle',
+    '+ speed-drive.perTurn, + axle.ratio, - tyre.loadedMm, - speed-reader.perKm',
+    -0.03,
+    0.03,
+  ],
+  [
+    'speedometer',
+    'speed-reads',
     'rated at the axle, transaxle',
     '+ speed-drive.perTurn, + ratios.finalDrive, - speed-reader.perKm',
     -0.03,
@@ -1130,7 +1155,7 @@ function wordFault(joint: string, id: string, base: Base): string | null {
       if (
         otherWord === undefined ||
         field.claim === null ||
-        (limit.id === 'torque' && (field.at.field === 'marking' || base === 'capped by grip'))
+        (limit.id === 'torque' && (field.at.field === 'marking' || base.startsWith('capped')))
       )
         continue
       const [after] = results(limit, at(scene, field, otherWord))

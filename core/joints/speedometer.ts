@@ -1,9 +1,10 @@
-import { loadedRadius, revsPerKm } from '../mechanics/tyre.ts'
+import { revsPerKm } from '../mechanics/tyre.ts'
 import { whereNamed } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
 import { formula, measure } from './judging/declaration.ts'
 import { aside, b, either } from './judging/read.ts'
+import { tyreRadius } from './tyre-radius.ts'
 import type { Outcome } from './verdict.ts'
 
 const gear: Outcome = {
@@ -24,12 +25,13 @@ const kinds = { drive: aside(drive.type), reader: aside(reader.type) }
 const given = {
   perTurn: drive.perTurn,
   ratio: either(b.ratios.finalDrive, b.axle.ratio),
-  marking: b.tyre.marking,
+  radiusMm: tyreRadius,
 }
-const perKm = (
-  x: { readonly perTurn: number; readonly ratio: number; readonly marking: string | null },
-  rollingFactor: number,
-): number => revsPerKm(2 * loadedRadius(x.marking, rollingFactor)) * x.ratio * x.perTurn
+const perKm = (x: {
+  readonly perTurn: number
+  readonly ratio: number
+  readonly radiusMm: number
+}): number => revsPerKm(2 * x.radiusMm) * x.ratio * x.perTurn
 
 /** Joint 21: speedometer. Turns of the output for a kilometre = tyre turns × axle ratio; times what the drive gives a turn. No damage limits. */
 export const speedometer: Joint = {
@@ -61,11 +63,12 @@ export const speedometer: Joint = {
       label: 'Speedometer errs by',
       unit: '',
       when: formula(kinds, (x) => x.drive === x.reader),
-      measure: measure(
-        { ...given, wanted: reader.perKm },
-        (x, { tolerances }) => perKm(x, tolerances.rollingFactor) / x.wanted - 1,
-        { perTurn: 1, ratio: 1, wanted: -1 },
-      ),
+      measure: measure({ ...given, wanted: reader.perKm }, (x) => perKm(x) / x.wanted - 1, {
+        perTurn: 1,
+        ratio: 1,
+        radiusMm: -1,
+        wanted: -1,
+      }),
       window: ['-speedShare', 'speedShare'],
       below: gear,
       above: gear,
@@ -75,7 +78,7 @@ export const speedometer: Joint = {
     {
       label: 'Given for a kilometre',
       unit: '',
-      of: formula(given, (x, { tolerances }) => perKm(x, tolerances.rollingFactor)),
+      of: formula(given, perKm),
       when: formula(kinds, (x) => x.drive === x.reader),
     },
   ],

@@ -1,9 +1,17 @@
-import { loadedRadius } from '../mechanics/tyre.ts'
 import { missingPort } from '../ports/index.ts'
+import { strength } from '../quantity/grade.ts'
 import { always } from './always.ts'
 import { CLASH } from './code.ts'
 import type { Joint, JointContext } from './joint.ts'
-import { computed, type Each, formula, measure, minus, plus } from './judging/declaration.ts'
+import {
+  computed,
+  type Each,
+  formula,
+  type Limit,
+  measure,
+  minus,
+  plus,
+} from './judging/declaration.ts'
 import {
   a,
   aside,
@@ -13,17 +21,21 @@ import {
   type Read,
   rating,
   type Shop,
+  strongest,
   where,
   whereSaid,
 } from './judging/read.ts'
 import { lookUp } from './judging/scene.ts'
 import type { Side } from './side.ts'
+import { tyreRadius } from './tyre-radius.ts'
+import type { Outcome } from './verdict.ts'
 
 const GRAVITY = 9.80665
 
 /** What lies between the engine and the place a rating is stated at. */
 const BEHIND_BOX = ['output', 'transfer output', 'axle']
 const BEHIND_CASE = ['transfer output', 'axle']
+const BEFORE_AXLE = ['output', 'transfer output']
 const BOXED = ['input shaft', 'turbine', ...BEHIND_BOX]
 const lowRange = where(b.transfer.named, true, b.transfer.low, 1)
 
@@ -45,36 +57,52 @@ const ratioTo = (reference: Read<string | null>): Read<number> =>
     { stall: 1, gears: 1, low: 1, final: 1 },
   )
 
-/** Torque the tyres can hold at a reference behind the gearbox; Infinity where they do not cap or it is not known. */
+/** What an axle gains under acceleration where nobody says; common practice, no published source. */
+const TRANSFER_SHARE = 0.25
+/** At the gearbox's output and the case both axles hold, where both drive; at an axle its own load does. */
+const isBoth = (reference: string | null, isFour: boolean): boolean =>
+  isFour && reference !== 'axle'
+
+/** What the tyres can hold at a reference behind the gearbox leans on these; without load, radius or a ratio there is no cap. */
+const gripReads = (reference: Read<string | null>) => ({
+  radiusMm: whereSaid(reference, BEHIND_BOX, orElse(tyreRadius, Number.NaN), Number.NaN),
+  rearKg: whereSaid(reference, BEHIND_BOX, orElse(b.axle.ladenKg, Number.NaN), Number.NaN),
+  frontKg: whereSaid(
+    reference,
+    BEFORE_AXLE,
+    where(b.frontAxle.named, true, orElse(b.frontAxle.ladenKg, Number.NaN), 0),
+    0,
+  ),
+  transferKg: whereSaid(reference, BEHIND_BOX, orElse(b.axle.transferKg, Number.NaN), Number.NaN),
+  axleRatio: whereSaid(reference, BEFORE_AXLE, orElse(b.axle.ratio, Number.NaN), 1),
+  low: whereSaid(
+    reference,
+    ['output'],
+    where(b.transfer.named, true, orElse(b.transfer.low, Number.NaN), 1),
+    1,
+  ),
+  load: aside(b.axle.load),
+  isFour: aside(b.frontAxle.named),
+  reference: aside(reference),
+})
+
+/** Torque the tyres can hold at a reference behind the gearbox, an upper bound; Infinity where they do not cap or it is not known. */
 const gripAt = (reference: Read<string | null>): Read<number> =>
   computed(
-    {
-      marking: whereSaid(reference, BEHIND_BOX, orElse(b.tyre.marking, null), null),
-      ladenKg: whereSaid(reference, BEHIND_BOX, orElse(b.axle.ladenKg, Number.NaN), Number.NaN),
-      axleRatio: whereSaid(
-        reference,
-        ['output', 'transfer output'],
-        orElse(b.axle.ratio, Number.NaN),
-        1,
-      ),
-      low: whereSaid(
-        reference,
-        ['output'],
-        where(b.transfer.named, true, orElse(b.transfer.low, Number.NaN), 1),
-        1,
-      ),
-    },
-    ({ marking, ladenKg, axleRatio, low }, { tolerances }) => {
+    gripReads(reference),
+    (x, { tolerances }) => {
+      const gained =
+        isBoth(x.reference, x.isFour) || x.load === 'plate'
+          ? 0
+          : Number.isNaN(x.transferKg)
+            ? TRANSFER_SHARE * x.rearKg
+            : x.transferKg
+      const heldKg = x.rearKg + gained + (isBoth(x.reference, x.isFour) ? x.frontKg : 0)
       const grip =
-        (tolerances.friction *
-          ladenKg *
-          GRAVITY *
-          (loadedRadius(marking, tolerances.rollingFactor) / 1000)) /
-        axleRatio /
-        low
+        (tolerances.friction * heldKg * GRAVITY * (x.radiusMm / 1000)) / x.axleRatio / x.low
       return Number.isNaN(grip) ? Infinity : grip
     },
-    { ladenKg: 1, axleRatio: -1, low: -1 },
+    { radiusMm: 1, rearKg: 1, frontKg: 1, transferKg: 1, axleRatio: -1, low: -1 },
   )
 
 function lowest(gears: readonly number[] | null): number {
@@ -112,18 +140,54 @@ const READS = {
   ratio: ratioTo(rating.reference),
   grip: gripAt(rating.reference),
 }
+/** Assumed figures alone clash with nothing: a rating of a type, or an engine and ratios that are all types'. */
+const isAssumed = (x: Readonly<Record<string, number>>, demand: readonly string[]): boolean =>
+  x.rating === ASSUMED ||
+  Math.max(...demand.map((name) => x[name]!).filter((grade) => grade >= 0)) === ASSUMED
+const ASSUMED = strength('assumed')
+
+const RATING_PASSED = 'Rating passed: less engine, or a stronger part'
+/** What is not known of the tyres' hold, where knowing it could lift a clash. */
+const passed: Outcome = {
+  code: CLASH,
+  words: formula(gripReads(rating.reference), (x) => {
+    if (!BEHIND_BOX.includes(x.reference ?? '')) return RATING_PASSED
+    const open = [
+      Number.isNaN(x.rearKg) ? 'laden axle load' : '',
+      isBoth(x.reference, x.isFour) && Number.isNaN(x.frontKg) ? 'laden front axle load' : '',
+      Number.isNaN(x.radiusMm) ? 'tyre' : '',
+      Number.isNaN(x.axleRatio) ? 'axle ratio' : '',
+      Number.isNaN(x.low) ? 'low ratio of the transfer case' : '',
+    ].filter((one) => one !== '')
+    return open.length === 0
+      ? RATING_PASSED
+      : `${RATING_PASSED}. Not known: ${open.join(', ')}. The tyres may hold less than the engine asks, which would lift this`
+  }),
+}
+
 const SPEED = {
   id: 'speed',
-  label: 'Speed margin',
+  label: 'Speed left at {at}',
   unit: 'rpm',
   damage: true,
   terms: [plus(rating.speedRpm), minus(a.engineOutput.redlineRpm)],
   window: [0, Infinity],
-  below: {
-    code: CLASH,
-    words: 'Redline passes the speed rating: a lower limiter, or another part',
-  },
-} as const
+  below: [
+    {
+      when: formula(
+        { rating: strongest(rating.speedRpm), redline: strongest(a.engineOutput.redlineRpm) },
+        (x) => isAssumed(x, ['redline']),
+      ),
+      becomes: null,
+    },
+    {
+      becomes: {
+        code: CLASH,
+        words: 'Redline passes the speed rating: a lower limiter, or another part',
+      },
+    },
+  ],
+} as const satisfies Partial<Limit>
 
 /**
  * Joint 10: engine peak × ratios × use against each rating by its reference, capped by tyre grip behind the gearbox;
@@ -144,7 +208,7 @@ export const torque: Joint = {
   limits: [
     {
       id: 'torque',
-      label: 'Torque margin at the gearbox input',
+      label: 'Torque left at {at}',
       unit: 'N·m',
       damage: true,
       each: onRatings,
@@ -156,7 +220,21 @@ export const torque: Joint = {
         { ratingNm: 1, peakNm: -1, ratio: -1, grip: -1 },
       ),
       window: [0, Infinity],
-      below: { code: CLASH, words: 'Rating passed: less engine, or a stronger part' },
+      below: [
+        {
+          when: formula(
+            {
+              rating: strongest(rating.torqueNm),
+              peak: strongest(a.engineOutput.peakTorqueNm),
+              ratio: strongest(READS.ratio),
+              grip: strongest(READS.grip),
+            },
+            (x) => isAssumed(x, ['peak', 'ratio', 'grip']),
+          ),
+          becomes: null,
+        },
+        { becomes: passed },
+      ],
     },
     { ...SPEED, each: { ratings: (slot) => slot.startsWith('speed'), orMissing: false } },
     {
@@ -166,9 +244,9 @@ export const torque: Joint = {
     },
   ],
   figures: [
-    { label: 'Demand there', unit: 'N·m', each: onRatings, of: formula(READS, demandOf) },
+    { label: 'Demand at {at}', unit: 'N·m', each: onRatings, of: formula(READS, demandOf) },
     {
-      label: 'Capped by tyre grip at',
+      label: 'Tyres hold, at {at}',
       unit: 'N·m',
       each: onRatings,
       of: formula(READS, ({ grip }) => grip),

@@ -94,7 +94,7 @@ describe('tyres', () => {
         fc.integer({ min: 13, max: 20 }),
         (width, aspect, rim) => {
           const of = (w: number, a: number, r: number): number =>
-            loadedRadius(`${w * 10 + 5}/${a * 10}R${r}`, 0.97)
+            loadedRadius(`${w * 10 + 5}/${a * 10}R${r}`, 0.97).mm
           expect(of(width, aspect, rim)).toBeCloseTo(
             ((rim * 25.4 + 2 * (width * 10 + 5) * (aspect / 10)) / 2) * 0.97,
             6,
@@ -110,7 +110,7 @@ describe('tyres', () => {
   test.each(['', 'round', '205/55', 'R16', null])(
     'a marking that cannot be read, %s, is not known, never a guess',
     (marking) => {
-      expect(loadedRadius(marking, 0.97)).toBeNaN()
+      expect(loadedRadius(marking, 0.97).mm).toBeNaN()
     },
   )
 })

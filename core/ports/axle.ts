@@ -1,4 +1,4 @@
-import { exact } from './field.ts'
+import { exact, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The driven axle: ratio and the load it carries laden. */
@@ -9,5 +9,7 @@ export const axle = definePort({
   fields: {
     ratio: exact('Axle ratio', ''),
     ladenKg: exact('Laden axle load or plate rating', 'kg', { methods: ['scale'] }),
+    load: word('That load is', ['weighed', 'plate']),
+    transferKg: exact('Load it gains under acceleration', 'kg'),
   },
 })

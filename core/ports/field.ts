@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { isThread } from '../mechanics/thread.ts'
+import { markingFault } from '../mechanics/tyre.ts'
 import { type Claim, chooseClaim } from '../quantity/claim.ts'
 import { type Grade, strength } from '../quantity/grade.ts'
 import { type MethodId, methodPlusMinus } from '../quantity/methods.ts'
@@ -48,6 +49,8 @@ export interface FieldWords<T> {
   readonly choices?: readonly string[]
   /** What a figure of it can be; outside it, a value is refused where it enters, and never used. */
   readonly range?: Range
+  /** What is wrong with a word, beyond its form; refused where it enters, and never used. */
+  readonly fault?: (value: T) => string | null
   /** Stated by whoever made it, as a limit: a method of measuring says nothing of it. */
   readonly isStated?: true
   /** Named default of the field kind, when neither ± nor method is given. */
@@ -63,9 +66,9 @@ export function faultIn(words: AnyFieldWords, value: unknown): string | null {
   const checked = words.schema.safeParse(value)
   if (!checked.success)
     return `${words.label}: ${checked.error.issues[0]?.message ?? 'cannot be read'}`
-  return canBe(words, checked.data)
-    ? null
-    : `${words.label}: ${rangeWords(words.range!, words.unit)}.`
+  if (words.range && !isPossible(words.range, checked.data))
+    return `${words.label}: ${rangeWords(words.range, words.unit)}.`
+  return words.fault?.(checked.data) ?? null
 }
 
 /** A field's words, whatever it holds: what is typed is read by its type. */
@@ -172,6 +175,12 @@ export const word = (
   ...(choices ? { choices } : {}),
   defaultPm: none,
   differ: same,
+})
+
+/** A tyre by what stands on its side wall. */
+export const marking = (label: string): FieldWords<string | null> => ({
+  ...word(label),
+  fault: (value) => (value === null ? null : markingFault(value)),
 })
 
 /** A thread, kept in one spelling: M10x1.25, 3/8-16, 1/8 NPT. */
@@ -381,8 +390,8 @@ export function compileField<T>(
 }
 
 /** True where a part can have it. */
-export const canBe = ({ range }: AnyFieldWords, value: unknown): boolean =>
-  !range || isPossible(range, value)
+export const canBe = ({ range, fault }: AnyFieldWords, value: unknown): boolean =>
+  (!range || isPossible(range, value)) && (!fault || fault(value) === null)
 
 const NONE: readonly Claim[] = []
 /** Claims of what no part can have, from before that was refused, are kept and never used. */

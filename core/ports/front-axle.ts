@@ -10,6 +10,7 @@ export const frontAxle = definePort({
     side: word('Axle input, seen from behind', ['left', 'right']),
     turns: word('Its input turns', ['as the rear', 'against the rear']),
     ratio: exact('Front axle ratio', ''),
+    ladenKg: exact('Laden front axle load', 'kg', { methods: ['scale'] }),
     shift: word('The vehicle shifts four-wheel drive by', ['lever', 'cable', 'motor', 'vacuum']),
   },
 })

@@ -19,6 +19,8 @@ export function parseTyped(words: FieldWords<any>, typed: string, reading: Readi
   const value = read(words, text, reading)
   if (words.range && !isPossible(words.range, value))
     throw new QuantityError(`${words.label}: ${rangeWords(words.range, words.unit)}.`)
+  const fault = words.fault?.(value) ?? null
+  if (fault !== null) throw new QuantityError(fault)
   return value
 }
 

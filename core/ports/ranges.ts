@@ -126,7 +126,8 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
   ratios: { gears: either(30), finalDrive: RATIO, stall: { least: 1, most: 6 } },
   ratings: { torqueNm: TORQUE, speedRpm: SPEED },
   'original-stack': { flangeMm: DEPTH, platesMm: from0(400), spacersMm: from0(400) },
-  axle: { ratio: RATIO, ladenKg: above(100_000) },
+  axle: { ratio: RATIO, ladenKg: above(100_000), transferKg: from0(50_000) },
+  tyre: { loadedMm: { least: 100, most: 1200 } },
   'engine-pads': {
     alongMm: ALONG,
     belowMm: ASIDE,
@@ -199,7 +200,7 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
   },
   'transfer-input': { splines: SPLINES, majorMm: SMALL, depthMm: above(500), mostMm: above(600) },
   transfer: { frontRatio: above(5), low: above(10) },
-  'front-axle': { ratio: RATIO },
+  'front-axle': { ratio: RATIO, ladenKg: above(100_000) },
   'load-signal': { pullMm: above(300) },
   'load-source': { pullMm: above(300) },
   'take-off-opening': { moduleMm: above(20) },

@@ -1,4 +1,4 @@
-import { word } from './field.ts'
+import { length, marking } from './field.ts'
 import { definePort } from './port.ts'
 
 /** The driven tyre, by its marking. */
@@ -6,5 +6,8 @@ export const tyre = definePort({
   kind: 'tyre',
   title: 'Tyre',
   end: 'gearbox',
-  fields: { marking: word('Tyre marking, such as 205/65R15') },
+  fields: {
+    marking: marking('Tyre marking, such as 205/65R15'),
+    loadedMm: length('Loaded radius, hub to ground', { methods: ['rule'], minutes: 3 }),
+  },
 })

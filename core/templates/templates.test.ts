@@ -182,3 +182,10 @@ test.each([
   const chord = Math.hypot(holes[1]!.x - holes[0]!.x, holes[1]!.y - holes[0]!.y)
   expect(chord / Math.sin(Math.PI / count)).toBeCloseTo(circleMm, 2)
 })
+
+test('types never clash with one another in torque or speed by what is merely assumed of them', () => {
+  const clashing = runs.filter(({ result }) =>
+    result.joints.some(({ joint, bare }) => joint === 'torque' && bare.code === 'clash'),
+  )
+  expect(clashing.map(({ train }) => [train.engine.name, train.transmission.name])).toEqual([])
+})

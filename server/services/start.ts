@@ -27,7 +27,7 @@ export async function startBuild(store: Store, input: Start): Promise<RowOf<'bui
   return store.transaction(async (tx) => {
     const recipient = await pick(tx, input.recipient, 'vehicle', null)
     if (recipient && input.tyre)
-      await say(tx, recipient, 'tyre/main', 'marking', input.tyre.toUpperCase().replace(/\s/g, ''))
+      await say(tx, recipient, 'tyre/main', 'marking', input.tyre.toUpperCase())
     if (recipient && input.massKg) {
       const row = await tx.get('part', recipient)
       await tx.update('part', row.id, row.version, { massG: Math.round(input.massKg * 1000) })

@@ -55,8 +55,12 @@ export const computed = <const R extends Reads>(
   reads: R,
   of: (x: Values<R>, shop: Shop) => number,
   sense: Sense<R>,
+  open?: (x: Values<R>, shop: Shop) => readonly [number, number],
 ): Read<number> => ({
-  source: { at: 'computed', measure: { reads, of, sense: sense as never } },
+  source: {
+    at: 'computed',
+    measure: { reads, of, sense: sense as never, ...(open ? { open } : {}) },
+  },
 })
 /** A number that gives its own ends. */
 export const bounded = <const R extends Reads>(
@@ -81,7 +85,8 @@ export interface Step {
   readonly when?: Formula<boolean>
   /** Asked only once the limit is missed: unknown, the limit is not measured. */
   readonly ask?: Read<boolean | null>
-  readonly becomes: Outcome
+  /** Null where what is known proves nothing either way: it is not measured. */
+  readonly becomes: Outcome | null
 }
 
 /** Repeats a limit: over the ratings found (or the one nobody stated), or over the entries of a list. */
@@ -96,6 +101,7 @@ export type Each =
 /** One limit, declared once: everything that is asked, judged, drawn and tested of it comes from here. */
 export interface Limit {
   readonly id: string
+  /** `{at}` is filled with where it is judged, of what repeats. */
   readonly label: string
   readonly unit: string
   /** Judged at worst case; an unknown ± straddles. */

@@ -41,7 +41,7 @@ export function describeJoint(joint: Joint): JointDescription {
   const limits = new Map(
     joint.limits.map(({ id, label, unit, damage }) => [
       id,
-      { id, label, unit, damage: damage ?? false },
+      { id, label: label.replace('{at}', 'each'), unit, damage: damage ?? false },
     ]),
   )
   const fields = new Map<string, JointField>()

@@ -42,6 +42,7 @@ function gather(joint: Joint): JointInputs {
         return
       case 'item':
       case 'known':
+      case 'strongest':
         read(source.of)
         return
       case 'sum':

@@ -35,6 +35,7 @@ export function ownerOf(scene: Scene, isEngines: (part: string) => boolean): Own
         return by(scene.each!.part)
       case 'item':
       case 'known':
+      case 'strongest':
         return read(source.of)
       case 'computed':
         return Object.values(source.measure.reads).map(read).reduce(together)

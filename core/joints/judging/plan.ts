@@ -37,6 +37,8 @@ export interface Result extends Measured {
   agreed: boolean
   outside: boolean
   straddles: boolean
+  /** Outside, but by what proves nothing. */
+  isUnproved: boolean
   code: number
   weakest: number
   outcome: Outcome | null
@@ -50,6 +52,7 @@ export const blankResult = (): Result => ({
   agreed: false,
   outside: false,
   straddles: false,
+  isUnproved: false,
   code: FITS,
   weakest: NO_GRADE,
   outcome: null,
@@ -273,7 +276,7 @@ export class Plan {
         miss <=
           (typeof step.within === 'number' ? step.within : shop.tolerances[step.within]) + SLACK
       )
-        return step.becomes.code
+        return step.becomes?.code ?? UNMEASURED
     throw new Error(`The limit "${this.limit.id}" has no step for a miss of ${miss}.`)
   }
 
@@ -284,7 +287,7 @@ export class Plan {
     if (!out.isStated) return out
     out.asked.length = 0
     out.weakest = Math.min(one.weakest, other.weakest)
-    out.agreed = out.outside = out.straddles = false
+    out.agreed = out.outside = out.straddles = out.isUnproved = false
     out.outcome = null
     out.code = UNMEASURED
     out.value = out.down = out.up = out.low = out.high = Number.NaN
@@ -418,6 +421,11 @@ export class Plan {
         }
         if (input.grade < out.weakest) out.weakest = input.grade
         if (input.v !== true) continue
+      }
+      if (step.becomes === null) {
+        out.isUnproved = true
+        out.code = UNMEASURED
+        return
       }
       out.outcome = step.becomes
       out.code = out.outcome.code

@@ -29,6 +29,8 @@ export type Source =
   /** Worked out of other reads: a figure several limits lean on. */
   | { readonly at: 'computed'; readonly measure: Computed }
   | { readonly at: 'known'; readonly of: Read }
+  /** Strength of the strongest evidence it leans on; −1 where nothing of it is known. */
+  | { readonly at: 'strongest'; readonly of: Read }
   /** The first where it is known, else the second. */
   | { readonly at: 'either'; readonly one: Read; readonly other: Read }
 
@@ -51,6 +53,8 @@ export interface Computed {
   readonly reads: Readonly<Record<string, Read>>
   readonly of: (x: any, shop: Shop) => number
   readonly sense: Readonly<Record<string, 1 | -1 | 0>>
+  /** Where a word leaves a figure open: its own least and greatest, beside what its numbers add. */
+  readonly open?: (x: any, shop: Shop) => readonly [number, number]
 }
 
 /** One signed length of a sum. */
@@ -123,6 +127,11 @@ export const total = (terms: readonly Term[]): Read<number> => ({ source: { at: 
 
 /** Whether a field is known. */
 export const known = (of: Read): Read<boolean> => ({ source: { at: 'known', of }, isAside: true })
+/** How strong the strongest evidence is that a read leans on; −1 where nothing of it is known. */
+export const strongest = (of: Read): Read<number> => ({
+  source: { at: 'strongest', of },
+  isAside: true,
+})
 /** The first where it is known, else the second. */
 export const either = <T>(one: Read<T>, other: Read<T>): Read<T> => ({
   source: { at: 'either', one, other },
@@ -198,6 +207,7 @@ export function fieldsRead({
     case 'either':
       return [...fieldsRead(source.one), ...fieldsRead(source.other)]
     case 'known':
+    case 'strongest':
     case 'head':
       return []
   }

@@ -1,5 +1,5 @@
 import type { Field } from '../../ports/field.ts'
-import { GRADES, type Grade } from '../../quantity/grade.ts'
+import { GRADES, type Grade, strength } from '../../quantity/grade.ts'
 import { METHODS } from '../../quantity/methods.ts'
 import { CODES, type Code, FITS, UNMEASURED } from '../code.ts'
 import type { Joint } from '../joint.ts'
@@ -49,7 +49,8 @@ export class Recorder {
       }
     }
     for (const figure of joint.figures ?? [])
-      for (const instance of instancesOf(figure, scene)) this.#show(figure, instance.scene)
+      for (const instance of instancesOf(figure, scene))
+        this.#show(figure, instance.scene, instance.at)
     for (const caution of joint.cautions ?? []) this.#warn(caution, scene)
     return true
   }
@@ -89,8 +90,9 @@ export class Recorder {
     const isMeasured = result.isKnown && !Number.isNaN(result.value)
     const pm = isMeasured ? plusMinusOf(result) : Number.NaN
     if (isMeasured && !limit.damage && !isClose(limit, pm, scene))
-      this.#cautions.add(`${limit.label}: judged at the value given; its ± is not known.`)
+      this.#cautions.add(`${labelOf(limit, at)}: judged at the value given; its ± is not known.`)
     if (result.straddles) for (const field of looseFields(limit, scene)) this.#miss(field)
+    if (result.isUnproved) for (const field of inputs) if (isAssumed(field)) this.#miss(field)
     const { outcome } = result
     const terms: TermRecord[] = []
     for (const { sign, of } of limit.terms ?? [])
@@ -98,7 +100,7 @@ export class Recorder {
     const { value, down, up, low, high, lowMost, highLeast } = result
     this.#limits.push({
       id: limit.id,
-      label: limit.label,
+      label: labelOf(limit, at),
       at,
       unit: limit.unit,
       terms,
@@ -142,6 +144,8 @@ export class Recorder {
         ? `Not known: ${[...new Set(unknown.map((f) => `${f.at.partName}, ${lower(f.at.words.label)}`))].join('; ')}`
         : 'Not known'
     }
+    if (result.isUnproved)
+      return 'Passed by assumed figures alone: measured or looked up they may agree'
     if (result.straddles)
       return Number.isFinite(pm)
         ? `Known only to ± ${round(pm)} ${limit.unit}: measure closer`
@@ -160,7 +164,7 @@ export class Recorder {
     }
   }
 
-  #show({ label, unit, of, when }: Figure, scene: Scene): void {
+  #show({ label, unit, of, when }: Figure, scene: Scene, at: string | undefined): void {
     const inputs = Object.values(of.reads).flatMap((read) =>
       read.isAside ? [] : [lookUp(read, scene)],
     )
@@ -168,7 +172,7 @@ export class Recorder {
     const value = workOut(of, scene)
     if (typeof value !== 'number' || Number.isFinite(value))
       this.#shown.push({
-        label,
+        label: labelOf({ label }, at),
         value,
         unit: typeof unit === 'string' ? unit : workOut(unit, scene),
       })
@@ -203,6 +207,12 @@ const isOptional = (limit: Limit, field: Field<unknown>, scene: Scene): boolean 
   readsOf(limit).needed.some(
     (read: Read) => 'else' in read && fieldsOf(read, scene).includes(field),
   )
+
+/** A label with where it is judged. */
+const labelOf = ({ label }: Pick<Limit, 'label'>, at: string | undefined): string =>
+  label.replace('{at}', at ?? '?')
+const isAssumed = ({ grade, claim }: Field<unknown>): boolean =>
+  claim !== null && grade === strength('assumed')
 
 const NO_PIECES: readonly string[] = []
 const rootOfSquares = (deviations: readonly number[]): number =>

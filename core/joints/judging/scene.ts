@@ -112,6 +112,13 @@ function raw({ source }: Read, scene: Scene, share?: Share): Input {
       return totalOf(source.terms, scene, share)
     case 'known':
       return lookUp(source.of, scene).claim === null ? FALSE : TRUE
+    case 'strongest':
+      return plain(
+        leavesOf(source.of, scene).reduce(
+          (most, { grade, claim }) => (claim === null ? most : Math.max(most, grade)),
+          -1,
+        ),
+      )
     case 'computed':
       return computed(source.measure, scene)
     case 'either': {
@@ -135,7 +142,7 @@ function sumOf(fields: readonly Field<number>[]): Input {
 }
 
 /** A computed value with every input at its bad end, either way. */
-function computed({ reads, of, sense }: Computed, scene: Scene): Input {
+function computed({ reads, of, sense, open }: Computed, scene: Scene): Input {
   const x: Record<string, unknown> = {}
   const low: Record<string, unknown> = {}
   const high: Record<string, unknown> = {}
@@ -153,7 +160,9 @@ function computed({ reads, of, sense }: Computed, scene: Scene): Input {
     if (input.grade >= 0 && input.grade < grade) grade = input.grade
   }
   const v = of(x, scene.shop)
-  const ends = [of(low, scene.shop), of(high, scene.shop)] as const
+  const ends = open
+    ? ([open(low, scene.shop)[0], open(high, scene.shop)[1]] as const)
+    : ([of(low, scene.shop), of(high, scene.shop)] as const)
   return { v, pm: Math.max(v - ends[0], ends[1] - v), grade, claim, ends }
 }
 
@@ -196,8 +205,10 @@ export function leavesOf(read: Read, scene: Scene, share?: Share): readonly Fiel
     case 'each':
       return source.field === 'slot' ? [] : [fieldOf(scene.each!, source.field)]
     case 'item':
+      return leavesOf(source.of, scene)
     case 'known':
-      return source.at === 'known' && share === undefined ? [] : leavesOf(source.of, scene)
+    case 'strongest':
+      return share === undefined ? [] : leavesOf(source.of, scene)
     case 'stack':
       return stackFields(scene, source.kind, source.field, share)
     case 'sum':
@@ -205,7 +216,9 @@ export function leavesOf(read: Read, scene: Scene, share?: Share): readonly Fiel
         share && !share.has(of) ? [] : leavesOf(of, scene, share),
       )
     case 'computed':
-      return Object.values(source.measure.reads).flatMap((one) => leavesOf(one, scene, share))
+      return Object.values(source.measure.reads).flatMap((one) =>
+        one.isAside && share === undefined ? [] : leavesOf(one, scene, share),
+      )
     case 'either':
       return leavesOf(lookUp(source.one, scene).claim === null ? source.other : source.one, scene)
     case 'head':

@@ -1,4 +1,5 @@
 import { boltSet, locatedFit } from '../fasteners/bolt-set.ts'
+import { headCovers } from '../fasteners/head.ts'
 import { clutchCapacity } from '../mechanics/clutch.ts'
 import { threadDiameter } from '../mechanics/thread.ts'
 import { onManual } from './always.ts'
@@ -84,15 +85,28 @@ export const clutchCover: Joint = {
       above: another('The holes are too wide for the bolts'),
     },
     {
+      id: 'cover-heads',
+      label: 'Bolt heads cover the holes',
+      unit: '',
+      holds: formula({ thread: seat.thread, holeMm: cover.holeMm }, (x) =>
+        headCovers(x.thread, x.holeMm),
+      ),
+      otherwise: another('The holes are as wide as the bolt heads'),
+    },
+    {
       id: 'cover-dowels',
       label: 'Dowels centre the cover',
       unit: '',
       holds: formula(
         { cover: cover.dowelMm, seat: seat.dowelMm },
         (x, { tolerances }) =>
-          x.seat > 0 && Math.abs(x.cover - x.seat) <= tolerances.circleMm + SLACK,
+          x.seat > 0 &&
+          x.cover - x.seat >= -SLACK &&
+          x.cover - x.seat <= tolerances.circleMm + SLACK,
       ),
-      otherwise: another('No dowel centres the cover: it runs out of balance'),
+      otherwise: another(
+        'No dowel centres the cover, or its hole does not go over it: it runs out of balance',
+      ),
     },
     {
       id: 'cover-step',

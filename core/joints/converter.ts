@@ -1,4 +1,5 @@
 import { boltSet, locatedFit } from '../fasteners/bolt-set.ts'
+import { headCovers } from '../fasteners/head.ts'
 import { threadDiameter, threadKey } from '../mechanics/thread.ts'
 import { onAutomatic } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
@@ -96,6 +97,15 @@ const pads: readonly Limit[] = [
       (x) => threadKey(x.pad!) === threadKey(x.bolt!),
     ),
     otherwise: wrongBolt,
+  },
+  {
+    id: 'pad-heads',
+    label: 'Bolt heads cover the holes of the flexplate',
+    unit: '',
+    holds: formula({ thread: own.padThread, holeMm: plate.holeMm }, (x) =>
+      headCovers(x.thread, x.holeMm),
+    ),
+    otherwise: plateOr('The holes are as wide as the bolt heads'),
   },
   {
     id: 'pad-reach',

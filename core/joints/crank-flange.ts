@@ -201,6 +201,14 @@ export const crankFlange: Joint = {
       above: wrongLength,
     },
     {
+      id: 'head-covers',
+      label: 'Heads cover their holes',
+      unit: '',
+      when: isBolted,
+      holds: formula({ headMm: bolt.headMm, holeMm: wheel.holeMm }, (x) => x.headMm > x.holeMm),
+      otherwise: { code: CLASH, words: 'The heads are no wider than the holes they stand on' },
+    },
+    {
       id: 'head-inner',
       label: 'Head on metal, inner edge',
       unit: 'mm',

@@ -1,14 +1,14 @@
 import { expect, test } from 'vitest'
 import { insertionPlace } from '../pairing/closing.ts'
 import { JOINTS } from './index.ts'
-import { stepsOf } from './judging/declaration.ts'
+import { isUnproved, stepsOf } from './judging/declaration.ts'
 
 test.each(JOINTS.map((joint) => [joint.id, joint] as const))(
   '%s says where each piece that cures it goes, and names no other',
   (_, joint) => {
     const pieces = joint.limits.flatMap(({ below, above, otherwise }) =>
       [below, above, otherwise].flatMap((step) =>
-        stepsOf(step).flatMap(({ becomes }) => becomes?.pieces ?? []),
+        stepsOf(step).flatMap(({ becomes }) => (isUnproved(becomes) ? [] : (becomes.pieces ?? []))),
       ),
     )
     expect([...new Set(pieces)].sort()).toEqual(Object.keys(joint.cures).sort())

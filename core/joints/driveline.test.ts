@@ -208,6 +208,7 @@ test('a case with a face of another pattern needs an adapter; turned bolts ask w
         x: Number((radius * Math.cos(at)).toFixed(4)),
         y: Number((radius * Math.sin(at)).toFixed(4)),
         d: 10.5,
+        bolt: 'M10',
       }
     })
   const run = (front: ReturnType<typeof circle>, mayTurn?: boolean) => {

@@ -2,6 +2,14 @@ import { DIRECTIONS, damageFault, faultOf } from './directions.property.ts'
 import { JOINTS } from './index.ts'
 import type { End, Limit, Measure } from './judging/declaration.ts'
 
+/** Of faces: what they come to follows from all of their holes; the tests of located faces have it. */
+export const FACE_LIMITS: ReadonlySet<string> = new Set([
+  'axis-offset',
+  'register-fit',
+  'case-axis',
+  'case-register-fit',
+])
+
 /** One declaration altered in one place. */
 export interface Mutant {
   readonly joint: string
@@ -81,7 +89,7 @@ export function mutants(): Mutant[] {
   return JOINTS.flatMap((joint) =>
     joint.limits.flatMap((limit): Mutant[] => {
       const { terms = [], measure, window } = limit
-      if ((terms.length === 0 && !measure) || limit.id === 'axis-offset') return []
+      if ((terms.length === 0 && !measure) || FACE_LIMITS.has(limit.id)) return []
       const mutant = (words: string, altered: Limit): Mutant => ({
         joint: joint.id,
         limit: limit.id,

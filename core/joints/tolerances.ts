@@ -5,6 +5,7 @@ export const TOLERANCES = {
   turnDeg: { value: 0.5, words: 'Case turn that counts as none', unit: '°' },
   boltShare: { value: 0.6, words: 'Least share of bell bolts that meet', unit: '' },
   dowelPlayMm: { value: 0.125, words: 'Dowel play that still locates', unit: 'mm' },
+  registerLocatesMm: { value: 0.1, words: 'Register clearance that still locates', unit: 'mm' },
   circleMm: { value: 0.1, words: 'Bolt circles may differ by', unit: 'mm' },
   registerMaxMm: { value: 0.05, words: 'Greatest register clearance', unit: 'mm' },
   headEdgeMm: { value: 0.5, words: 'Metal beyond the bolt head', unit: 'mm' },

@@ -11,6 +11,7 @@ import {
   measure,
   minus,
   plus,
+  type Unproved,
 } from './judging/declaration.ts'
 import {
   a,
@@ -145,6 +146,9 @@ const isAssumed = (x: Readonly<Record<string, number>>, demand: readonly string[
   x.rating === ASSUMED ||
   Math.max(...demand.map((name) => x[name]!).filter((grade) => grade >= 0)) === ASSUMED
 const ASSUMED = strength('assumed')
+const UNPROVED: Unproved = {
+  unproved: 'Passed by assumed figures alone: measured or looked up they may agree',
+}
 
 const RATING_PASSED = 'Rating passed: less engine, or a stronger part'
 /** What is not known of the tyres' hold, where knowing it could lift a clash. */
@@ -178,7 +182,7 @@ const SPEED = {
         { rating: strongest(rating.speedRpm), redline: strongest(a.engineOutput.redlineRpm) },
         (x) => isAssumed(x, ['redline']),
       ),
-      becomes: null,
+      becomes: UNPROVED,
     },
     {
       becomes: {
@@ -231,7 +235,7 @@ export const torque: Joint = {
             },
             (x) => isAssumed(x, ['peak', 'ratio', 'grip']),
           ),
-          becomes: null,
+          becomes: UNPROVED,
         },
         { becomes: passed },
       ],

@@ -3,12 +3,10 @@ import { whereNamed } from './always.ts'
 import { BRIDGE, CLASH, WORK } from './code.ts'
 import type { Joint } from './joint.ts'
 import { formula, type Limit, measure, minus, plus } from './judging/declaration.ts'
-import { a, aside, b, type Shop } from './judging/read.ts'
-import type { PatternMatch } from './search/correspondence.ts'
-import { matchHoles } from './search/pattern-match.ts'
+import { b } from './judging/read.ts'
+import { type FaceWords, faceFigures, faceLimits } from './located-face.ts'
 import type { Outcome } from './verdict.ts'
 
-const adapter = (words: string): Outcome => ({ code: BRIDGE, words, pieces: ['case-adapter'] })
 const shaft = (words: Outcome['words']): Outcome => ({
   code: BRIDGE,
   words,
@@ -25,80 +23,35 @@ const linkage: Outcome = {
     reversible: true,
   },
 }
-const clocked: Outcome = {
-  code: WORK,
-  words: 'The case is turned: front shaft, lever and mount move with it',
-  task: {
+const WORDS: FaceWords = {
+  ids: {
+    bolts: 'case-face',
+    dowels: 'case-dowels',
+    register: 'case-register-kinds',
+    seat: 'case-register-fit',
+    process: 'case-process',
+    axis: 'case-axis',
+    turn: 'case-clock',
+  },
+  pieces: ['case-adapter'],
+  piece: 'An adapter, whose length moves the case back,',
+  axisLabel: 'Gearbox to case axis',
+  turned: {
     id: 'clocked-case',
     words: 'Check oil level, front shaft angle, lever and mount with the case as turned',
     hours: 2,
     skills: ['mechanic'],
     reversible: true,
   },
-}
-
-const PATTERNS = {
-  holesA: a.face.holes,
-  holesB: b.face.holes,
-  dowelsA: aside(a.face.dowels),
-  dowelsB: aside(b.face.dowels),
-}
-type Patterns = {
-  readonly [K in keyof typeof PATTERNS]: (typeof PATTERNS)[K] extends { holds?: infer T }
-    ? Exclude<T, undefined>
-    : never
-}
-const matchOf = (x: Patterns, { tolerances }: Shop): PatternMatch | null =>
-  matchHoles(x.holesA, x.dowelsA, x.holesB, x.dowelsB, tolerances.axisOffsetFitsMm)
-const allMeet = (x: Patterns, shop: Shop): boolean => {
-  const match = matchOf(x, shop)
-  return match !== null && match.missingA.length === 0 && match.missingB.length === 0
-}
-
-const families = { familyA: aside(a.face.family), familyB: aside(b.face.family) }
-const isOneFamily = (x: {
-  readonly familyA: string | null
-  readonly familyB: string | null
-}): boolean => x.familyA !== null && x.familyA === x.familyB
-const patternsAside = {
-  ...families,
-  holesA: aside(a.face.holes),
-  holesB: aside(b.face.holes),
-  dowelsA: aside(a.face.dowels),
-  dowelsB: aside(b.face.dowels),
-}
-
-const FACE = { id: 'case-face', label: 'Case bolts meet', unit: '' } as const
-const face: readonly Limit[] = [
-  {
-    ...FACE,
-    when: formula(families, isOneFamily),
-    names: [a.face.family, b.face.family],
-    holds: formula({}, () => true),
+  partial: {
+    id: 'missing-case-bolts',
+    words: 'Drill and tap the missing bolts of the case, or record that they are left out',
+    hours: 2,
+    skills: ['machine'],
+    reversible: false,
+    caution: 'Last check before a case is drilled: a cut casting cannot be uncut.',
   },
-  {
-    ...FACE,
-    when: formula(families, (x) => !isOneFamily(x)),
-    holds: formula(PATTERNS, allMeet),
-    otherwise: adapter(
-      'The bolts of the case do not meet: an adapter, and its length moves the case back',
-    ),
-  },
-  {
-    id: 'case-clock',
-    label: 'Case turned',
-    unit: '°',
-    when: formula(patternsAside, (x, shop) => !isOneFamily(x) && allMeet(x, shop)),
-    holds: formula(
-      PATTERNS,
-      (x, shop) => Math.abs(matchOf(x, shop)!.turnDeg) <= shop.tolerances.turnDeg,
-    ),
-    otherwise: [
-      { ask: b.face.mayTurn, becomes: clocked },
-      { becomes: adapter('The bolts meet only with the case turned, and it may not turn') },
-    ],
-  },
-]
+}
 
 const out = b.caseShaft
 const input = b.transferInput
@@ -214,17 +167,10 @@ export const transferCase: Joint = {
   strip: null,
   drawing: null,
   decides:
-    'Bolt face and clocking, splines, how much shaft is held and whether it bottoms; front output side and rotation against the front axle; front and rear ratios equal; how it is shifted.',
+    'Bolt face located by dowels or register, axis and clocking, splines, how much shaft is held and whether it bottoms; front output side and rotation against the front axle; front and rear ratios equal; how it is shifted.',
   applies: whereNamed(transfer),
-  limits: [...face, ...coupling, ...front],
-  figures: [
-    {
-      label: 'Turn of the case',
-      unit: '°',
-      of: formula(PATTERNS, (x, shop) => matchOf(x, shop)!.turnDeg),
-      when: formula(patternsAside, (x, shop) => !isOneFamily(x) && allMeet(x, shop)),
-    },
-  ],
+  limits: [...faceLimits(WORDS), ...coupling, ...front],
+  figures: faceFigures(WORDS.axisLabel),
   cures: { 'case-adapter': 'elsewhere', 'coupling-shaft': 'elsewhere', 'axle-gears': 'elsewhere' },
   hardware: (a) => ({
     bolts: boltSet({

@@ -1,5 +1,5 @@
 import { matchFaces } from '../joints/search/pattern-match.ts'
-import { TOLERANCES } from '../joints/tolerances.ts'
+import type { Tolerances } from '../joints/tolerances.ts'
 import type { PairingResult } from '../pairing/pairing.ts'
 import type { Train } from '../pairing/train.ts'
 import { type CompiledPart, portOf } from '../ports/index.ts'
@@ -8,6 +8,8 @@ import { FACT_KEYS, type Fact, type FactKey, type FactValue } from './facts.ts'
 export interface BriefFacts {
   /** Kinds that must still work. */
   readonly mustWork: readonly string[]
+  /** The shop's: how many bolts meet is counted by them. */
+  readonly tolerances: Tolerances
   readonly inspection: boolean | null
   /** Answers to the stopper questions, by question. */
   readonly stoppers?: Readonly<Record<string, string>>
@@ -44,7 +46,7 @@ export function pairingFacts(
   }
   const plates = inserted.filter((part) => part.ports.some((port) => port.kind === 'plate'))
   say('face.plates', plates.length)
-  faces(train, plates[0], say)
+  faces(train, plates[0], brief.tolerances, say)
   const flange = portOf(train.engine, 'crank-flange')
   say('flange.bolts', flange.angles.v?.length)
   say('flange.thread', flange.thread.v)
@@ -71,6 +73,7 @@ const isWheel = (part: CompiledPart): boolean =>
 function faces(
   train: Train,
   plate: CompiledPart | undefined,
+  tolerances: Tolerances,
   say: (key: FactKey, value: FactValue | null | undefined) => void,
 ): void {
   const block = portOf(train.engine, 'face', 'rearward')
@@ -80,6 +83,6 @@ function faces(
   say('face.thread', block.holes.v?.find((hole) => hole.thread)?.thread)
   say('face.dowels', block.dowels.v?.length)
   if (block.holes.v && meeting.holes.v)
-    say('face.bolts', matchFaces(block, meeting, TOLERANCES.axisOffsetFitsMm.value).met.length)
+    say('face.bolts', matchFaces(block, meeting, tolerances).met.length)
   else say('face.bolts', block.holes.v?.length)
 }

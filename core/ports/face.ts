@@ -1,4 +1,4 @@
-import { dowels, flag, holes, points, word } from './field.ts'
+import { dowels, flag, holes, length, points, thread, word } from './field.ts'
 import { definePort } from './port.ts'
 
 /** A bolted face in the train frame: block rear, plate front and rear, bell front. */
@@ -9,8 +9,11 @@ export const face = definePort({
   fields: {
     family: word('Pattern family'),
     holes: holes('Bolt holes'),
+    bolt: thread('Bolt that passes its plain holes'),
     dowels: dowels('Dowels'),
     mayTurn: flag('Case may be turned'),
+    registerKind: word('Register', ['male', 'female', 'none']),
+    registerMm: length('Register Ø', { methods: ['micrometer', 'caliper'] }),
     outline: points('Outline'),
   },
 })

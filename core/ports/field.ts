@@ -228,6 +228,8 @@ export interface Hole {
   /** Ø of the through hole, or of the thread. */
   readonly d: number
   readonly thread?: string | undefined
+  /** The thread of the bolt that passes it, where it is plain. */
+  readonly bolt?: string | undefined
   readonly optional?: boolean | undefined
   readonly process?: (typeof PROCESSES)[number] | undefined
 }
@@ -265,6 +267,7 @@ const threadSchema = z
 const holeSchema = z.object({
   ...place,
   thread: threadSchema.optional(),
+  bolt: threadSchema.optional(),
   optional: z.boolean().optional(),
 })
 const dowelSchema = z.object({ ...place, pin: z.boolean().optional() })

@@ -51,7 +51,7 @@ function read(words: FieldWords<any>, text: string, reading: Reading): unknown {
       return /^none$/i.test(text)
         ? []
         : lines(text).map((line, i): Dowel => {
-            const { thread: _, optional: __, ...dowel } = parseHole(line, i + 1, reading)
+            const { thread: _, bolt: ___, optional: __, ...dowel } = parseHole(line, i + 1, reading)
             return { ...dowel, ...(/\bpin\b/i.test(line) ? { pin: true } : {}) }
           })
     case 'points':
@@ -122,7 +122,11 @@ function figures(line: string, count: number, number: number, reading: Reading):
 function parseHole(line: string, number: number, reading: Reading): Hole {
   const [x, y, d] = figures(line, 3, number, reading) as [number, number, number]
   if (d <= 0) throw new QuantityError(`Line ${number}: Ø must be more than 0.`)
-  const rest = line.split(/\s+/).slice(3)
+  const typed = line.split(/\s+/).slice(3)
+  // `takes M10`: the bolt that passes a plain hole.
+  const taking = typed.findIndex((item) => /^takes$/i.test(item))
+  const bolt = taking < 0 ? undefined : parseThread(typed[taking + 1] ?? '')
+  const rest = taking < 0 ? typed : typed.toSpliced(taking, 2)
   const written = rest.find((item) => /^M\d|^\d+\/\d+-\d+/i.test(item))
   const thread = written && parseThread(written)
   const process = PROCESSES.find((name) => rest.includes(name))
@@ -131,13 +135,14 @@ function parseHole(line: string, number: number, reading: Reading): Hole {
   )
   if (known.length !== rest.length)
     throw new QuantityError(
-      `Line ${number}: "${rest.find((item) => !known.includes(item))}" is not understood. After Ø write a thread (M10x1.5), optional, pin, or how it was cut (${PROCESSES.join(', ')}).`,
+      `Line ${number}: "${rest.find((item) => !known.includes(item))}" is not understood. After Ø write a thread (M10x1.5), the bolt that passes it (takes M10), optional, pin, or how it was cut (${PROCESSES.join(', ')}).`,
     )
   return {
     x,
     y,
     d,
     ...(thread ? { thread } : {}),
+    ...(bolt ? { bolt } : {}),
     ...(rest.includes('optional') ? { optional: true } : {}),
     ...(process ? { process } : {}),
   }
@@ -154,7 +159,15 @@ export function printTyped(words: FieldWords<any>, value: unknown): string {
     case 'holes':
       return (value as Hole[])
         .map((h) =>
-          [h.x, h.y, h.d, h.thread, h.optional ? 'optional' : undefined, h.process]
+          [
+            h.x,
+            h.y,
+            h.d,
+            h.thread,
+            h.bolt && `takes ${h.bolt}`,
+            h.optional ? 'optional' : undefined,
+            h.process,
+          ]
             .filter((item) => item !== undefined)
             .join(' '),
         )

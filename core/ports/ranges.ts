@@ -42,6 +42,7 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     redlineRpm: SPEED,
     oilL: above(100),
   },
+  face: { registerMm: above(1000) },
   plate: { thicknessMm: above(400) },
   'crank-flange': {
     proudMm: DEPTH,

@@ -83,6 +83,7 @@ test('every need of every pairing of templates has a price and an hour range, so
   for (const { train, result } of runs.filter((_, i) => i % 37 === 0)) {
     const needs = planNeeds(
       pairingFacts(train, result, () => undefined, {
+        tolerances: tolerances(),
         mustWork: ['heater', 'air-conditioning'],
         inspection: null,
         recipients: new Set(),

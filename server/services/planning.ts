@@ -122,6 +122,7 @@ export function briefFacts({
   )
   return {
     mustWork: build.mustWork,
+    tolerances: catalogue.tolerances,
     inspection: build.inspection,
     recipients,
     stoppers,

@@ -49,7 +49,7 @@ export function plateOf(
   const front = portOf(transmission, 'face', 'forward')
   const [a, b] = [viewOf(engine, rear), viewOf(transmission, front)]
   if (!a || !b) return null
-  const match = matchFaces(rear, front, tolerance.axisOffsetFitsMm)
+  const match = matchFaces(rear, front, tolerance)
   const offset = result.joints
     .find((joint) => joint.joint === 'depth')
     ?.bare.shown.find((one) => one.label.startsWith('e,'))?.value

@@ -85,9 +85,16 @@ export interface Step {
   readonly when?: Formula<boolean>
   /** Asked only once the limit is missed: unknown, the limit is not measured. */
   readonly ask?: Read<boolean | null>
-  /** Null where what is known proves nothing either way: it is not measured. */
-  readonly becomes: Outcome | null
+  readonly becomes: Outcome | Unproved
 }
+
+/** What is known proves nothing either way: it is not measured, and says what would prove it. */
+export interface Unproved {
+  readonly unproved: string
+  /** What is to be measured; else every figure that is merely assumed. */
+  readonly missing?: readonly Read[]
+}
+export const isUnproved = (one: Outcome | Unproved): one is Unproved => 'unproved' in one
 
 /** Repeats a limit: over the ratings found (or the one nobody stated), or over the entries of a list. */
 export type Each =

@@ -91,7 +91,7 @@ export class Part {
     )
   }
 
-  /** What tells two scenes apart for it: the fields it comes to, and its values that are none. */
+  /** What tells two scenes apart for it: the fields it comes to, its values that are none, and which formulas it has whole. */
   signature(scene: Scene): unknown[] {
     const reads = [
       ...this.names,
@@ -99,12 +99,16 @@ export class Part {
       ...[...this.guards, ...this.main, ...this.rungs].flatMap((formula) => formula.reads),
       ...this.asks,
     ].filter((read) => read !== null)
-    return reads.flatMap((read) => {
-      const leaves = leavesOf(read, scene, this.share)
-      return leaves.length > 0 && read.source.at !== 'item'
-        ? leaves
-        : [...leaves, lookUp(read, scene, this.share).v]
-    })
+    const wholes = [...this.guards, ...this.main, ...this.rungs].map(({ isWhole }) => isWhole)
+    return [
+      ...wholes,
+      ...reads.flatMap((read) => {
+        const leaves = leavesOf(read, scene, this.share)
+        return leaves.length > 0 && read.source.at !== 'item'
+          ? leaves
+          : [...leaves, lookUp(read, scene, this.share).v]
+      }),
+    ]
   }
 
   half(scene: Scene): Half {

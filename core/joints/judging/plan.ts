@@ -5,11 +5,13 @@ import {
   type End,
   type Formula,
   guardsOf,
+  isUnproved,
   type Limit,
   ladder,
   type Measure,
   type Step,
   stepsOf,
+  type Unproved,
 } from './declaration.ts'
 import {
   EMPTY_HALF,
@@ -37,8 +39,8 @@ export interface Result extends Measured {
   agreed: boolean
   outside: boolean
   straddles: boolean
-  /** Outside, but by what proves nothing. */
-  isUnproved: boolean
+  /** Missed, but by what proves nothing. */
+  unproved: Unproved | null
   code: number
   weakest: number
   outcome: Outcome | null
@@ -52,7 +54,7 @@ export const blankResult = (): Result => ({
   agreed: false,
   outside: false,
   straddles: false,
-  isUnproved: false,
+  unproved: null,
   code: FITS,
   weakest: NO_GRADE,
   outcome: null,
@@ -276,7 +278,7 @@ export class Plan {
         miss <=
           (typeof step.within === 'number' ? step.within : shop.tolerances[step.within]) + SLACK
       )
-        return step.becomes?.code ?? UNMEASURED
+        return isUnproved(step.becomes) ? UNMEASURED : step.becomes.code
     throw new Error(`The limit "${this.limit.id}" has no step for a miss of ${miss}.`)
   }
 
@@ -287,7 +289,8 @@ export class Plan {
     if (!out.isStated) return out
     out.asked.length = 0
     out.weakest = Math.min(one.weakest, other.weakest)
-    out.agreed = out.outside = out.straddles = out.isUnproved = false
+    out.agreed = out.outside = out.straddles = false
+    out.unproved = null
     out.outcome = null
     out.code = UNMEASURED
     out.value = out.down = out.up = out.low = out.high = Number.NaN
@@ -422,8 +425,10 @@ export class Plan {
         if (input.grade < out.weakest) out.weakest = input.grade
         if (input.v !== true) continue
       }
-      if (step.becomes === null) {
-        out.isUnproved = true
+      if (isUnproved(step.becomes)) {
+        out.unproved = step.becomes
+        // What lacks a measurement is not outside; what assumed figures miss leans that way.
+        if (step.becomes.missing) out.isKnown = out.outside = false
         out.code = UNMEASURED
         return
       }

@@ -92,7 +92,8 @@ export class Recorder {
     if (isMeasured && !limit.damage && !isClose(limit, pm, scene))
       this.#cautions.add(`${labelOf(limit, at)}: judged at the value given; its ± is not known.`)
     if (result.straddles) for (const field of looseFields(limit, scene)) this.#miss(field)
-    if (result.isUnproved) for (const field of inputs) if (isAssumed(field)) this.#miss(field)
+    const open = result.unproved?.missing?.flatMap((read) => fieldsOf(read, scene))
+    if (result.unproved) for (const field of open ?? inputs.filter(isAssumed)) this.#miss(field)
     const { outcome } = result
     const terms: TermRecord[] = []
     for (const { sign, of } of limit.terms ?? [])
@@ -135,6 +136,7 @@ export class Recorder {
     inputs: readonly Field<unknown>[],
     pm: number,
   ): string {
+    if (result.unproved) return result.unproved.unproved
     if (result.code === UNMEASURED && !result.isKnown) {
       const unknown = inputs.filter(
         (field) => field.claim === null && !isOptional(limit, field, scene),
@@ -144,8 +146,6 @@ export class Recorder {
         ? `Not known: ${[...new Set(unknown.map((f) => `${f.at.partName}, ${lower(f.at.words.label)}`))].join('; ')}`
         : 'Not known'
     }
-    if (result.isUnproved)
-      return 'Passed by assumed figures alone: measured or looked up they may agree'
     if (result.straddles)
       return Number.isFinite(pm)
         ? `Known only to ± ${round(pm)} ${limit.unit}: measure closer`

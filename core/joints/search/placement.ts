@@ -1,3 +1,5 @@
+import { headCovers } from '../../fasteners/head.ts'
+import { threadDiameter } from '../../mechanics/thread.ts'
 import type { Dowel, Hole } from '../../ports/field.ts'
 
 /** A rigid placement of face b on face a: turned about b's own axis, then moved. Reflection is not possible. */
@@ -80,10 +82,43 @@ export function minimax(
   held: Held,
   start: Placement,
 ): { placement: Placement; level: number } {
+  const bestLevel = level(pairs, start)
+  if (pairs.length === 0 || bestLevel <= -Math.min(...pairs.map((pair) => pair.play)) + 1e-12)
+    return { placement: start, level: bestLevel }
+  if (pairs.length <= FEW) return solved(pairs, held, start)
+  // At most four pairs decide: the worst few are solved, and whatever is then worse joins them.
+  let working = worstOf(pairs, start)
+  let best = { placement: start, level: bestLevel }
+  for (let round = 0; round < pairs.length; round++) {
+    const found = solved(working, held, start)
+    const reached = level(pairs, found.placement)
+    if (reached < best.level) best = { placement: found.placement, level: reached }
+    if (reached <= found.level + 1e-9) break
+    working = [
+      ...working,
+      ...worstOf(pairs, found.placement).filter((one) => !working.includes(one)),
+    ]
+  }
+  return best
+}
+
+/** So many are solved at once. */
+const FEW = 12
+const WORST = 5
+const worstOf = (pairs: readonly Pair[], p: Placement): readonly Pair[] =>
+  pairs
+    .map((pair) => ({ pair, over: residual(p, pair) - pair.play }))
+    .sort((one, other) => other.over - one.over)
+    .slice(0, WORST)
+    .map(({ pair }) => pair)
+
+function solved(
+  pairs: readonly Pair[],
+  held: Held,
+  start: Placement,
+): { placement: Placement; level: number } {
   let best = start
   let bestLevel = level(pairs, start)
-  if (pairs.length === 0 || bestLevel <= -Math.min(...pairs.map((pair) => pair.play)) + 1e-12)
-    return { placement: best, level: bestLevel }
   let centre = start
   for (let round = 0; round < 4; round++) {
     const next = oneRound(pairs, held, centre)
@@ -229,20 +264,39 @@ function solve4(matrix: readonly number[], right: readonly number[]): number[] {
   return [0, 1, 2, 3].map((i) => (Math.abs(m[i]![i]!) < 1e-14 ? 0 : m[i]![4]! / m[i]![i]!))
 }
 
-const STANDARD_BOLTS = [6, 8, 10, 11.1125, 12, 14, 16] as const
+const STANDARD_BOLTS = [6, 8, 10, 12, 14, 16] as const
+
+/** The thread of a tapped hole; null where it is plain. */
+export const tappedBy = ({ thread }: Hole): string | null =>
+  thread === undefined || thread === 'through' ? null : thread
+
+/** Two plain holes of which neither says what bolt passes it: nothing tells how far they may stand apart. */
+export const isBoltOpen = (a: Hole, b: Hole): boolean =>
+  tappedBy(a) === null && tappedBy(b) === null && a.bolt === undefined && b.bolt === undefined
 
 /**
- * How far a bolt may stand off between two holes, mm: (D − d)/2 into a thread, half the sum of both clearances
- * for two through holes (bolt: the largest standard Ø that passes both). −Infinity where no bolt can be used.
+ * How far a bolt may stand off between two holes, mm: (D − d)/2 into a thread, judged by the thread and not by the Ø beside
+ * it; half the sum of both clearances for two plain holes, by the bolt one of them states (else, to search by, the largest
+ * metric one that passes both). −Infinity where no bolt can be used or its head does not cover its hole.
  */
 export function boltPlay(a: Hole, b: Hole): number {
-  if (a.thread && b.thread) return -Infinity
-  if (a.thread) return b.d > a.d ? (b.d - a.d) / 2 : -Infinity
-  if (b.thread) return a.d > b.d ? (a.d - b.d) / 2 : -Infinity
-  const bolt = STANDARD_BOLTS.findLast((d) => d < Math.min(a.d, b.d))
-  return bolt === undefined ? -Infinity : (a.d - bolt + b.d - bolt) / 2
+  const [intoA, intoB] = [tappedBy(a), tappedBy(b)]
+  if (intoA !== null) return intoB !== null ? -Infinity : intoThread(intoA, b.d)
+  if (intoB !== null) return intoThread(intoB, a.d)
+  const stated = a.bolt ?? b.bolt
+  const d =
+    stated === undefined
+      ? STANDARD_BOLTS.findLast((one) => one < Math.min(a.d, b.d))
+      : threadDiameter(stated)
+  if (d === undefined || !(d < Math.min(a.d, b.d))) return -Infinity
+  if (stated !== undefined && !headCovers(stated, Math.max(a.d, b.d))) return -Infinity
+  return (a.d - d + b.d - d) / 2
+}
+const intoThread = (thread: string, holeMm: number): number => {
+  const d = threadDiameter(thread)
+  return holeMm > d && headCovers(thread, holeMm) ? (holeMm - d) / 2 : -Infinity
 }
 
-/** Play of a dowel, mm, negative when it does not go in. Where neither says it carries the pin, face a does. */
+/** Play of a dowel, mm, negative when it does not go in; two pins never join. Where neither says it carries the pin, face a does. */
 export const dowelPlay = (a: Dowel, b: Dowel): number =>
-  b.pin && !a.pin ? (a.d - b.d) / 2 : (b.d - a.d) / 2
+  a.pin && b.pin ? -Infinity : b.pin ? (a.d - b.d) / 2 : (b.d - a.d) / 2

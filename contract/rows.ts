@@ -150,6 +150,8 @@ export const donorInput = z.strictObject({
   fetchMinor: amount.default(0),
   repairMinor: amount.default(0),
   missingMinor: amount.default(0),
+  /** Its kind: where a build has a line of it, nothing is charged for it here. */
+  missingKind: z.string().max(60).nullish(),
   disposalMinor: amount.default(0),
   storageMinor: amount.default(0),
   scrapMinor: amount.default(0),
@@ -200,6 +202,8 @@ export const buildInput = z.strictObject({
   labourRateMinor: amount.default(0),
   contingency: z.number().min(0).max(5).default(0.2),
   likeForLikeMinor: amount.nullish(),
+  /** What the old engine and the recipient's leftovers are hoped to bring. */
+  leftoversMinor: amount.nullish(),
   mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).max(50).default([]),
   inspection: z.boolean().nullish(),
   school: z.enum(['keep', 'set-back']).default('keep'),

@@ -293,9 +293,20 @@ test('solving: a job on a worker, a plan proven, its total the sum of its lines;
     )
   expect(view.totalMinor).toBe(sum)
   const { body: budget } = await call('GET', '/builds/lantern/budget')
-  expect(budget.lines.reduce((total: number, line: any) => total + line.minor, 0)).toBe(
-    budget.totals.likelyMinor,
-  )
+  expect(
+    budget.lines
+      .filter((line: any) => line.source !== 'work' && line.source !== 'estimate')
+      .reduce((total: number, line: any) => total + line.minor, 0),
+  ).toBe(budget.totals.planMinor)
+  // One sum wherever it is shown: list of builds, header, brief, first answer and budget.
+  const [{ body: header }, { body: all }, { body: first }] = await Promise.all([
+    call('GET', '/builds/lantern'),
+    call('GET', '/builds'),
+    call('GET', '/builds/lantern/first-answer'),
+  ])
+  expect(header.totals).toEqual(budget.totals)
+  expect(all.items.find((one: any) => one.build.id === 'lantern').totals).toEqual(budget.totals)
+  expect(first.total).toEqual(budget.totals.likely)
 
   const line = view.lines.find((one: any) => one.source?.supplierId === 'oldquay')
   const { body: keep } = await call('POST', '/builds/lantern/locks', {

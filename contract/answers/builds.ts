@@ -6,20 +6,23 @@ import { build } from './rows.ts'
 
 export const totals: z.ZodType<BuildTotals> = z
   .strictObject({
-    likelyMinor: z.number(),
+    likely: range,
+    middleMinor: z.number(),
     safeMinor: z.number(),
-    labourMinor: z.number(),
-    estimatesMinor: z.number(),
+    labour: range,
+    openLines: range,
     unpriced: z.number(),
-    againstRepairMinor: known,
+    againstRepair: range.nullable(),
+    widest: list(z.strictObject({ words: z.string(), low: z.number(), high: z.number() })),
     currency: z.string(),
     contingency: z.number(),
     likeForLikeMinor: known,
     planMinor: known,
+    leftoversMinor: z.number(),
     planStatus: z.string().nullable(),
     planIsCurrent: z.boolean(),
     proven: z.string().nullable(),
-    taskHours: z.number(),
+    hours: range,
     pairing: z.string().nullable(),
     open: z.number(),
   })

@@ -30,7 +30,7 @@ export const brief = z
     uncut: z.strictObject({
       asItStands: known,
       repaired: known,
-      swapped: known,
+      swapped: range.nullable(),
       words: z.string(),
     }),
     toAsk: z.number(),

@@ -28,7 +28,7 @@ const figures: BuildFigures = {
   currency: 'EUR',
   tasks: [shim],
   hours: 1,
-  likelyMinor: 250_000,
+  likely: { low: 250_000, high: 250_000 },
   safeMinor: 300_000,
   marginNm: 38,
   marginAtTargetNm: null,
@@ -95,13 +95,27 @@ test('uncut: three ways compared, and rarity said where the sums do not show it'
     said({ 'value-now': '2000', 'value-repaired': '6000', 'value-after': '5500', rarity: 'Rare' }),
     'EUR',
     300_000,
-    400_000,
+    { low: 400_000, high: 420_000 },
   )
-  expect([sheet.asItStands, sheet.repaired, sheet.swapped]).toEqual([200_000, 300_000, 150_000])
+  expect([sheet.asItStands, sheet.repaired, sheet.swapped]).toEqual([
+    200_000,
+    300_000,
+    { low: 130_000, high: 150_000 },
+  ])
   expect(sheet.words).toMatch(/worth more without the swap.*does not come back/)
   expect(
-    uncutSheet(said({ 'value-now': '2000', 'value-after': '9000' }), 'EUR', null, 400_000).words,
+    uncutSheet(said({ 'value-now': '2000', 'value-after': '9000' }), 'EUR', null, {
+      low: 400_000,
+      high: 500_000,
+    }).words,
   ).toMatch(/no worse/)
+  // Said only where the whole range is on that side.
+  expect(
+    uncutSheet(said({ 'value-now': '2000', 'value-after': '9000' }), 'EUR', null, {
+      low: 400_000,
+      high: 800_000,
+    }).words,
+  ).toMatch(/may be either/)
   expect(uncutSheet({}, 'EUR', null, null).swapped).toBeNull()
   expect(uncutSheet(said({ 'value-now': 'a lot' }), 'EUR', null, null).words).toContain('a lot')
 })

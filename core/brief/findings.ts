@@ -1,5 +1,7 @@
 import type { Task } from '../joints/verdict.ts'
+import { sideOf } from '../money/budget.ts'
 import { type Currency, parseMoney } from '../money/money.ts'
+import type { Range } from '../money/range.ts'
 import { parseQuantity } from '../quantity/units.ts'
 import type { SheetAnswers } from '../sheets/sheet.ts'
 import type { Tool } from './questions.ts'
@@ -16,7 +18,7 @@ export interface BuildFigures {
   /** Tasks of the pairing as it would be built. */
   readonly tasks: readonly Task[]
   readonly hours: number
-  readonly likelyMinor: number | null
+  readonly likely: Range | null
   readonly safeMinor: number | null
   /** Torque margin at the gearbox input, N·m, at today's output and at the target; null where not known. */
   readonly marginNm: number | null
@@ -89,15 +91,17 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
     }
   }
   const most = read('most-money', (typed) => parseMoney(typed, figures.currency))
-  if (most !== null && figures.likelyMinor !== null) {
-    const safe = figures.safeMinor ?? figures.likelyMinor
+  if (most !== null && figures.likely !== null) {
+    const side = sideOf(figures.likely, most)
     find(
       'money',
-      safe <= most,
+      side === 'under' && (figures.safeMinor ?? figures.likely.high) <= most,
       'Within the money, safe figure included.',
-      figures.likelyMinor <= most
+      side === 'under'
         ? 'Within the money if nothing goes wrong; the safe figure is over it.'
-        : 'Over the money, even if nothing goes wrong.',
+        : side === 'over'
+          ? 'Over the money, even if nothing goes wrong.'
+          : 'It may come out either side of the money: lines without a price decide it.',
     )
   }
   const hours = read('most-hours', (typed) => parseQuantity(typed, 'h'))
@@ -133,11 +137,18 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
   return found
 }
 
+/** What money alone says of a swap whose outcome stands on one side of the best other way. */
+const SIDES = {
+  over: 'In money alone the swap is no worse.',
+  under: 'In money alone it is worth more without the swap.',
+  either: 'In money alone it may be either: lines without a price decide it.',
+} as const
+
 /** Uncut or cut, in figures: what each way leaves, whole units of currency as typed; null where a value is missing. */
 export interface UncutSheet {
   readonly asItStands: number | null
   readonly repaired: number | null
-  readonly swapped: number | null
+  readonly swapped: Range | null
   readonly words: string
 }
 
@@ -149,7 +160,7 @@ export function uncutSheet(
   answers: SheetAnswers,
   currency: Currency,
   repairMinor: number | null,
-  swapMinor: number | null,
+  swap: Range | null,
 ): UncutSheet {
   let unread: string | null = null
   const value = (id: string): number | null => {
@@ -166,13 +177,15 @@ export function uncutSheet(
     worth === null || cost === null ? null : worth - cost
   const asItStands = value('value-now')
   const repaired = less(value('value-repaired'), repairMinor)
-  const swapped = less(value('value-after'), swapMinor)
+  const after = value('value-after')
+  const swapped =
+    after === null || !swap ? null : { low: after - swap.high, high: after - swap.low }
   const others = [asItStands, repaired].filter((one) => one !== null)
   const rare = answers.rarity?.value === 'Rare' || answers.rarity?.value === 'Getting rare'
   const words =
     unread ??
     (swapped === null || others.length === 0
       ? 'Type what it would sell for, and this compares the ways.'
-      : `${swapped >= Math.max(...others) ? 'In money alone the swap is no worse.' : 'In money alone it is worth more without the swap.'}${rare ? ' Few are left as made: a cut one does not come back. Ask a buyer of originals before the first cut.' : ''}`)
+      : `${SIDES[sideOf(swapped, Math.max(...others) - 1)]}${rare ? ' Few are left as made: a cut one does not come back. Ask a buyer of originals before the first cut.' : ''}`)
   return { asItStands, repaired, swapped, words }
 }

@@ -7,6 +7,7 @@ const donor: DonorMoney = {
   fetchMinor: 12000,
   repairMinor: 5000,
   missingMinor: 8000,
+  missingKind: null,
   disposalMinor: 6000,
   storageMinor: 3000,
   scrapMinor: 15000,
@@ -89,6 +90,7 @@ const anyDonor = fc.record({
   fetchMinor: minor,
   repairMinor: minor,
   missingMinor: minor,
+  missingKind: fc.constantFrom(null, 'starter', 'disc'),
   disposalMinor: minor,
   storageMinor: minor,
   scrapMinor: minor,
@@ -109,4 +111,11 @@ test('the terms sum to the net; a dearer price raises it by as much; selling is 
       )
     }),
   )
+})
+
+test('what is missing is charged where no line of the build has it', () => {
+  const lacks = { ...donor, missingKind: 'starter' }
+  const net = (lines: string[]) => netCost(lacks, new Set(), 5000, new Set(lines)).netMinor
+  expect(net([]) - net(['starter'])).toBe(lacks.missingMinor)
+  expect(net(['disc'])).toBe(net([]))
 })

@@ -1,5 +1,6 @@
 import { allocate as allocateDinero, type DineroCurrency, dinero, toSnapshot } from 'dinero.js'
 import * as currencies from 'dinero.js/currencies'
+import { askWhereDoubtful, type Decimal } from '../quantity/units.ts'
 
 /** ISO 4217 alphabetic code. Amounts are integers of its minor unit. */
 export type Currency = string
@@ -43,9 +44,6 @@ function toScaled(rate: number): bigint {
   return rate < 0 ? -scaled : scaled
 }
 
-/** Tax added to a price that excludes it, half-even at the line. */
-export const withTax = (minor: number, taxRate: number): number => minor + timesRate(minor, taxRate)
-
 /** Amount in another currency at a rate of `to` per `from`, half-even. */
 export const convert = (minor: number, from: Currency, to: Currency, rate: number): number =>
   timesRate(minor, rate * 10 ** (minorDigits(to) - minorDigits(from)))
@@ -76,17 +74,16 @@ export function printMoney(minor: number, currency: Currency, whole = false): st
 const SYMBOLS: Record<string, string> = { EUR: '€', GBP: '£', USD: '$', JPY: '¥' }
 
 /**
- * Reads an amount as typed (`286`, `286.50`, `1 286,5`) into minor units.
- * @throws RangeError saying what could not be read
+ * Reads an amount as typed (`286`, `286.50`, `1 286,5`) into minor units. One separator and three digits can mean two
+ * things, and is asked.
+ * @param decimal what a person's decimal sign is: its reading is offered first
+ * @throws QuantityQuestion where it can mean two things · RangeError saying what could not be read
  */
-export function parseMoney(typed: string, currency: Currency): number {
+export function parseMoney(typed: string, currency: Currency, decimal: Decimal = 'ask'): number {
   const text = typed.replace(/[\s\u202f\u00a0]/g, '').replace(/^[€£$¥]/, '')
   if (!/^-?\d+([.,]\d+)?$/.test(text))
     throw new RangeError(`"${typed}" is not an amount. Type figures such as 286.50.`)
-  if (/^-?[1-9]\d{0,2},\d{3}$/.test(text))
-    throw new RangeError(
-      `"${typed}" could be ${text.replace(',', '')} or ${text.replace(',', '.')}. Type it without the comma.`,
-    )
+  askWhereDoubtful(text, decimal)
   const digits = minorDigits(currency)
   const [units = '0', part = ''] = text.replace(',', '.').split('.')
   if (part.replace(/0+$/, '').length > digits)

@@ -1,4 +1,4 @@
-import { type Currency, convert, withTax } from './money.ts'
+import { type Currency, convert } from './money.ts'
 
 /** A dated exchange rate: `rate` units of `to` for one of `from`. */
 export interface Rate {
@@ -20,8 +20,8 @@ export function rateBetween(rates: readonly Rate[], from: Currency, to: Currency
 }
 
 /**
- * What a listed price costs the build, tax included, in the build's currency: tax first at the build's rate where the
- * price excludes it, then currency; each rounded once, half-even. Null without an exchange rate.
+ * What a listed price costs the build, tax included where it is not, in the build's currency; rounded once, half-even.
+ * Null without an exchange rate.
  */
 export function paidPrice(
   listedMinor: number,
@@ -32,6 +32,10 @@ export function paidPrice(
 ): number | null {
   const rate = rateBetween(rates, currency, build.currency)
   if (rate === null) return null
-  const gross = taxIncluded ? listedMinor : withTax(listedMinor, build.taxRate)
-  return convert(gross, currency, build.currency, rate)
+  return convert(
+    listedMinor,
+    currency,
+    build.currency,
+    taxIncluded ? rate : rate * (1 + build.taxRate),
+  )
 }

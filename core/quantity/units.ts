@@ -211,6 +211,24 @@ const isInches = (figure: string, unit: StoredUnit): boolean =>
 const shownUnit = (named: string, unit: StoredUnit, { units = {} }: Reading): string =>
   named || ((units as Record<string, string>)[unit] ?? unit)
 
+/**
+ * Asks where a figure has one separator and three digits after it: `1.500` is one and a half, or fifteen hundred.
+ *
+ * @param decimal what a person's decimal sign is: its reading is offered first
+ * @throws QuantityQuestion
+ */
+export function askWhereDoubtful(typed: string, decimal: Decimal): void {
+  const [, units, sign, rest] = /^(-?[1-9]\d{0,2})([.,])(\d{3})$/.exec(typed) ?? []
+  if (units === undefined) return
+  const [grouped, pointed] = [`${units}${rest}`, String(Number(`${units}.${rest}`))]
+  const isDecimal = decimal !== 'ask' && (decimal === 'point') === (sign === '.')
+  const choices = isDecimal ? [pointed, grouped] : [grouped, pointed]
+  throw new QuantityQuestion(
+    `"${typed}" could be ${choices.join(' or ')}. Type it without the ${sign === '.' ? 'point' : 'comma'}, or with fewer digits behind it.`,
+    choices,
+  )
+}
+
 /** A figure with its comma or points understood. */
 function plainFigure(
   figure: string,

@@ -1,3 +1,4 @@
+import { chargedMissing, soldFor } from '../donors/net-cost.ts'
 import { timesRate } from '../money/money.ts'
 import { paidPrice } from '../money/offer-price.ts'
 import { meets } from '../needs/meets.ts'
@@ -63,17 +64,11 @@ export function bundlesFor(
       items,
     })
   }
+  const lines = new Set(needs.map(({ kind }) => kind))
   for (const donor of market.donors) {
     const money = (minor: number): number | null =>
       inCurrency(minor, donor.currency, build.currency, market.rates)
-    const price = money(
-      donor.priceMinor +
-        donor.fetchMinor +
-        donor.repairMinor +
-        donor.disposalMinor +
-        donor.storageMinor,
-    )
-    if (price === null) {
+    if (money(0) === null) {
       excluded.push(noRate(donor.id, donor.name, donor.currency))
       continue
     }
@@ -90,20 +85,26 @@ export function bundlesFor(
     if (yields.every((item) => item.need === '')) continue
     const items = yields.map((item, i) => {
       const row = donor.items[i]!
-      const net =
-        timesRate(money(row.saleMinor)!, row.chance * (1 - donor.saleFee)) -
-        timesRate(build.labourRateMinor, row.sellingHours)
+      const sold = { ...row, saleMinor: money(row.saleMinor)! }
       return {
         ...item,
         stripMinor: timesRate(build.labourRateMinor, row.stripHours),
-        resaleMinor: Math.max(0, net),
+        resaleMinor: soldFor(sold, donor.saleFee, build.labourRateMinor),
         held: row.held,
       }
     })
     bundles.push({
       id: donorId(donor.id),
       kind: 'donor',
-      priceMinor: price,
+      // Each amount in the build's money by itself, as the donor's own page has it.
+      priceMinor: [
+        donor.priceMinor,
+        donor.fetchMinor,
+        donor.repairMinor,
+        chargedMissing(donor, lines),
+        donor.disposalMinor,
+        donor.storageMinor,
+      ].reduce((sum, minor) => sum + money(minor)!, 0),
       scrapMinor: money(donor.scrapMinor)!,
       items,
     })

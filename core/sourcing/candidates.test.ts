@@ -1,8 +1,12 @@
+import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { netCost } from '../donors/net-cost.ts'
+import { convert } from '../money/money.ts'
 import { need } from '../needs/need.ts'
 import { type CompiledPart, compilePart } from '../ports/index.ts'
+import { accountOf } from './account.ts'
 import { gatherCandidates } from './candidates.ts'
-import { offeredId } from './ids.ts'
+import { itemKey, offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
 
 const disc = (id: string, startMm?: number) =>
@@ -83,6 +87,7 @@ const market: Market = {
       disposalMinor: 500,
       repairMinor: 0,
       missingMinor: 0,
+      missingKind: null,
       storageMinor: 0,
       scrapMinor: 3000,
       saleFee: 1 / 6,
@@ -92,7 +97,7 @@ const market: Market = {
           partId: 'wanted',
           quantity: 1,
           stripHours: 2,
-          saleMinor: 6000,
+          saleMinor: 60000,
           chance: 0.5,
           sellingHours: 0.5,
           held: false,
@@ -166,13 +171,87 @@ test('an offer without an exchange rate is no candidate and says what to do', ()
   ])
 })
 
-test('a donor: price, fetch and disposal; strip labour when used; expected resale after fee and selling hours, never below 0', () => {
+test('a donor: price, fetch and disposal; strip labour when used; expected resale after fee, selling and strip hours, never below 0', () => {
   const [donor] = gather().problem.bundles
   expect(donor).toMatchObject({ priceMinor: 12500, scrapMinor: 3000 })
   expect(donor!.items.map((item) => [item.need, item.stripMinor, item.resaleMinor])).toEqual([
-    ['disc/coupling/main', 8000, 6000 * 0.5 * (5 / 6) - 2000],
+    ['disc/coupling/main', 8000, 60000 * 0.5 * (5 / 6) - 2000 - 8000],
     ['', 4000, 0],
   ])
+})
+
+// From an independent reading: one donor's net was 870 on its page and 410 in the plan.
+test('a donor costs in the plan what its own page says, whatever it yields, lacks and is paid in', () => {
+  const minor = fc.integer({ min: 0, max: 400_000 })
+  const hours = fc.double({ min: 0, max: 12, noNaN: true })
+  const piece = (id: string, partId: string) =>
+    fc.record({
+      id: fc.constant(id),
+      partId: fc.constant(partId),
+      quantity: fc.constant(1),
+      stripHours: hours,
+      saleMinor: minor,
+      chance: fc.double({ min: 0, max: 1, noNaN: true }),
+      sellingHours: hours,
+      held: fc.boolean(),
+    })
+  const anyDonor = fc.record({
+    id: fc.constant('d'),
+    name: fc.constant('Donor'),
+    currency: fc.constantFrom('EUR', 'JPY'),
+    priceMinor: minor,
+    fetchMinor: minor,
+    disposalMinor: minor,
+    repairMinor: minor,
+    missingMinor: minor,
+    missingKind: fc.constantFrom(null, 'disc', 'starter'),
+    storageMinor: minor,
+    scrapMinor: minor,
+    saleFee: fc.double({ min: 0, max: 1, noNaN: true }),
+    items: fc.tuple(piece('i1', 'wanted'), piece('i2', 'other')),
+  })
+  const build = { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4321 }
+  const rates = [{ from: 'JPY', to: 'EUR', rate: 0.00613, on: '2026-01-01' }]
+  fc.assert(
+    fc.property(anyDonor, fc.boolean(), (donor, isUsed) => {
+      const { problem } = gatherCandidates(
+        [wanted],
+        { ...market, donors: [donor], rates },
+        build,
+        [],
+        [],
+      )
+      const account = accountOf(problem, {
+        candidates: new Set(),
+        bundles: new Set(['donor:d']),
+        items: new Set(isUsed ? [itemKey('donor:d', 'i1')] : []),
+        skipped: new Set(),
+      })
+      const rate = donor.currency === 'EUR' ? 1 : 0.00613
+      const inBuild = (amount: number): number => convert(amount, donor.currency, 'EUR', rate)
+      const page = netCost(
+        {
+          ...donor,
+          priceMinor: inBuild(donor.priceMinor),
+          fetchMinor: inBuild(donor.fetchMinor),
+          repairMinor: inBuild(donor.repairMinor),
+          missingMinor: inBuild(donor.missingMinor),
+          disposalMinor: inBuild(donor.disposalMinor),
+          storageMinor: inBuild(donor.storageMinor),
+          scrapMinor: inBuild(donor.scrapMinor),
+          pieces: donor.items.map((item) => ({
+            ...item,
+            words: item.id,
+            saleMinor: inBuild(item.saleMinor),
+          })),
+        },
+        new Set(isUsed ? ['i1'] : []),
+        build.labourRateMinor,
+        new Set([wanted.kind]),
+      )
+      expect(account.totalMinor).toBe(page.netMinor)
+    }),
+  )
 })
 
 test('a typed price with a source is a candidate without a supplier; a kept one costs nothing', () => {

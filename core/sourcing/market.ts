@@ -44,6 +44,7 @@ export interface DonorRow {
   readonly disposalMinor: number
   readonly repairMinor: number
   readonly missingMinor: number
+  readonly missingKind: string | null
   readonly storageMinor: number
   readonly scrapMinor: number
   readonly saleFee: number

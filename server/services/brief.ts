@@ -43,13 +43,13 @@ export async function briefView(store: Store, buildId: string) {
     findings: briefFindings(brief, {
       tasks,
       hours: tasks.reduce((sum, task) => sum + task.hours, 0),
-      likelyMinor: sums?.likelyMinor ?? null,
+      likely: sums?.likely ?? null,
       safeMinor: sums?.safeMinor ?? null,
       currency,
       marginNm: train ? torqueMargin(train, context) : null,
       marginAtTargetNm: train && target !== null ? torqueMargin(train, context, target) : null,
     }),
-    uncut: uncutSheet(uncut, currency, plan.view.build.likeForLikeMinor, sums?.likelyMinor ?? null),
+    uncut: uncutSheet(uncut, currency, plan.view.build.likeForLikeMinor, sums?.likely ?? null),
     toAsk: Object.entries(law).filter(
       ([id, answer]) =>
         id.endsWith(':state') && (answer.value === 'To ask' || answer.value === 'No'),

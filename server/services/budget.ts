@@ -1,4 +1,4 @@
-import { budget } from '../../core/money/budget.ts'
+import { timesRate } from '../../core/money/money.ts'
 import { kindGroup } from '../../core/ports/part-kinds.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Store } from '../database/store.ts'
@@ -60,15 +60,7 @@ export async function budgetView(store: Store, buildId: string) {
         group: 'Work',
         source: 'work',
         from: `${need.task!.hours} h`,
-        minor: budget({
-          planMinor: 0,
-          taskHours: need.task!.hours,
-          labourRateMinor: plan.view.build.labourRateMinor,
-          estimatesMinor: [],
-          unpriced: 0,
-          contingency: 0,
-          likeForLikeMinor: null,
-        }).labourMinor,
+        minor: timesRate(plan.view.build.labourRateMinor, need.task!.hours),
       })),
     ...plan.decisions
       .filter((decision) => decision.act === 'estimate' && solved?.open.includes(decision.needId))

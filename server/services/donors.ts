@@ -59,7 +59,14 @@ export async function donorsOf(store: Store, buildId: string) {
       const usable = usedBy(plan, donor.id)
       return {
         ...donor,
-        net: money ? netCost(money, usable, plan.view.build.labourRateMinor) : null,
+        net: money
+          ? netCost(
+              money,
+              usable,
+              plan.view.build.labourRateMinor,
+              new Set(plan.needs.map(({ kind }) => kind)),
+            )
+          : null,
         answered: Object.keys(answers).length,
         risks: risksOf(answers),
         absent: wantedFrom(plan)
@@ -88,6 +95,7 @@ function moneyOf(plan: Planned, donorId: string): DonorMoney | null {
     fetchMinor: inBuild(donor.fetchMinor),
     repairMinor: inBuild(donor.repairMinor),
     missingMinor: inBuild(donor.missingMinor),
+    missingKind: donor.missingKind,
     disposalMinor: inBuild(donor.disposalMinor),
     storageMinor: inBuild(donor.storageMinor),
     scrapMinor: inBuild(donor.scrapMinor),

@@ -1,10 +1,10 @@
 import { jointNamed } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { kindGroup } from '../../core/ports/part-kinds.ts'
-import { firstAnswer } from '../../core/templates/first-answer.ts'
 import type { Store } from '../database/store.ts'
 import { listStoppers } from './joint-claims.ts'
 import { nameOf, planBuild } from './planning.ts'
+import { rangesOf, totals } from './totals.ts'
 
 /** How many measurements are proposed first. */
 const MEASURE_FIRST = 8
@@ -12,28 +12,9 @@ const MEASURE_FIRST = 8
 /** What can be said at once: verdicts with leaning, price and hours as ranges, what to confirm or drop, what to measure first. */
 export async function firstAnswerView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
-  const { build, catalogue } = plan.view
-  const decided = (act: string): Set<string> =>
-    new Set(plan.decisions.filter((one) => one.act === act).map((one) => one.needId))
-  const typed = new Map(
-    plan.decisions
-      .filter((one) => one.act === 'price' || one.act === 'estimate')
-      .map((one) => [one.needId, Number(one.priceMinor)]),
-  )
-  const kept = new Set([
-    ...plan.needs.filter((need) => need.keep).map((need) => need.id),
-    ...decided('keep'),
-  ])
-  const settled = new Set([...decided('confirm'), ...kept, ...typed.keys()])
-  const answer = firstAnswer(
-    plan.needs,
-    (need) => plan.gathered.sources.range(need),
-    kept,
-    typed,
-    settled,
-    { currency: build.currency, labourRateMinor: build.labourRateMinor },
-    catalogue.trade.rates,
-  )
+  const { build } = plan.view
+  const answer = rangesOf(plan)
+  const sums = totals(plan, answer)
   return {
     pairing: nameOf(plan),
     engineId: plan.run?.train.engine.id ?? null,
@@ -56,6 +37,11 @@ export async function firstAnswerView(store: Store, buildId: string) {
     }),
     stoppers: await listStoppers(store, buildId),
     ...answer,
+    // As header, brief and budget have them: what the plan answers costs what it says.
+    parts: sums
+      ? { low: sums.likely.low - sums.labour.low, high: sums.likely.high - sums.labour.high }
+      : answer.parts,
+    total: sums?.likely ?? answer.total,
     lines: answer.lines.map((line) => {
       const need = plan.needs.find((one) => one.id === line.need)!
       return {

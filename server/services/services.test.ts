@@ -339,11 +339,11 @@ test('a lock names a source of this build; locked again it changes its way', asy
   })
 })
 
-test('the header says what is open and what to do next, and shows no total before there is a plan', async () => {
+test('the header says what is open and what to do next, and is a range before there is a plan', async () => {
   expect(await buildHeader(store, 'lantern')).toMatchObject({
     recipient: '1979 Marlund Packet van',
     pairing: 'Kessarn Wick, 2nd with Marlund 4-speed',
-    totals: null,
+    totals: { planMinor: null, proven: null },
     open: { brief: 0, pairing: 0, sourcing: 1 },
     next: { stage: 'sourcing' },
   })

@@ -1,40 +1,75 @@
-import { type BuildTotals, budget } from '../../core/money/budget.ts'
+import { type BuildTotals, budget, type OpenLine } from '../../core/money/budget.ts'
+import { type FirstAnswer, firstAnswer } from '../../core/templates/first-answer.ts'
 import { isCurrent, nameOf, type Planned } from './planning.ts'
 
-/** Totals of a build: the header's and the budget's. Nothing is shown before it is computed: without a plan, no total. */
-export function totals(plan: Planned): BuildTotals | null {
-  if (!plan.run || !plan.plan) return null
+/** What each line costs and takes before anything is bought. */
+export function rangesOf(plan: Planned): FirstAnswer {
+  const { build, catalogue } = plan.view
+  const decided = (act: string): Set<string> =>
+    new Set(plan.decisions.filter((one) => one.act === act).map((one) => one.needId))
+  const typed = new Map(
+    plan.decisions
+      .filter((one) => one.act === 'price' || one.act === 'estimate')
+      .map((one) => [one.needId, Number(one.priceMinor)]),
+  )
+  const kept = new Set([
+    ...plan.needs.filter((need) => need.keep).map((need) => need.id),
+    ...decided('keep'),
+  ])
+  return firstAnswer(
+    plan.needs,
+    (need) => plan.gathered.sources.range(need),
+    kept,
+    typed,
+    new Set([...decided('confirm'), ...kept, ...typed.keys()]),
+    { currency: build.currency, labourRateMinor: build.labourRateMinor },
+    catalogue.trade.rates,
+  )
+}
+
+/**
+ * Totals of a build: of the header, the list of builds, brief, first answer and budget alike. What the plan answers costs
+ * what it says; every other line is a range. Null without a pairing.
+ */
+export function totals(plan: Planned, ranges = rangesOf(plan)): BuildTotals | null {
+  if (!plan.run) return null
   const { build } = plan.view
-  const solved = plan.plan.detail
-  const open = plan.needs.filter((need) => solved.open.includes(need.id))
-  const estimates = open.flatMap((need) => {
-    const found = plan.decisions.find(
-      (decision) => decision.needId === need.id && decision.act === 'estimate',
-    )
-    return found ? [Number(found.priceMinor)] : []
-  })
-  const taskHours = plan.needs.reduce((sum, need) => sum + (need.task?.hours ?? 0), 0)
-  const likeForLikeMinor = build.likeForLikeMinor
-  const sourced = plan.needs.filter((need) => !need.task).length
-  if (solved.totalMinor === null) return null
+  const solved = plan.plan && plan.plan.detail.totalMinor !== null ? plan.plan.detail : null
+  const answered = new Set(solved?.lines.map(({ need }) => need))
+  const priceOf = new Map(ranges.lines.map(({ need, price }) => [need, price]))
+  const lines = plan.needs.filter((need) => !need.task)
+  const open = lines.filter(({ id }) => !answered.has(id))
+  const { likeForLikeMinor, leftoversMinor } = build
   return {
     ...budget({
-      planMinor: solved.totalMinor,
-      taskHours,
+      planMinor: solved?.totalMinor ?? null,
+      salesMinor: (solved?.bundles ?? []).reduce(
+        (sum, { resaleMinor, scrapMinor }) => sum + resaleMinor + scrapMinor,
+        0,
+      ),
+      leftoversMinor: leftoversMinor ?? 0,
+      open: open.map(
+        (need): OpenLine => ({
+          words: need.words,
+          price: priceOf.get(need.id) ?? null,
+        }),
+      ),
+      hours: ranges.hours,
       labourRateMinor: build.labourRateMinor,
-      estimatesMinor: estimates,
-      unpriced: open.length - estimates.length,
       contingency: build.contingency,
       likeForLikeMinor,
     }),
     currency: build.currency,
     contingency: build.contingency,
     likeForLikeMinor,
-    planMinor: solved.totalMinor,
-    planStatus: String(plan.plan.status),
+    planMinor: solved?.totalMinor ?? null,
+    leftoversMinor: leftoversMinor ?? 0,
+    planStatus: plan.plan ? String(plan.plan.status) : null,
     planIsCurrent: isCurrent(plan),
-    proven: `${solved.status === 'proven' ? 'Proven' : 'Best found'} for ${sourced - open.length} of ${sourced} lines`,
-    taskHours,
+    proven: solved
+      ? `${solved.status === 'proven' ? 'Proven' : 'Best found'} for ${lines.length - open.length} of ${lines.length} lines`
+      : null,
+    hours: ranges.hours,
     pairing: nameOf(plan),
     open: open.length,
   }

@@ -1,4 +1,6 @@
 import { minorDigits, parseMoney } from '../../core/money/money.ts'
+import { askWhereDoubtful } from '../../core/quantity/units.ts'
+import { personNow } from '../api/person.ts'
 
 /** A field of a form. */
 export type FieldSpec = {
@@ -82,8 +84,10 @@ export function toValue(spec: FieldSpec, text: unknown, values: Values): unknown
       throw new RangeError(`Fill in ${spec.label.toLowerCase()}.`)
     return null
   }
-  if (spec.type === 'money') return parseMoney(typed, currencyOf(spec, values))
+  const { decimal } = personNow()
+  if (spec.type === 'money') return parseMoney(typed, currencyOf(spec, values), decimal)
   if (spec.type === 'number' || spec.type === 'percent') {
+    askWhereDoubtful(typed, decimal)
     const figure = Number(typed.replace(',', '.').replace('%', ''))
     if (!Number.isFinite(figure))
       throw new RangeError(

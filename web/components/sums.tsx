@@ -1,10 +1,11 @@
 import type { ReactNode } from 'react'
-import { Money } from './ui.tsx'
+import type { Range } from '../../core/money/range.ts'
+import { Money, Span } from './ui.tsx'
 
 /** A line of a sum: an amount, or one that is added up and stands heavier. */
 export interface SumLine {
   readonly words: ReactNode
-  readonly minor: number | null
+  readonly minor: number | Range | null
   readonly isTotal?: boolean
 }
 
@@ -26,7 +27,13 @@ export const Sums = ({
       >
         <dt>{words}</dt>
         <dd className="ml-auto text-right">
-          {minor === null ? '?' : <Money minor={minor} currency={currency} whole={whole} />}
+          {minor === null ? (
+            '?'
+          ) : typeof minor === 'number' ? (
+            <Money minor={minor} currency={currency} whole={whole} />
+          ) : (
+            <Span range={minor} currency={currency} />
+          )}
         </dd>
       </div>
     ))}

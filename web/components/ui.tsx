@@ -2,6 +2,7 @@ import clsx from 'clsx'
 import type { ButtonHTMLAttributes, ReactNode } from 'react'
 import { Link } from 'react-router'
 import { printMoney } from '../../core/money/money.ts'
+import type { Range } from '../../core/money/range.ts'
 import { GRADES, type Grade, isWeak } from '../../core/quantity/grade.ts'
 import { ApiProblem } from '../api/client.ts'
 import { useTitle } from './use-title.ts'
@@ -48,6 +49,17 @@ export const ButtonLink = ({
     {children}
   </Link>
 )
+
+/** A sum that is not settled: from its least to its most, or one figure where both are the same. */
+export const Span = ({ range, currency }: { range: Range; currency: string }) =>
+  range.low === range.high ? (
+    <Money minor={range.low} currency={currency} whole />
+  ) : (
+    <>
+      <Money minor={range.low} currency={currency} whole /> to{' '}
+      <Money minor={range.high} currency={currency} whole />
+    </>
+  )
 
 /** Title line of a page: what is here, in figures, and its actions. */
 export function PageHead({

@@ -1,5 +1,6 @@
 import type { BuildHeader } from '../../contract/answers/builds.ts'
-import { ButtonLink, Money } from '../components/ui.tsx'
+import type { Range } from '../../core/money/range.ts'
+import { ButtonLink, Money, Span } from '../components/ui.tsx'
 
 /** The build's name, pairing, totals that move as choices are made, and one next action. */
 export function BuildTotals({ header }: { header: BuildHeader }) {
@@ -14,20 +15,22 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
       </div>
       <div className="flex shrink-0">
         <Total
-          words={totals && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'}
-          minor={totals?.likelyMinor}
+          words={
+            totals?.planMinor != null && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'
+          }
+          sum={totals?.likely}
           currency={build.currency}
         />
       </div>
       <div className="flex max-[1000px]:hidden">
         <Total
           words={`Safe, +${Math.round(build.contingency * 100)} %`}
-          minor={totals?.safeMinor}
+          sum={totals?.safeMinor}
           currency={build.currency}
         />
         <Total
           words="Like-for-like repair"
-          minor={build.likeForLikeMinor}
+          sum={build.likeForLikeMinor}
           currency={build.currency}
         />
         {totals && totals.unpriced > 0 && (
@@ -50,19 +53,23 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
 
 function Total({
   words,
-  minor,
+  sum,
   currency,
 }: {
   words: string
-  minor: number | null | undefined
+  sum: number | Range | null | undefined
   currency: string
 }) {
-  if (minor === null || minor === undefined) return null
+  if (sum === null || sum === undefined) return null
   return (
     <div className="border-l border-line px-4">
       <div className="whitespace-nowrap text-[12px] text-steel">{words}</div>
-      <div className="text-[15px] font-semibold">
-        <Money minor={minor} currency={currency} whole />
+      <div className="whitespace-nowrap text-[15px] font-semibold">
+        {typeof sum === 'number' ? (
+          <Money minor={sum} currency={currency} whole />
+        ) : (
+          <Span range={sum} currency={currency} />
+        )}
       </div>
     </div>
   )

@@ -11,6 +11,7 @@ import * as addPatternMatches from '../migrations/20261128_0007_add_pattern_matc
 import * as addPhotos from '../migrations/20261128_0008_add_photos.ts'
 import * as makeRatesDecimal from '../migrations/20261128_0009_make_rates_decimal.ts'
 import * as strikeClaimsOut from '../migrations/20261128_0010_strike_claims_out.ts'
+import * as addSales from '../migrations/20261128_0011_add_sales_and_what_is_missing.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -24,6 +25,7 @@ export const MIGRATIONS = [
   { name: '20261128_0008_add_photos', ...addPhotos },
   { name: '20261128_0009_make_rates_decimal', ...makeRatesDecimal },
   { name: '20261128_0010_strike_claims_out', ...strikeClaimsOut },
+  { name: '20261128_0011_add_sales_and_what_is_missing', ...addSales },
 ]
 
 export type Database = Knex

@@ -54,6 +54,14 @@ export const briefFields = (currency: string) =>
     },
     {
       section: MONEY,
+      name: 'leftoversMinor',
+      label: 'The old engine and leftovers bring',
+      type: 'money',
+      currency,
+      hint: 'Hoped for: it lowers the likely total, never the contingency',
+    },
+    {
+      section: MONEY,
       name: 'labourRateMinor',
       label: 'Labour rate an hour',
       type: 'money',

@@ -1,7 +1,9 @@
 import { useMemo } from 'react'
 import { useParams } from 'react-router'
 import type { BudgetPage } from '../../../contract/answers/builds.ts'
+import { sideOf } from '../../../core/money/budget.ts'
 import { useAnswer } from '../../api/answer.ts'
+import { LikelyBar } from '../../components/charts/likely-bar.tsx'
 import { MoneyBars } from '../../components/charts/money-bars.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
@@ -9,7 +11,7 @@ import { type SumLine, Sums } from '../../components/sums.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
-import { ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { ButtonLink, Empty, Loaded, PageHead, Span } from '../../components/ui.tsx'
 
 const SOURCES: Record<string, string> = {
   keep: 'Kept',
@@ -45,7 +47,7 @@ export function Component() {
   return (
     <Loaded of={budget} what="the budget">
       {(page) =>
-        page.totals === null ? (
+        page.totals === null || page.totals.planMinor === null ? (
           <Empty
             like={LIKE.budget}
             action={
@@ -82,32 +84,30 @@ function Sheet({
   )
   const sums: readonly SumLine[] = [
     { words: 'Plan: goods, shipping, strip labour, less resale', minor: totals.planMinor },
-    { words: `Work, ${totals.taskHours} h`, minor: totals.labourMinor },
-    { words: 'Typed estimates of open lines', minor: totals.estimatesMinor },
-    { words: 'Likely', minor: totals.likelyMinor, isTotal: true },
     {
-      words: `Safe, likely + ${Math.round(totals.contingency * 100)} %`,
+      words: `${totals.open} open ${totals.open === 1 ? 'line' : 'lines'}, by what they may cost`,
+      minor: totals.openLines,
+    },
+    {
+      words: `Work, ${Math.round(totals.hours.low)} to ${Math.round(totals.hours.high)} h`,
+      minor: totals.labour,
+    },
+    ...(totals.leftoversMinor > 0
+      ? [{ words: 'Sold of the old', minor: -totals.leftoversMinor }]
+      : []),
+    { words: 'Likely', minor: totals.likely, isTotal: true },
+    {
+      words: `Safe: its high end, + ${Math.round(totals.contingency * 100)} % of the costs`,
       minor: totals.safeMinor,
       isTotal: true,
     },
     { words: 'Like-for-like repair', minor: totals.likeForLikeMinor },
-    ...(totals.againstRepairMinor === null
-      ? []
-      : [
-          {
-            words:
-              totals.againstRepairMinor > 0
-                ? 'Dearer than the repair by'
-                : 'Cheaper than the repair by',
-            minor: Math.abs(totals.againstRepairMinor),
-          },
-        ]),
   ]
   return (
     <>
       <PageHead
         title="Budget"
-        detail={`${totals.proven}${totals.planIsCurrent ? '' : ' · changed since the last plan: solve again'}`}
+        detail={`${totals.proven ?? ''}${totals.planIsCurrent ? '' : ' · changed since the last plan: solve again'}`}
       >
         <HistoryButton entity="build" id={build} title="this build" />
       </PageHead>
@@ -123,7 +123,14 @@ function Sheet({
           />
         </div>
         <div className="flex flex-col gap-5 px-4 max-[1000px]:pt-6">
+          <LikelyBar
+            likely={totals.likely}
+            middleMinor={totals.middleMinor}
+            repairMinor={totals.likeForLikeMinor}
+            currency={currency}
+          />
           <Sums lines={sums} currency={currency} />
+          <AgainstRepair totals={totals} />
           {totals.unpriced > 0 && (
             <p className="border-l-[3px] border-unmeasured pl-2.5">
               {totals.unpriced} open {totals.unpriced === 1 ? 'line has' : 'lines have'} no price
@@ -136,5 +143,36 @@ function Sheet({
         </div>
       </div>
     </>
+  )
+}
+
+/** Cheaper or dearer is said only where the whole range is; else what would settle it. */
+function AgainstRepair({ totals }: { totals: NonNullable<BudgetPage['totals']> }) {
+  const { againstRepair, currency, widest } = totals
+  if (!againstRepair) return null
+  const side = sideOf(againstRepair, 0)
+  const apart =
+    side === 'under'
+      ? { low: -againstRepair.high, high: -againstRepair.low }
+      : { low: againstRepair.low, high: againstRepair.high }
+  return (
+    <p className="border-l-[3px] border-rule pl-2.5">
+      {side === 'either' ? (
+        <>
+          It may come out cheaper or dearer than the repair.
+          {widest.length > 0 && (
+            <>
+              {' '}
+              What would settle it most: a price for {widest.map(({ words }) => words).join(', ')}.
+            </>
+          )}
+        </>
+      ) : (
+        <>
+          {side === 'under' ? 'Cheaper' : 'Dearer'} than the repair by{' '}
+          <Span range={apart} currency={currency} />.
+        </>
+      )}
+    </p>
   )
 }

@@ -8,7 +8,7 @@ import { LIKE } from '../../components/likes.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
-import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Empty, Loaded, PageHead, Span } from '../../components/ui.tsx'
 
 const COLUMNS: readonly Column<BuildHeader>[] = [
   {
@@ -34,13 +34,13 @@ const COLUMNS: readonly Column<BuildHeader>[] = [
     value: ({ pairing }) => pairing,
     cell: ({ pairing }) => pairing ?? <span className="text-steel">Not chosen</span>,
   },
-  moneyColumn(
-    'likely',
-    'Likely',
-    ({ totals }) => totals?.likelyMinor,
-    ({ build }) => build.currency,
-    true,
-  ),
+  {
+    id: 'likely',
+    head: 'Likely',
+    align: 'right',
+    value: ({ totals }) => totals?.middleMinor,
+    cell: ({ totals, build }) => totals && <Span range={totals.likely} currency={build.currency} />,
+  },
   moneyColumn(
     'repair',
     'Like-for-like',

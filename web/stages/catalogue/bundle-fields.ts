@@ -1,3 +1,4 @@
+import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
 import type { FieldSpec, ValuesOf } from '../../components/form-values.ts'
 
 const currencyTyped = (values: Record<string, unknown>): string =>
@@ -21,6 +22,10 @@ export const kitFields = (suppliers: readonly { value: string; words: string }[]
     { name: 'note', label: 'Quality', type: 'text', hint: 'Process, material, hardware class' },
   ] as const satisfies readonly FieldSpec[]
 
+const KINDS_MISSED: readonly { value: string; words: string }[] = Object.keys(PART_KINDS).map(
+  (kind) => ({ value: kind, words: kindWords(kind) }),
+)
+
 /** What is typed of a donor; blank amounts are 0. */
 export const DONOR_FIELDS = [
   {
@@ -40,6 +45,13 @@ export const DONOR_FIELDS = [
     label: 'What is missing, bought singly',
     type: 'money',
     currency: currencyTyped,
+  },
+  {
+    name: 'missingKind',
+    label: 'What that is',
+    type: 'select',
+    options: KINDS_MISSED,
+    hint: 'Where a build has a line of it, it is paid there and not here',
   },
   { name: 'disposalMinor', label: 'Disposal of the hulk', type: 'money', currency: currencyTyped },
   {

@@ -1,6 +1,5 @@
 import { Link, useParams } from 'react-router'
 import type { FirstAnswer } from '../../../contract/answers/builds.ts'
-import type { Range } from '../../../core/money/range.ts'
 import type { StopperSays } from '../../../core/pairing/stoppers.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -13,8 +12,8 @@ import {
   Empty,
   GradeWord,
   Loaded,
-  Money,
   PageHead,
+  Span,
 } from '../../components/ui.tsx'
 import { FirstVerdicts } from './first-verdicts.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
@@ -58,13 +57,6 @@ export function Component() {
     </Loaded>
   )
 }
-
-const Span = ({ range, currency }: { range: Range; currency: string }) => (
-  <>
-    <Money minor={range.low} currency={currency} whole /> to{' '}
-    <Money minor={range.high} currency={currency} whole />
-  </>
-)
 
 function Sums({ answer }: { answer: FirstAnswer }) {
   const assumed = answer.lines.filter((line) => line.from === 'assumed').length

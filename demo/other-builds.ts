@@ -6,7 +6,7 @@ const rule = { grade: 'measured', by: 'Bram', method: 'rule' } as const
 /** Alder: a 4×4 crew truck to a torquier six with automatic, its transfer case kept. Measured well under the middle, little in front. */
 export function alder(doc: DocumentWriter): void {
   doc.part('hawser', 'vehicle', '1991 Dovrek Hawser crew truck', { fromYear: 1991, toYear: 1991 })
-  doc.port('hawser', 'axle', 'rear', { ratio: 4.3, ladenKg: 1850 })
+  doc.port('hawser', 'axle', 'rear', { ratio: 4.3, ladenKg: 1850, load: 'plate' })
   doc.port('hawser', 'tyre', 'rear', { marking: '235/85R16' }, { grade: 'measured', by: 'Tove' })
   doc.port('hawser', 'ratings', 'torque-axle', { torqueNm: 7800, reference: 'axle', basis: 'peak' })
   doc.port(
@@ -41,6 +41,7 @@ export function alder(doc: DocumentWriter): void {
     turns: 'as the rear',
     ratio: 4.3,
     shift: 'lever',
+    ladenKg: 1150,
   })
   doc.port('hawser', 'starter-room', 'main', { side: 'left' }, { grade: 'measured', by: 'Tove' })
   doc.port(

@@ -70,7 +70,7 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
   await expect(page.getByText(/made \d{4}/)).toBeVisible({ timeout: 120_000 })
 
   await page.getByRole('link', { name: 'Budget', exact: true }).click()
-  await expect(page.getByText('Cheaper than the repair by')).toBeVisible()
+  await expect(page.getByText('Dearer than the repair by')).toBeVisible()
   await expect(page.getByRole('banner')).toContainText('Likely')
 })
 

@@ -158,6 +158,8 @@ export const sourcing = z
     open: openLines,
     locks: list(rowWith('sourcingLock', { words: z.string() })),
     because: words.nullable(),
+    /** The plan is the last that had a total; what came after it has none. */
+    isOld: z.boolean(),
     excluded,
   })
   .meta({ id: 'Sourcing' })

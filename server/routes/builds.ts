@@ -1,5 +1,6 @@
 import { buildOperations } from '../../contract/operations/builds.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { changeBuild } from '../services/change-build.ts'
 import { decide } from '../services/decisions.ts'
 import { answerSheet } from '../services/donors.ts'
 import { addJointClaim, answerStopper } from '../services/joint-claims.ts'
@@ -18,8 +19,7 @@ export function buildRoutes({ store, jobs }: Services): App {
     'POST /builds': async ({ body }) => store.transaction((tx) => tx.insert('build', body)),
     'POST /builds/start': async ({ body }) => startBuild(store, body),
     'GET /builds/{id}': async ({ params }) => readings.json(store, 'header', params.id),
-    'PATCH /builds/{id}': async ({ params, body: { version, ...patch } }) =>
-      store.transaction((tx) => tx.update('build', params.id, version, patch)),
+    'PATCH /builds/{id}': async ({ params, body }) => changeBuild(store, params.id, body),
     'DELETE /builds/{id}': async ({ params }) => toTrash(store, 'build', params.id),
     'GET /builds/{id}/first-answer': async ({ params }) =>
       readings.json(store, 'firstAnswer', params.id),

@@ -27,6 +27,8 @@ export interface Planned extends Needed {
   /** Fingerprint of the problem: a plan made from another is out of date. */
   readonly madeFrom: string
   readonly plan: RowOf<'plan'> | null
+  /** What was solved after it and found none. */
+  readonly broken: RowOf<'plan'> | null
 }
 
 const needed = new RevisionMemory<Needed>()
@@ -89,6 +91,7 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
     store.list('sourcingLock', { buildId: build.id }),
     store.list('plan', { buildId: build.id }),
   ])
+  const holding = plans.findLast(({ detail }) => detail.totalMinor !== null)
   const { parts, kinds, trade } = catalogue
   // Only what these needs ask for is read: a shop has a million offers.
   const { changes, offers, numbers } = await offeredOf(
@@ -108,7 +111,9 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
     get madeFrom() {
       return fingerprint(gathered)
     },
-    plan: plans.at(-1) ?? null,
+    plan: holding ?? plans.at(-1) ?? null,
+    // What came after the last that had a total, and has none.
+    broken: holding && plans.at(-1) !== holding ? (plans.at(-1) ?? null) : null,
   }
 }
 

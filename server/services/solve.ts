@@ -29,8 +29,13 @@ async function savePlan(
   madeFrom: string,
 ): Promise<{ planId: string; status: string }> {
   return store.transaction(async (tx) => {
-    // A plan is replaced, not thrown away: the history has the old one, the trash is for what people remove.
-    for (const old of await tx.list('plan', { buildId })) {
+    // A plan is replaced, not thrown away: the history has the old one, the trash is for what people remove. The last that
+    // had a total stays until one with a total comes.
+    const before = await tx.list('plan', { buildId })
+    const kept =
+      plan.totalMinor === null ? before.findLast(({ totalMinor }) => totalMinor !== null) : null
+    for (const old of before) {
+      if (old.id === kept?.id) continue
       for (const line of await tx.list('planLine', { planId: old.id }))
         await tx.unmake('planLine', line)
       await tx.unmake('plan', old)

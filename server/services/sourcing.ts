@@ -9,7 +9,7 @@ const RIVALS_SHOWN = 40
 /** The plan as shown: lines and baskets with names, locks, and the reason when locks contradict one another. */
 export async function sourcingView(store: Store, buildId: string) {
   const planned = await planBuild(store, buildId)
-  const { gathered, view, plan, needs } = planned
+  const { gathered, view, plan, broken, needs } = planned
   const detail = plan?.detail ?? null
   const { sources } = gathered
   const { bundleName: bundleOf, supplierName: supplierOf } = view.catalogue.trade
@@ -78,7 +78,8 @@ export async function sourcingView(store: Store, buildId: string) {
       .filter((need) => detail?.open.includes(need.id))
       .map((need) => ({ id: need.id, words: need.words, waits: need.waits })),
     locks: planned.locks.map((lock) => ({ ...lock, words: lockWords(lock) })),
-    because: detail?.because?.map(words) ?? null,
+    because: (broken ?? plan)?.detail.because?.map(words) ?? null,
+    isOld: broken !== null,
     excluded: gathered.excluded,
   }
 }

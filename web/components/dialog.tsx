@@ -2,6 +2,11 @@ import { Dialog as Radix } from 'radix-ui'
 import type { ReactNode } from 'react'
 import { Button } from './ui.tsx'
 
+/** For a page's own Escape: one that closed a dialog over it is not the page's as well. */
+export const BELOW_DIALOGS = {
+  ignoreEventWhen: (event: KeyboardEvent): boolean => event.defaultPrevented,
+}
+
 /** A dialog over the work: focus goes in, Escape closes, focus goes back. */
 export function Dialog({
   open,

@@ -21,7 +21,7 @@ export function Button({
         tone === 'main' &&
           'bg-accent px-3 py-1.5 font-semibold text-on-accent hover:brightness-110',
         tone === 'plain' && 'border border-ink bg-ground px-3 py-1.5 font-semibold hover:bg-bench',
-        tone === 'quiet' && 'px-1 text-accent underline underline-offset-2 hover:bg-bench',
+        tone === 'quiet' && 'min-h-6 px-1 text-accent underline underline-offset-2 hover:bg-bench',
         className,
       )}
     />
@@ -40,7 +40,7 @@ export const ButtonLink = ({
   <Link
     to={to}
     className={clsx(
-      'inline-flex items-center whitespace-nowrap rounded px-3 py-1.5 font-semibold print:hidden',
+      'inline-flex items-center whitespace-nowrap rounded px-3 py-1.5 font-semibold max-[560px]:whitespace-normal print:hidden',
       tone === 'main'
         ? 'bg-accent text-on-accent hover:brightness-110'
         : 'border border-ink bg-ground hover:bg-bench',

@@ -7,13 +7,13 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
   const { build, recipient, pairing, totals, next } = header
   return (
     <>
-      <div className="min-w-0 border-l border-line pl-4 pr-5">
+      <div className="min-w-0 border-l border-line pl-4 pr-5 max-[560px]:flex-1 max-[560px]:basis-[60%]">
         <div className="truncate text-[15px] font-bold">{build.name}</div>
         <div className="truncate text-steel">
           {[recipient, pairing].filter(Boolean).join(' · ') || 'No recipient yet'}
         </div>
       </div>
-      <div className="flex shrink-0">
+      <div className="flex shrink-0 max-[560px]:-ml-px">
         <Total
           words={
             totals?.planMinor != null && !totals.planIsCurrent ? 'Likely, before changes' : 'Likely'
@@ -42,7 +42,7 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
           </div>
         )}
       </div>
-      <div className="ml-auto pr-4">
+      <div className="ml-auto shrink-0 pr-4 max-[560px]:max-w-[52%] max-[560px]:shrink">
         <ButtonLink to={`/builds/${build.id}/${next.stage}`} tone="main">
           {next.words}
         </ButtonLink>

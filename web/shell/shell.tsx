@@ -58,11 +58,11 @@ export function Shell() {
   if (asksPasscode) return <SignIn />
   if (pathname.endsWith('/shop')) return <Outlet />
   return (
-    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[56px_auto_minmax(0,1fr)] print:block print:h-auto">
-      <header className="col-span-2 flex max-[560px]:col-span-1 items-center border-b border-ink bg-paper print:hidden">
+    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[auto_auto_minmax(0,1fr)] print:block print:h-auto">
+      <header className="col-span-2 flex items-center max-[560px]:col-span-1 max-[560px]:flex-wrap max-[560px]:gap-y-1 max-[560px]:py-1.5 border-b border-ink bg-paper print:hidden">
         <Link
           to="/"
-          className="w-[148px] shrink-0 pl-4 text-[19px] font-extrabold tracking-wide [font-stretch:112%] max-[900px]:w-[112px]"
+          className="w-[148px] shrink-0 pl-4 text-[19px] font-extrabold tracking-wide [font-stretch:112%] max-[900px]:w-[112px] max-[560px]:w-[92px]"
         >
           Junket
         </Link>

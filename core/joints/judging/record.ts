@@ -148,7 +148,7 @@ export class Recorder {
     }
     if (result.straddles)
       return Number.isFinite(pm)
-        ? `Known only to ± ${round(pm)} ${limit.unit}: measure closer`
+        ? `Known only to ± ${Number(pm.toPrecision(2))} ${limit.unit}: measure closer`
         : 'Known, but nobody said how closely: measure with a stated method'
     return result.outcome ? wordsOf(result.outcome, scene) : 'Agrees'
   }
@@ -219,7 +219,6 @@ const rootOfSquares = (deviations: readonly number[]): number =>
   Math.sqrt(deviations.reduce((sum, d) => sum + d * d, 0))
 const lower = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null)
-const round = (value: number): number => Number(value.toFixed(3))
 
 function missingField(field: Field<unknown>): MissingField {
   const { at } = field

@@ -8,6 +8,7 @@ import { HistoryButton } from '../../components/history.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { ClaimForm } from '../pairing/claim-form.tsx'
+import { FieldClaims } from './field-claims.tsx'
 import { Identity } from './part-identity.tsx'
 import { Numbers } from './part-numbers.tsx'
 import { Offers } from './part-offers.tsx'
@@ -102,6 +103,13 @@ function Detail({ part }: { part: PartDetail }) {
               minutes: 0,
             }}
             onDone={() => setMeasuring(null)}
+          />
+          <FieldClaims
+            field={
+              part.ports
+                .find(({ id }) => id === measuring.port)
+                ?.fields.find(({ name }) => name === measuring.field.name) ?? measuring.field
+            }
           />
         </Dialog>
       )}

@@ -158,6 +158,9 @@ const FieldValue = ({ field, shown }: { field: FieldView; shown: string }) => (
         Claims disagree beyond their ±: look before you spend.
       </div>
     )}
-    <FieldClaims field={field} />
+    {(field.claims.length > 1 ||
+      field.claims.some(({ isImpossible, struckDay }) => isImpossible || struckDay)) && (
+      <FieldClaims field={field} />
+    )}
   </>
 )

@@ -30,7 +30,9 @@ const LIMIT_COLUMNS: readonly Column<LimitRow>[] = [
         <span>
           <b className="underline decoration-line underline-offset-2">{limit.label}</b>
           <span className="block text-steel">
-            {[limit.at, limit.words].filter(Boolean).join(': ')}
+            {[limit.at && !limit.label.includes(limit.at) ? limit.at : '', limit.words]
+              .filter(Boolean)
+              .join(': ')}
           </span>
         </span>
       </span>

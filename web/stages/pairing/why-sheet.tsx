@@ -4,6 +4,7 @@ import type { JointDetail, PairingDetail } from '../../../contract/answers/pairi
 import type { Verdict } from '../../../core/joints/verdict.ts'
 import { VERDICT_WORDS } from '../../../core/joints/words.ts'
 import { TorqueLine } from '../../components/charts/torque-line.tsx'
+import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { Radios } from '../../components/fields/radios.tsx'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { Button, Folded, GradeWord, SheetHead } from '../../components/ui.tsx'
@@ -34,7 +35,7 @@ export function WhySheet({
   const verdict = bare || !joint.closed ? joint.bare : joint.closed
   const asClosed = joint.closed !== undefined && !bare
   useHotkeys('m', () => setMeasuring(true), { preventDefault: true })
-  useHotkeys('esc', onClose, { enabled: !measuring })
+  useHotkeys('esc', onClose, { enabled: !measuring, ...BELOW_DIALOGS })
   return (
     <aside aria-label={`Why: ${joint.title}`} className="flex flex-col gap-3 px-4 py-3">
       <SheetHead
@@ -145,10 +146,16 @@ function Shown({ verdict }: { verdict: Verdict }) {
         <div key={index} className="contents">
           <dt>{label}</dt>
           <dd className="figure text-right">
-            {typeof value === 'number' ? Number(value.toFixed(3)) : value} {unit}
+            {typeof value === 'number' ? figure(value) : value} {unit}
           </dd>
         </div>
       ))}
     </dl>
   )
+}
+
+/** As many digits as such a figure is known to. */
+const figure = (value: number): string => {
+  const size = Math.abs(value)
+  return String(Number(value.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 3)))
 }

@@ -6,6 +6,7 @@ import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
 import { isWeak } from '../../../core/quantity/grade.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
+import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { SwitchRow } from '../../components/fields/switch-row.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
@@ -79,7 +80,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   const selected = list.lines.find((line) => line.id === selectedId) ?? null
   const drop = (line: PartLine): void => void dropLine(build, line)
   useHotkeys('x', () => selected && drop(selected))
-  useHotkeys('esc', () => setSelected(null))
+  useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
   const columns = useMemo(
     () =>
       lineColumns(

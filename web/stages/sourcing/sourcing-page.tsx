@@ -5,6 +5,7 @@ import type { JobView, SourcingView } from '../../../contract/answers/planning.t
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
+import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
@@ -70,7 +71,7 @@ function Plan({
       'Locked. Solve again to see what it costs.',
     )
   useHotkeys('l', () => line && void lockIn(line))
-  useHotkeys('esc', () => setSelected(null))
+  useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
   const running = job?.status === 'running'
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
@@ -107,7 +108,11 @@ function Plan({
                 <li key={words}>{words}</li>
               ))}
             </ul>
-            <p>Take one of them off and solve again.</p>
+            <p>
+              Take one of them off and solve again.
+              {view.isOld &&
+                ' The plan below is the last that held; it is kept until another does.'}
+            </p>
           </div>
         )}
         {!view.status && !running && (

@@ -25,6 +25,7 @@ const BASES = {
     ring: { widthMm: 9.8 },
   },
   'pinion measured': { starter: { outerMm: 27.94 } },
+  'pinion measured, on the block': { starter: { mount: 'block', outerMm: 27.94 } },
   'narrow ring': { ring: { widthMm: 9 } },
   'speed rated apart': {},
   'nothing moves under it': {
@@ -35,6 +36,8 @@ const BASES = {
   'proud pilot': { 'pilot-piece': { depthMm: -0.4 } },
   bush: { 'pilot-piece': { type: 'bush', boreMm: 15.05 } },
   'bore in the wheel': {},
+  'bore in a spacer': {},
+  shimmed: { ratios: { type: 'automatic', stall: 2.1 }, pump: { padMm: 17.7 } },
   'slave round the shaft': { 'release-gear': { type: 'concentric slave', innerMm: 12 } },
   'rated at the axle': {
     ratings: { reference: 'axle', torqueNm: 40_000 },
@@ -94,6 +97,7 @@ const STACK: readonly CompiledPart[] = [
 /** Ports that take another slot on a train. */
 const slotted: Partial<Record<Base, readonly [PortKindName, string]>> = {
   'bore in the wheel': ['pilot-bore', 'flange'],
+  'bore in a spacer': ['pilot-bore', 'spacer'],
   'speed rated apart': ['ratings', 'speed'],
 }
 
@@ -352,6 +356,14 @@ export const DIRECTIONS: readonly Direction[] = [
   ],
   [
     'depth',
+    'nose',
+    'bore in a spacer',
+    '+ pilot-bore.mouthMm, - pilot-piece.depthMm, - plate.thicknessMm, - input-shaft.tipMm, + crank-flange.proudMm',
+    8,
+    Infinity,
+  ],
+  [
+    'depth',
     'tip-clear',
     'manual',
     '+ plate.thicknessMm, + input-shaft.tipMm, - pilot-bore.bottomMm',
@@ -363,6 +375,14 @@ export const DIRECTIONS: readonly Direction[] = [
     'tip-clear',
     'bore in the wheel',
     '+ plate.thicknessMm, + input-shaft.tipMm, - crank-flange.proudMm, - spacer.thicknessMm, - pilot-bore.bottomMm',
+    3,
+    Infinity,
+  ],
+  [
+    'depth',
+    'tip-clear',
+    'bore in a spacer',
+    '+ plate.thicknessMm, + input-shaft.tipMm, - crank-flange.proudMm, - pilot-bore.bottomMm',
     3,
     Infinity,
   ],
@@ -387,6 +407,14 @@ export const DIRECTIONS: readonly Direction[] = [
     'shoulder-clear',
     'bore in the wheel',
     '+ plate.thicknessMm, + input-shaft.noseEndMm, - crank-flange.proudMm, - spacer.thicknessMm, - pilot-bore.mouthMm',
+    0.5,
+    Infinity,
+  ],
+  [
+    'depth',
+    'shoulder-clear',
+    'bore in a spacer',
+    '+ plate.thicknessMm, + input-shaft.noseEndMm, - crank-flange.proudMm, - pilot-bore.mouthMm',
     0.5,
     Infinity,
   ],
@@ -592,11 +620,20 @@ export const DIRECTIONS: readonly Direction[] = [
     4,
     Infinity,
   ],
+  ['converter', 'nose-in', 'shimmed', '- converter.noseTipMm, ? pump.padMm', 4, Infinity],
   [
     'converter',
     'nose-clear',
     'manual',
     '+ converter-bore.depthMm, + converter.noseTipMm, + flex-pads.heightMm, + spacer.thicknessMm, + pump.padMm, 0 plate.thicknessMm, 0 crank-flange.proudMm',
+    1,
+    Infinity,
+  ],
+  [
+    'converter',
+    'nose-clear',
+    'shimmed',
+    '+ converter-bore.depthMm, + converter.noseTipMm, ? pump.padMm',
     1,
     Infinity,
   ],
@@ -630,6 +667,14 @@ export const DIRECTIONS: readonly Direction[] = [
     'starter-ring',
     'starter-mesh',
     'pinion measured',
+    '+ starter-seat.axisMm, - ring.outerMm, - starter.outerMm, + starter.moduleMm',
+    0.1,
+    1,
+  ],
+  [
+    'starter-ring',
+    'starter-mesh',
+    'pinion measured, on the block',
     '+ starter-seat.axisMm, - ring.outerMm, - starter.outerMm, + starter.moduleMm',
     0.1,
     1,

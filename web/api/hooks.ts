@@ -5,6 +5,7 @@ import { dayIn } from '../../core/day.ts'
 import type { Reading } from '../../core/quantity/units.ts'
 import { refresh, useAnswer } from './answer.ts'
 import { ApiProblem, call } from './client.ts'
+import { placeWords } from './field-words.ts'
 import { usePerson } from './person.ts'
 
 export const useBuild = (id: string | undefined) =>
@@ -52,7 +53,7 @@ export async function act(
     // One fault is in the sentence already.
     const named =
       error.errors.length > 1
-        ? error.errors.slice(0, 6).map(({ path, message }) => `${path}: ${message}`)
+        ? error.errors.slice(0, 6).map(({ path, message }) => `${placeWords(path)}: ${message}`)
         : []
     toast.error(
       error.message,

@@ -4,6 +4,7 @@ import type { StoredTable } from '../../contract/stored.ts'
 import { printMoney } from '../../core/money/money.ts'
 import { useAnswer } from '../api/answer.ts'
 import { call } from '../api/client.ts'
+import { fieldWords } from '../api/field-words.ts'
 import { act } from '../api/hooks.ts'
 import { Dialog } from './dialog.tsx'
 import { Button, Loaded } from './ui.tsx'
@@ -57,14 +58,13 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
               >
                 <span className="figure text-steel">{timeOf(entry.at)}</span>
                 <div className="min-w-0">
-                  <b>{entry.who}</b> {ACTS[entry.act]} {wordsOf(entry.entity)}
+                  <b>{entry.who}</b> {ACTS[entry.act]} {fieldWords(entry.entity)}
                   {entry.name ? <i className="not-italic font-semibold"> {entry.name}</i> : null}
                   {entry.act === 'update' && (
                     <ul>
                       {Object.keys(entry.after ?? {}).map((field) => (
                         <li key={field} className="break-words text-steel">
-                          {wordsOf(field.replace(/Minor$/, ''))}:{' '}
-                          <s>{show(field, entry.before?.[field], entry)}</s> to{' '}
+                          {fieldWords(field)}: <s>{show(field, entry.before?.[field], entry)}</s> to{' '}
                           <span className="text-ink">
                             {show(field, entry.after?.[field], entry)}
                           </span>
@@ -74,7 +74,7 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
                   )}
                   {entry.entity === 'claim' && entry.act === 'insert' && (
                     <div className="break-words text-steel">
-                      {wordsOf(String(entry.after?.field))}:{' '}
+                      {fieldWords(String(entry.after?.field))}:{' '}
                       {show('typed', entry.after?.typed ?? entry.after?.value, entry)},{' '}
                       {String(entry.after?.grade)}
                     </div>
@@ -84,7 +84,7 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
                   {(entry.act === 'update' || entry.act === 'remove') && (
                     <Button
                       tone="quiet"
-                      aria-label={`Put back ${wordsOf(entry.entity)} of ${timeOf(entry.at)}`}
+                      aria-label={`Put back ${fieldWords(entry.entity)} of ${timeOf(entry.at)}`}
                       onClick={() =>
                         void act(
                           () =>
@@ -122,10 +122,6 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
 
 const timeOf = (at: string): string =>
   new Date(at).toLocaleString('sv-SE', { dateStyle: 'short', timeStyle: 'short' })
-
-/** A stored name in words: `likeForLike` reads like for like. */
-const wordsOf = (name: string): string =>
-  name.replace(/(Id|Mm|Nm)$/, '').replace(/[A-Z]/g, (letter) => ` ${letter.toLowerCase()}`)
 
 const SHOWN_LENGTH = 80
 function show(field: string, value: unknown, entry: HistoryEntry): string {

@@ -227,6 +227,8 @@ const stopperId = z.string().max(60).refine(isStopper, 'Not one of the twelve qu
 export const startInput = z.strictObject({
   name,
   currency: currencySchema,
+  /** What one euro is in it, where the shop has no rate yet: ranges of kinds are in euros. */
+  euroRate: z.number().positive('A rate is more than 0.').max(10_000_000).nullish(),
   recipient: chosenPart,
   tyre: z
     .string()

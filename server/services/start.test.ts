@@ -142,3 +142,15 @@ test('a claim on a joint answers in the grid where nothing is measured, with its
   })
   expect(await flange()).toMatchObject({ code: 'fits', evidence: 'fitted', claimed: true })
 })
+
+test('in a currency without a rate the start asks what a euro is, so that ranges exist; it is kept as a rate', async () => {
+  const input = startInput.parse({ name: 'North', currency: 'SEK' })
+  await expect(startBuild(store, input)).rejects.toThrow('one euro is in SEK')
+  const before = (await store.list('rate')).length
+  await startBuild(store, { ...input, euroRate: 11.42 })
+  const rates = await store.list('rate')
+  expect(rates).toHaveLength(before + 1)
+  expect(rates.at(-1)).toMatchObject({ fromCurrency: 'EUR', toCurrency: 'SEK', rate: 11.42 })
+  await startBuild(store, { ...input, name: 'North again' })
+  expect(await store.list('rate')).toHaveLength(before + 1)
+})

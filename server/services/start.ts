@@ -1,6 +1,7 @@
 import { v7 as uuidv7 } from 'uuid'
 import type { z } from 'zod'
 import type { startInput } from '../../contract/rows.ts'
+import { rateBetween } from '../../core/money/offer-price.ts'
 import { COUPLING_SETS, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { fieldsOfAnswer } from '../../core/pairing/stopper-fields.ts'
 import type { StopperSays } from '../../core/pairing/stoppers.ts'
@@ -8,8 +9,10 @@ import { kindWords, typedPorts } from '../../core/ports/part-kinds.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
 import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
 import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/index.ts'
+import { RANGE_CURRENCY } from '../../core/templates/ranges.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
+import { shopDay } from './day.ts'
 import { answerStopper } from './joint-claims.ts'
 import { chooseCoupling, takePairing } from './pairing-choice.ts'
 import { addClaim, onePart, rebuildPortValues } from './parts.ts'
@@ -22,9 +25,32 @@ const SAID_MASS_KG = 100
 /** Share of the mass on the driven axle when laden (common practice), and how far it may be off. */
 const LADEN_SHARE = 0.65
 
+/** Ranges of kinds exist in the build's currency: by a rate the shop has, or the one typed now. @throws UnprocessableError without either */
+async function rangesIn(tx: Store, { currency, euroRate }: Start): Promise<void> {
+  const rates = (await tx.list('rate')).map((row) => ({
+    from: row.fromCurrency,
+    to: row.toCurrency,
+    rate: row.rate,
+    on: row.day,
+  }))
+  if (rateBetween(rates, RANGE_CURRENCY, currency) !== null) return
+  if (!euroRate) {
+    const message = `What parts usually cost is known in euros. Type what one euro is in ${currency}.`
+    throw new UnprocessableError(message, [{ path: 'euroRate', message }])
+  }
+  await tx.insert('rate', {
+    fromCurrency: RANGE_CURRENCY,
+    toCurrency: currency,
+    rate: euroRate,
+    day: await shopDay(tx),
+    source: 'Typed at the start of a build',
+  })
+}
+
 /** Starts a build from what is known after two minutes: parts from templates or the catalogue, answers, and the pairing; whole or not at all. */
 export async function startBuild(store: Store, input: Start): Promise<RowOf<'build'>> {
   return store.transaction(async (tx) => {
+    await rangesIn(tx, input)
     const recipient = await pick(tx, input.recipient, 'vehicle', null)
     if (recipient && input.tyre)
       await say(tx, recipient, 'tyre/main', 'marking', input.tyre.toUpperCase())

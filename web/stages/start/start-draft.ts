@@ -4,6 +4,7 @@ import type { StopperSays } from '../../../core/pairing/stoppers.ts'
 export interface Typed {
   readonly name: string
   readonly currency: string
+  readonly euroRate: string
   readonly recipient: string
   readonly tyre: string
   readonly mass: string
@@ -23,6 +24,7 @@ export interface Typed {
 export const BLANK: Typed = {
   name: '',
   currency: 'EUR',
+  euroRate: '',
   recipient: '',
   tyre: '',
   mass: '',

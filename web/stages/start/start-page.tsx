@@ -1,7 +1,9 @@
 import type { Templates } from '../../../contract/answers/shop.ts'
+import { isCurrency } from '../../../core/money/money.ts'
 import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
 import { exact } from '../../../core/ports/field.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
+import { RANGE_CURRENCY } from '../../../core/templates/ranges.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { Check } from '../../components/fields/check.tsx'
 import { Field } from '../../components/fields/field.tsx'
@@ -46,6 +48,7 @@ function StartForm({ offered }: { offered: Templates }) {
               className="figure text-right"
             />
           </div>
+          <EuroRate start={start} />
           <Vehicle start={start} offered={offered} />
           <GoesIn start={start} offered={offered} />
           <WhatFor start={start} />
@@ -60,6 +63,27 @@ function StartForm({ offered }: { offered: Templates }) {
       </div>
       <Send start={start} />
     </form>
+  )
+}
+
+/** Asked where the shop has no rate to the build's currency: what parts usually cost is known in euros. */
+function EuroRate({ start }: { start: Start }) {
+  const rates = useAnswer('GET /rates').data?.items
+  const currency = start.typed.currency.trim().toUpperCase()
+  if (!rates || currency === RANGE_CURRENCY || !isCurrency(currency)) return null
+  const isKnown = rates.some(
+    ({ fromCurrency, toCurrency }) =>
+      [fromCurrency, toCurrency].includes(currency) &&
+      [fromCurrency, toCurrency].includes(RANGE_CURRENCY),
+  )
+  return isKnown ? null : (
+    <TextField
+      start={start}
+      name="euroRate"
+      label={`One euro in ${currency}`}
+      hint="What parts usually cost is known in euros; kept as a rate in Settings"
+      className="figure"
+    />
   )
 }
 

@@ -37,6 +37,8 @@ function read(typed: Typed, reading: Reading) {
   const body = {
     name: typed.name,
     currency,
+    euroRate:
+      typed.euroRate.trim() === '' ? null : tried('euroRate', () => rateTyped(typed.euroRate)),
     recipient: choiceOf(typed.recipient),
     tyre: typed.tyre || null,
     massKg,
@@ -49,6 +51,13 @@ function read(typed: Typed, reading: Reading) {
     stoppers: typed.stoppers,
   }
   return { faults, body }
+}
+
+/** @throws RangeError */
+function rateTyped(typed: string): number {
+  const rate = Number(typed.trim().replace(',', '.'))
+  if (!(rate > 0)) throw new RangeError(`"${typed}" is not a rate. Type a figure such as 11.42.`)
+  return rate
 }
 
 /** The start of a build as it is typed: kept over a reload until it is sent, with faults by field. */

@@ -1,0 +1,42 @@
+import { expect, test } from './junket.ts'
+
+test('what no part can have, a marking nobody can read and an amount that reads two ways are asked for again; a claim is struck out', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/start`)
+  await page.getByLabel('Name', { exact: true }).fill('North')
+  await page.getByLabel('Currency').fill('NOK')
+  await page.getByLabel('Labour an hour').fill('1.500')
+  await page.getByRole('button', { name: 'Start, and show the first answer' }).click()
+  await expect(page.getByText('could be 1500 or 1.5').first()).toBeVisible()
+  await page.getByLabel('Labour an hour').fill('1500')
+  await page.getByLabel('Driven tyre').fill('fat ones')
+  await page.getByRole('button', { name: 'Start, and show the first answer' }).click()
+  await expect(page.getByText('is not a tyre marking').first()).toBeVisible()
+  await page.getByLabel('Driven tyre').fill('31x10.50R15')
+  await page.getByRole('button', { name: 'Start, and show the first answer' }).click()
+  await expect(page.getByText('Type what one euro is in NOK').first()).toBeVisible()
+  await page.getByLabel('One euro in NOK').fill('11.8')
+  await page.getByRole('button', { name: 'Start, and show the first answer' }).click()
+  await expect(page.getByRole('heading', { name: 'First answer' })).toBeVisible()
+
+  await page.goto(`${demo.url}/catalogue/parts/wick-2`)
+  const measure = page.getByRole('button', { name: 'Measure Peak torque', exact: true })
+  const dialog = page.getByRole('dialog')
+  await measure.click()
+  await expect(dialog.getByLabel('Value')).toBeFocused()
+  await page.keyboard.type('-150')
+  await page.keyboard.press('Enter')
+  await expect(dialog.getByRole('alert')).toContainText('Peak torque: more than 0')
+  await dialog.getByLabel('Value').fill('271')
+  await page.keyboard.press('Enter')
+  const row = page.getByRole('row', { name: /^Peak torque/ })
+  await row.getByText('2 claims').click()
+  await page.getByRole('button', { name: 'Strike out 271 of Peak torque' }).click()
+  await page.getByLabel('Why').fill('Another engine was on the dyno')
+  await page.getByRole('button', { name: 'Strike out', exact: true }).click()
+  await expect(row.getByText('Another engine was on the dyno')).toBeVisible()
+  await page.reload()
+  await expect(row).toContainText('172 N·m')
+})

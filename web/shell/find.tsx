@@ -1,9 +1,9 @@
 import { Command } from 'cmdk'
-import { useDeferredValue, useState } from 'react'
+import { useDeferredValue, useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useNavigate } from 'react-router'
 import type { Answer } from '../../contract/asked.ts'
-import { JOINTS } from '../../core/joints/index.ts'
+import type { Joint } from '../../core/joints/joint.ts'
 import { useAnswer } from '../api/answer.ts'
 import { undoNewest } from '../api/undo.ts'
 import { Dialog } from '../components/dialog.tsx'
@@ -38,9 +38,10 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
   }
   const holds = (words: string): boolean =>
     typed.trim() === '' || words.toLowerCase().includes(typed.trim().toLowerCase())
+  const known = useJoints()
   const joints =
     build && typed.trim() !== ''
-      ? JOINTS.filter(({ title, short }) => holds(`${title} ${short}`))
+      ? known.filter(({ title, short }) => holds(`${title} ${short}`))
       : []
   const actions = actionsOf(build).filter(({ words }) => holds(words))
   const items = asked ? (found.data?.items ?? []) : []
@@ -96,6 +97,19 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
       </Command.List>
     </Command>
   )
+}
+
+/** Every joint, loaded when first something is to be found: what they declare is too much for every page to wait for. */
+function useJoints(): readonly Joint[] {
+  const [joints, setJoints] = useState<readonly Joint[]>([])
+  useEffect(() => {
+    let isHere = true
+    void import('../../core/joints/index.ts').then(({ JOINTS }) => isHere && setJoints(JOINTS))
+    return () => {
+      isHere = false
+    }
+  }, [])
+  return joints
 }
 
 const Row = ({

@@ -9,6 +9,8 @@ import { fetcher } from '../api/client.ts'
 import { setPerson } from '../api/person.ts'
 import { choose } from '../testing/choose.ts'
 import { BenchPerson } from './bench-person.tsx'
+// Loaded by then on a page; here it would be waited for.
+import '../../core/joints/index.ts'
 import { Find } from './find.tsx'
 import { useFocusKept } from './focus.ts'
 import { setTheme, showTheme, themeNow } from './theme.ts'

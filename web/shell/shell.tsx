@@ -1,5 +1,5 @@
 import clsx from 'clsx'
-import { Suspense, useEffect } from 'react'
+import { lazy, Suspense, useEffect } from 'react'
 import { ErrorBoundary } from 'react-error-boundary'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link, NavLink, Outlet, useLocation, useMatch, useNavigate } from 'react-router'
@@ -16,9 +16,11 @@ import { KeysSheet } from './keys-sheet.tsx'
 import { PhoneCode } from './phone-code.tsx'
 import { usePrintPage } from './print-page.ts'
 import { SetAsideNotice } from './set-aside-notice.tsx'
-import { SignIn } from './sign-in.tsx'
 import { STAGES } from './stages.ts'
 import { setTheme, useTheme } from './theme.ts'
+
+// Seldom asked for: its form is loaded then.
+const SignIn = lazy(() => import('./sign-in.tsx'))
 
 const OUTSIDE = [
   { to: '/', words: 'Builds' },
@@ -55,7 +57,12 @@ export function Shell() {
   useFocusKept()
   usePrintPage()
   const theme = useTheme()
-  if (asksPasscode) return <SignIn />
+  if (asksPasscode)
+    return (
+      <Suspense>
+        <SignIn />
+      </Suspense>
+    )
   if (pathname.endsWith('/shop')) return <Outlet />
   return (
     <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[auto_auto_minmax(0,1fr)] print:block print:h-auto">

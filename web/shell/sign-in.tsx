@@ -3,7 +3,7 @@ import { write } from '../api/hooks.ts'
 import { Form } from '../components/form.tsx'
 
 /** Asked of whoever opens Junket from another machine. */
-export function SignIn() {
+export default function SignIn() {
   return (
     <main className="mx-auto mt-[18vh] max-w-sm px-4">
       <h1 className="mb-1 text-[19px] font-extrabold tracking-wide">Junket</h1>

@@ -79,12 +79,14 @@ test.each(JOINTS)(
         dowels: code(ids.dowels),
         axis: verdict.limits.find((one) => one.id === ids.axis)!,
         seat: code(ids.seat),
+        seatBy: verdict.limits.find((one) => one.id === ids.seat)?.plusMinus,
         kinds: code(joint === 'block-face' ? 'register-kinds' : 'case-register-kinds'),
       }
     }
     expect(run({}, {})).toMatchObject({ dowels: 'work', kinds: undefined })
     const good = run(spigot, bore(100.04))
     expect(good).toMatchObject({ dowels: 'fits', seat: 'fits', kinds: 'fits' })
+    expect(good.seatBy).toBeCloseTo(0.04, 9)
     // Half its clearance and the ± of both.
     expect(good.axis).toMatchObject({ value: 0, plusMinus: expect.closeTo(0.02 + 0.04, 9) })
     expect(run(bore(100.04), spigot)).toMatchObject({ dowels: 'fits', seat: 'fits' })

@@ -6,7 +6,6 @@ import {
   type Formula,
   formula,
   type Limit,
-  measure,
   type Step,
 } from './judging/declaration.ts'
 import { SLACK } from './judging/judge.ts'
@@ -271,7 +270,7 @@ function registers({ ids, pieces, piece }: FaceWords): readonly Limit[] {
         : `A spigot stands against a face without a bore for it: ${piece.toLowerCase()} with one`,
     ),
   }
-  const clear = measure(
+  const clear = bounded(
     {
       mmA: a.face.registerMm,
       mmB: b.face.registerMm,
@@ -279,8 +278,11 @@ function registers({ ids, pieces, piece }: FaceWords): readonly Limit[] {
       kindB: aside(b.face.registerKind),
     },
     ({ mmA, mmB, kindA, kindB }) => registerClearance(kindA, mmA, kindB, mmB) ?? Number.NaN,
-    // Either way it is the bore less the spigot: which is which decides the sign, and its ± counts as much.
-    { mmA: 1, mmB: 1 },
+    // Which of them is the bore decides the sign of each; their ± add either way.
+    ({ mmA, mmB, kindA, kindB }, pm) => {
+      const clearanceMm = registerClearance(kindA, mmA, kindB, mmB) ?? Number.NaN
+      return [clearanceMm - pm.mmA - pm.mmB, clearanceMm + pm.mmA + pm.mmB]
+    },
   )
   return [
     {

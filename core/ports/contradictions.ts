@@ -1,6 +1,6 @@
+import { lowerFirst } from '../quantity/plain-text.ts'
 import type { FieldWords } from './field.ts'
-import type { CompiledPart, PortKindName } from './index.ts'
-import { fieldOf, PORT_KINDS } from './index.ts'
+import { PORT_KINDS, type PortKindName } from './index.ts'
 
 /** Two figures of one port of which the first must be less; `may equal` where both may be the same. */
 type Order = readonly [lesser: string, greater: string, equal?: 'may equal']
@@ -36,36 +36,29 @@ export interface Contradiction {
   readonly words: string
 }
 
-/** What two known figures of a port say that no part can be; null where nothing does. */
+/**
+ * What two known figures of a port say that no part can be; null where nothing does.
+ *
+ * @param written only what these fields have a part in: what stood wrong before keeps nobody from recording another
+ */
 export function contradictionIn(
   kind: PortKindName,
   chosen: (field: string) => unknown,
+  written?: readonly string[],
 ): Contradiction | null {
   const words = PORT_KINDS[kind].fields as Readonly<Record<string, FieldWords<unknown>>>
   for (const [lesser, greater, equal] of ORDERS[kind] ?? []) {
+    if (written && !written.includes(lesser) && !written.includes(greater)) continue
     const low = chosen(lesser)
     const high = chosen(greater)
     if (typeof low !== 'number' || typeof high !== 'number') continue
     if (equal ? low > high : low >= high)
       return {
         fields: [lesser, greater],
-        words: `${words[lesser]!.label} (${shown(low)}) must be less than ${lower(words[greater]!.label)} (${shown(high)}): no part can be so. Look which was mismeasured, or strike it out.`,
+        words: `${words[lesser]!.label} (${shown(low)}) must be less than ${lowerFirst(words[greater]!.label)} (${shown(high)}): no part can be so. Look which was mismeasured, or strike it out.`,
       }
   }
   return null
 }
 
-/** The first contradiction among the chosen values of a part's ports; null where there is none. */
-export function contradictionOf({ ports }: CompiledPart): Contradiction | null {
-  for (const port of ports) {
-    const found = contradictionIn(port.kind, (field) => {
-      const one = fieldOf(port, field)
-      return one && one.claim !== null ? one.v : undefined
-    })
-    if (found) return found
-  }
-  return null
-}
-
 const shown = (value: number): string => String(Number(value.toFixed(3)))
-const lower = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)

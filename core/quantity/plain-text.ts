@@ -4,3 +4,6 @@ export const CONTROLS_SAID = 'Leave out line breaks, tabs and other control char
 
 /** Text as a cell of a table file: what a spreadsheet would run as a formula is quoted with an apostrophe. */
 export const unformula = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? `'${text}` : text)
+
+/** A label as it stands within a sentence. */
+export const lowerFirst = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)

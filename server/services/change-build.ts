@@ -4,6 +4,7 @@ import { convert, minorDigits, parseMoney } from '../../core/money/money.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
+import { toRate } from './rate.ts'
 
 /** Amounts of a build in its own currency. */
 const AMOUNTS = ['labourRateMinor', 'likeForLikeMinor', 'leftoversMinor'] as const
@@ -27,13 +28,7 @@ export async function changeBuild(
     if (patch.currency === undefined || patch.currency === before.currency)
       return tx.update('build', id, version, patch)
     const [from, to] = [before.currency, patch.currency]
-    const rates = (await tx.list('rate')).map((row) => ({
-      from: row.fromCurrency,
-      to: row.toCurrency,
-      rate: row.rate,
-      on: row.day,
-    }))
-    const rate = rateBetween(rates, from, to)
+    const rate = rateBetween((await tx.list('rate')).map(toRate), from, to)
     if (rate === null) {
       const message = `The amounts of this build are in ${from} and no rate to ${to} is known. Add one in Settings, then change the currency.`
       throw new UnprocessableError(message, [{ path: 'currency', message }])

@@ -85,3 +85,14 @@ test('a claim from before ranges were held is kept, marked and not used, and a d
   await expect(importDocument(other, document)).rejects.toThrow('Axle ratio')
   expect(await other.list('part')).toHaveLength(0)
 })
+
+test('figures that contradict from before keep nobody from recording others', async () => {
+  const end = await said({ typed: '18' })
+  await said({ field: 'startMm', typed: '-6' })
+  await store.transaction((tx) => tx.update('claim', end.id, end.version, { value: -20 }))
+  await said({ field: 'majorMm', typed: '24' })
+  await expect(said({ field: 'startMm', typed: '-5', method: 'caliper' })).rejects.toThrow(
+    'must be less than',
+  )
+  expect(await said({ typed: '18.2', method: 'caliper' })).toMatchObject({ notUsed: null })
+})

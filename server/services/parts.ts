@@ -5,7 +5,7 @@ import { groupBy } from '../../core/group.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
-import { contradictionOf } from '../../core/ports/contradictions.ts'
+import { contradictionIn } from '../../core/ports/contradictions.ts'
 import {
   canBe,
   compileField,
@@ -309,7 +309,17 @@ export async function addClaim(
           typed: input.typed ?? printTyped(fieldWords(kind, field)!, value),
         }),
       )
-    const against = contradictionOf(await onePart(tx, partId))
+    const written = (await onePart(tx, partId)).ports.find(({ id }) => id === port.id)
+    const against =
+      written &&
+      contradictionIn(
+        written.kind,
+        (field) => {
+          const one = fieldOf(written, field)
+          return one?.claim === null ? undefined : one?.v
+        },
+        Object.keys(values),
+      )
     if (against)
       throw new UnprocessableError(against.words, [{ path: 'typed', message: against.words }])
     await rebuildPortValues(tx, partId)

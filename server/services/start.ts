@@ -16,6 +16,7 @@ import { shopDay } from './day.ts'
 import { answerStopper } from './joint-claims.ts'
 import { chooseCoupling, takePairing } from './pairing-choice.ts'
 import { addClaim, onePart, rebuildPortValues } from './parts.ts'
+import { toRate } from './rate.ts'
 
 type Start = z.infer<typeof startInput>
 type Choice = NonNullable<Start['engine']>
@@ -27,13 +28,7 @@ const LADEN_SHARE = 0.65
 
 /** Ranges of kinds exist in the build's currency: by a rate the shop has, or the one typed now. @throws UnprocessableError without either */
 async function rangesIn(tx: Store, { currency, euroRate }: Start): Promise<void> {
-  const rates = (await tx.list('rate')).map((row) => ({
-    from: row.fromCurrency,
-    to: row.toCurrency,
-    rate: row.rate,
-    on: row.day,
-  }))
-  if (rateBetween(rates, RANGE_CURRENCY, currency) !== null) return
+  if (rateBetween((await tx.list('rate')).map(toRate), RANGE_CURRENCY, currency) !== null) return
   if (!euroRate) {
     const message = `What parts usually cost is known in euros. Type what one euro is in ${currency}.`
     throw new UnprocessableError(message, [{ path: 'euroRate', message }])

@@ -6,6 +6,7 @@ import type { Market } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { RowOf, Store } from '../database/store.ts'
+import { toRate } from './rate.ts'
 
 /** Who sells, what comes together, and what money is worth: each piece the same object until a table it is made of changes. */
 export interface Trade
@@ -83,14 +84,7 @@ export async function loadTrade(store: Store): Promise<Trade> {
       withItems(donor.list, donorItem.list, (item) => item.donorId),
     ),
     suppliers: sellers,
-    rates: once('rates', [rate.list], () =>
-      rate.list.map((row) => ({
-        from: row.fromCurrency,
-        to: row.toCurrency,
-        rate: row.rate,
-        on: row.day,
-      })),
-    ),
+    rates: once('rates', [rate.list], () => rate.list.map(toRate)),
   }
   return once('trade', Object.values(pieces), () => {
     const bundles = new Map([

@@ -1,6 +1,7 @@
 import type { Field } from '../../ports/field.ts'
 import { GRADES, type Grade, strength } from '../../quantity/grade.ts'
 import { METHODS } from '../../quantity/methods.ts'
+import { lowerFirst } from '../../quantity/plain-text.ts'
 import { CODES, type Code, FITS, UNMEASURED } from '../code.ts'
 import type { Joint } from '../joint.ts'
 import type { LimitRecord, MissingField, Shown, Task, TermRecord, Verdict } from '../verdict.ts'
@@ -143,7 +144,7 @@ export class Recorder {
       )
       for (const field of unknown) this.#miss(field)
       return unknown.length > 0
-        ? `Not known: ${[...new Set(unknown.map((f) => `${f.at.partName}, ${lower(f.at.words.label)}`))].join('; ')}`
+        ? `Not known: ${[...new Set(unknown.map((f) => `${f.at.partName}, ${lowerFirst(f.at.words.label)}`))].join('; ')}`
         : 'Not known'
     }
     if (result.straddles)
@@ -217,7 +218,6 @@ const isAssumed = ({ grade, claim }: Field<unknown>): boolean =>
 const NO_PIECES: readonly string[] = []
 const rootOfSquares = (deviations: readonly number[]): number =>
   Math.sqrt(deviations.reduce((sum, d) => sum + d * d, 0))
-const lower = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)
 const finite = (value: number): number | null => (Number.isFinite(value) ? value : null)
 
 function missingField(field: Field<unknown>): MissingField {

@@ -128,12 +128,17 @@ export const planSourcingRequest = z
             way: z.enum(['in', 'out']),
             candidate: id.optional(),
             bundle: id.optional(),
+            item: id.optional(),
             supplier: id.optional(),
           })
           .refine(
             (lock) => [lock.candidate, lock.bundle, lock.supplier].filter(Boolean).length === 1,
             'A lock names one candidate, bundle or supplier.',
-          ),
+          )
+          .refine((lock) => lock.item === undefined || lock.bundle !== undefined, {
+            path: ['item'],
+            message: 'A piece is locked with the bundle it is of: name both.',
+          }),
       )
       .max(500)
       .optional(),

@@ -362,12 +362,18 @@ export const lockInput = z
     way: z.enum(['in', 'out']),
     candidate: sourceId.nullish(),
     bundle: sourceId.nullish(),
+    /** With a bundle: that one piece of it. */
+    item: sourceId.nullish(),
     supplierId: id.nullish(),
   })
   .refine(
     (lock) => [lock.candidate, lock.bundle, lock.supplierId].filter(Boolean).length === 1,
     'Lock one offer, bundle or supplier.',
   )
+  .refine((lock) => !lock.item || lock.bundle, {
+    path: ['item'],
+    message: 'A piece is locked with the bundle it is of: name both.',
+  })
 export const settingsInput = z.strictObject({
   units: z.record(z.string().max(20), z.string().max(20)).optional(),
   tolerances: z.record(z.string().max(60), z.number().finite().nullable()).optional(),

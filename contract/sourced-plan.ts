@@ -42,4 +42,5 @@ export const sourcedPlan: z.ZodType<Plan> = z.object({
   skipped: list(said),
   open: list(said),
   because: list(said).optional(),
+  without: list(said).optional(),
 })

@@ -345,6 +345,7 @@ export const STORED_ROWS = {
     way: z.enum(['in', 'out']),
     candidate: sourceId.nullish(),
     bundle: sourceId.nullish(),
+    item: sourceId.nullish(),
     supplierId: id.nullish(),
   }),
   plan: z.strictObject({

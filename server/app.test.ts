@@ -274,13 +274,14 @@ test('removing what something else uses is refused, and nothing is half-removed'
   expect((await call('GET', '/parts/wick-2')).body.ports.length).toBeGreaterThan(4)
 })
 
+async function solve(): Promise<any> {
+  const { body: job } = await call('POST', '/builds/lantern/sourcing', {})
+  await jobs.wait(job.id)
+  expect((await call('GET', `/jobs/${job.id}`)).body.status).toBe('done')
+  return (await call('GET', '/builds/lantern/sourcing')).body
+}
+
 test('solving: a job on a worker, a plan proven, its total the sum of its lines; contradicting locks are named', async () => {
-  const solve = async (): Promise<any> => {
-    const { body: job } = await call('POST', '/builds/lantern/sourcing', {})
-    await jobs.wait(job.id)
-    expect((await call('GET', `/jobs/${job.id}`)).body.status).toBe('done')
-    return (await call('GET', '/builds/lantern/sourcing')).body
-  }
   const view = await solve()
   expect([view.status, view.isCurrent]).toEqual(['proven', true])
   const sum =
@@ -323,6 +324,47 @@ test('solving: a job on a worker, a plan proven, its total the sum of its lines;
   expect(stuck).toMatchObject({ isOld: true, isCurrent: false, totalMinor: view.totalMinor })
   for (const lock of [keep, ban]) await call('DELETE', `/builds/lantern/locks/${lock.id}`)
   expect((await solve()).totalMinor).toBe(sum)
+})
+
+test('a lock on what is gone rests and says so; one piece of a kit is locked by itself; what locks leave without a source is named', async () => {
+  const lock = async (body: object) => (await call('POST', '/builds/lantern/locks', body)).body
+  const { body: view } = await call('GET', '/builds/lantern/sourcing')
+  const rival = view.lines
+    .flatMap((line: any) => line.rivals.map((one: any) => ({ ...one, need: line.need })))
+    .find((one: any) => one.item !== null)
+  const taken = await lock({ way: 'in', bundle: rival.bundle, item: rival.item })
+  const after = await solve()
+  expect(after.lines.find((line: any) => line.need === rival.need)).toMatchObject({
+    bundle: rival.bundle,
+    item: rival.item,
+  })
+  expect(after.totalMinor).toBeGreaterThanOrEqual(view.totalMinor)
+  await call('DELETE', `/builds/lantern/locks/${taken.id}`)
+
+  // The line a lock is on is dropped: it rests, and the plan is made without it.
+  const heater = await lock({ way: 'in', candidate: 'keep@heater/kept/main' })
+  const { body: drop } = await call('POST', '/builds/lantern/decisions', {
+    needId: 'heater/kept/main',
+    act: 'drop',
+  })
+  const resting = await solve()
+  expect(resting.status).toBe('proven')
+  expect(resting.locks).toMatchObject([{ id: heater.id, rests: expect.stringMatching(/line/) }])
+  await call('DELETE', `/builds/lantern/decisions/${drop.id}`)
+  expect((await call('GET', '/builds/lantern/sourcing')).body.locks[0].rests).toBeNull()
+
+  // The same target locked again changes its way.
+  const ban = await lock({ way: 'out', candidate: 'keep@heater/kept/main' })
+  expect(ban.id).toBe(heater.id)
+  const others = view.lines.find((line: any) => line.need === 'heater/kept/main').rivals
+  const bans = [ban]
+  for (const one of others) bans.push(await lock({ way: 'out', candidate: one.id }))
+  const stuck = await solve()
+  expect(stuck.without).toEqual([expect.stringMatching(/heater/i)])
+  expect(stuck.because).toHaveLength(bans.length)
+  for (const one of new Set(bans.map(({ id }) => id)))
+    await call('DELETE', `/builds/lantern/locks/${one}`)
+  expect((await solve()).totalMinor).toBe(view.totalMinor)
 })
 
 test('the build read into an empty copy exports byte for byte the same, and computes the same', async () => {

@@ -16,6 +16,7 @@ import { checkPasscode, openData, StartFault } from './opening.ts'
 import { Backups } from './services/backups.ts'
 import { importDocument } from './services/build-document.ts'
 import { PhotoFiles, photoFolder } from './services/photo-files.ts'
+import { solveBuilds } from './services/solve.ts'
 
 const WARM_AFTER_MS = 20
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
@@ -44,11 +45,12 @@ async function main(): Promise<void> {
   if (ofDay) log.info({ backup: ofDay.name }, 'backed up, first start of the day')
   const knex = await openDatabase(file)
   const store = new Store(knex)
+  const jobs = new JobRunner()
   if (isDemo && (await store.revision()) === 0) {
     const { demoDocument } = await import('../demo/index.ts')
     await importDocument(store, demoDocument())
+    await solveBuilds(store, jobs)
   }
-  const jobs = new JobRunner()
   const photos = { files: new PhotoFiles(photoFolder(data)), maker: new PhotoMaker() }
   const web = fileURLToPath(new URL('../web', import.meta.url))
   const server = serve(

@@ -107,6 +107,8 @@ const rival = z.strictObject({
   confirm: words,
   minor: known,
   bundle: z.string().nullable(),
+  /** The piece of the bundle. */
+  item: z.string().nullable(),
 })
 const planLine = z.object({
   need: z.string(),
@@ -119,6 +121,8 @@ const planLine = z.object({
   quantity: z.number(),
   source: sourceInfo.nullable(),
   bundleName: z.string().nullable(),
+  /** What its limits wait for, as the plan would be built: nothing where they all agree. */
+  toProve: words,
   rivalCount: z.number(),
   rivals: list(rival),
 })
@@ -156,8 +160,16 @@ export const sourcing = z
     baskets: list(basket),
     bundles: list(bundle),
     open: openLines,
-    locks: list(rowWith('sourcingLock', { words: z.string() })),
+    locks: list(
+      rowWith('sourcingLock', {
+        words: z.string(),
+        /** Why it holds nothing now; null while it does. */
+        rests: z.string().nullable(),
+      }),
+    ),
     because: words.nullable(),
+    /** Lines that these leave without any source. */
+    without: words,
     /** The plan is the last that had a total; what came after it has none. */
     isOld: z.boolean(),
     excluded,
@@ -178,6 +190,8 @@ export const job = z
     result: z.unknown(),
   })
   .meta({ id: 'Job' })
+/** What is under way for a build; null while nothing is. */
+export const underWay = z.strictObject({ job: job.nullable() }).meta({ id: 'UnderWay' })
 
 export type PartLine = z.output<typeof partLine>
 export type PartsList = z.output<typeof partsList>

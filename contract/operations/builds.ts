@@ -2,7 +2,7 @@ import { z } from 'zod'
 import { done, items, trash, words } from '../answers/basics.ts'
 import { budgetPage, buildHeader, firstAnswer } from '../answers/builds.ts'
 import { pairingDetail, pairings, shafts } from '../answers/pairings.ts'
-import { job, partsList, sourcing } from '../answers/planning.ts'
+import { job, partsList, sourcing, underWay } from '../answers/planning.ts'
 import { build, decision, jointClaim, lock, rowOf } from '../answers/rows.ts'
 import { donorSheet, donors, joined, matingCard } from '../answers/sheets.ts'
 import type { Operations } from '../operation.ts'
@@ -113,7 +113,11 @@ export const buildOperations = {
     answer: trash,
   },
   'GET /builds/{id}/sourcing': { summary: 'The plan as shown', answer: sourcing },
-  'POST /builds/{id}/sourcing': { summary: 'Solve the sourcing: starts a job', answer: job },
+  'POST /builds/{id}/sourcing': {
+    summary: 'Solve the sourcing: starts a job, or finds the one under way',
+    answer: job,
+  },
+  'GET /builds/{id}/sourcing/job': { summary: 'The solve under way', answer: underWay },
   'POST /builds/{id}/locks': {
     summary: 'Lock an offer, a bundle or a supplier in or out',
     body: lockInput,

@@ -8,7 +8,12 @@ import type { Constraint, Need } from './need.ts'
 export type Meets =
   | { readonly meets: 'yes' }
   | { readonly meets: 'confirm'; readonly unknown: readonly string[] }
-  | { readonly meets: 'no'; readonly because: string }
+  | {
+      readonly meets: 'no'
+      readonly because: string
+      /** A joint refused it, though it is what the line asks for. */
+      readonly isJudged?: boolean
+    }
 
 /** Known well enough to buy on: assumed values only ask. */
 const isKnown = (field: Field<unknown> | undefined): field is Field<unknown> =>

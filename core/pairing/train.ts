@@ -36,7 +36,7 @@ export interface Assembly {
   readonly meetings: Readonly<Record<Joint['meets'], readonly Meeting[]>>
 }
 
-const REPLACED = new Set([
+export const REPLACED: ReadonlySet<string> = new Set([
   'flywheel',
   'flexplate',
   'pilot',
@@ -48,7 +48,7 @@ const REPLACED = new Set([
   'separator',
   'sump',
 ])
-const WHEELS = new Set(['flywheel', 'flexplate'])
+export const WHEELS: ReadonlySet<string> = new Set(['flywheel', 'flexplate'])
 
 /** The coupling with inserted parts replacing their kind; a flywheel also replaces a flexplate. */
 function effectiveCoupling({ coupling, inserted }: Train): readonly CompiledPart[] {

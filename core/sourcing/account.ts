@@ -52,8 +52,6 @@ export interface Account {
   readonly broken: readonly string[]
 }
 
-/** An item's key, unique over bundles. */
-
 /**
  * Recomputes a selection in integers from offers, bundles and tariffs, without the model: total, baskets with the
  * cheapest shipping each order qualifies for, and whatever it breaks. This total is the one shown.
@@ -178,6 +176,15 @@ export function accountOf(problem: Problem, selection: Selection): Account {
       maxDonors
   )
     broken.push('too many donors')
+  const taken = new Map<string, string>()
+  for (const { id, need, part } of problem.candidates)
+    if (part !== undefined && selection.candidates.has(id)) taken.set(need, part)
+  for (const { id, items } of problem.bundles)
+    for (const { id: item, need, part } of items)
+      if (part !== undefined && selection.items.has(itemKey(id, item))) taken.set(need, part)
+  for (const { id, sides } of problem.conflicts ?? [])
+    if (sides.every(({ need, parts }) => parts.includes(taken.get(need) ?? '')))
+      broken.push(`${id} holds together`)
   for (const id of banned) if (used.suppliers.has(id)) broken.push(`${id} is banned`)
   return { totalMinor: total, penaltyMinor: penalty, lines, baskets, bundles, broken }
 }

@@ -1,22 +1,25 @@
 import { paidPrice } from '../money/offer-price.ts'
 import type { Need } from '../needs/need.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
-import { undominated } from './dominance.ts'
+import { conflictClass, undominated } from './dominance.ts'
 import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
-import { type PartMatch, partsMeeting } from './offer-matches.ts'
-import { type Candidate, packsFor, type Supplier } from './problem.ts'
+import { type Judge, type PartMatch, partsMeeting } from './offer-matches.ts'
+import { type Candidate, type Conflict, packsFor, type Supplier } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
 
 /** What can be bought for one need, by offer: the same object while nothing it was made of changes. */
 export interface Bought {
   readonly candidates: readonly Candidate[]
+  /** Parts that meet the need. */
+  readonly matches: readonly PartMatch[]
   readonly excluded: readonly { readonly id: string; readonly why: string }[]
   /** Those that a best plan may take, and those locked. */
   foremost(
     need: Need,
     suppliers: readonly Supplier[],
     locked: readonly string[],
+    conflicts: readonly Conflict[],
   ): readonly Candidate[]
   /** Places of the cheapest for so many pieces, cheapest first; of equals the first. */
   cheapest(quantity: number, most: number): readonly number[]
@@ -35,8 +38,8 @@ const kept = new WeakMap<readonly PartMatch[], Map<string, Kept>>()
 const REMEMBERED = 12
 
 /** The offers of parts that meet a need, priced in the build's money, in the order of their ids. */
-export function boughtFor(need: Need, market: Market, build: BuildMoney): Bought {
-  const matches = partsMeeting(need, market.kinds)
+export function boughtFor(need: Need, market: Market, build: BuildMoney, judge: Judge): Bought {
+  const matches = partsMeeting(need, market.kinds, judge)
   const { suppliers, rates, supersessions } = market
   const madeOf: unknown[] = [
     suppliers,
@@ -126,6 +129,7 @@ function gather(
   let foremost: { readonly words: string; readonly list: readonly Candidate[] } | null = null
   return {
     candidates,
+    matches,
     excluded,
     placeOf,
     cheapest(quantity, most) {
@@ -142,14 +146,21 @@ function gather(
       }
       return cheap.places
     },
-    foremost({ quantity }, tariffs, locked) {
-      const own = locked.filter((id) => placeOf(id) !== undefined)
-      const words = JSON.stringify([quantity, tariffs, own])
+    foremost({ id, quantity }, tariffs, locked, conflicts) {
+      const own = locked.filter((one) => placeOf(one) !== undefined)
+      const against = conflicts.filter(({ sides }) => sides.some((side) => side.need === id))
+      const words = JSON.stringify([quantity, tariffs, own, against])
       if (foremost?.words !== words) {
         const terms = new Map(tariffs.map((tariff) => [tariff.id, tariff]))
         foremost = {
           words,
-          list: undominated(candidates, { quantity }, terms, (id) => own.includes(id)),
+          list: undominated(
+            candidates,
+            { quantity },
+            terms,
+            (one) => own.includes(one),
+            conflictClass(against),
+          ),
         }
       }
       return foremost.list

@@ -1,12 +1,12 @@
 import { chargedMissing, soldFor } from '../donors/net-cost.ts'
 import { timesRate } from '../money/money.ts'
 import { paidPrice } from '../money/offer-price.ts'
-import { meets } from '../needs/meets.ts'
 import type { Need } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { donorId, itemKey, kitId } from './ids.ts'
 import type { Market } from './market.ts'
+import { answerOf, type Judge } from './offer-matches.ts'
 import type { Bundle, BundleItem } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
 
@@ -28,6 +28,7 @@ export function bundlesFor(
   market: Market,
   build: BuildMoney,
   isAssumed: (part: CompiledPart) => boolean,
+  judge: Judge,
 ): Bundles {
   const bundles: Bundle[] = []
   const sources: SourceInfo[] = []
@@ -52,6 +53,7 @@ export function bundlesFor(
       market,
       sources,
       isAssumed,
+      judge,
     )
     if (items.every((item) => item.need === '')) continue
     bundles.push({
@@ -81,6 +83,7 @@ export function bundlesFor(
       market,
       sources,
       isAssumed,
+      judge,
     )
     if (yields.every((item) => item.need === '')) continue
     const items = yields.map((item, i) => {
@@ -121,13 +124,14 @@ function itemsFor(
   market: Market,
   sources: SourceInfo[],
   isAssumed: (part: CompiledPart) => boolean,
+  judge: Judge,
 ): BundleItem[] {
   return rows.map((row) => {
     const part = market.parts.get(row.partId)
     const fitting =
       part && needs.some((need) => need.kind === part.kind) && !isAssumed(part)
         ? needs.flatMap((need) => {
-            const answer = meets(part, need)
+            const answer = answerOf(part, need, judge)
             return answer.meets === 'no' ? [] : [{ need, answer }]
           })
         : []

@@ -4,11 +4,15 @@ import type { CompiledPart } from '../ports/index.ts'
 import { type Bought, boughtFor } from './bought.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { bundlesFor } from './bundles.ts'
-import { keptId, typedId } from './ids.ts'
+import type { Decision } from './decision.ts'
+import { itemKey, keptId, typedId } from './ids.ts'
+import { keptPieces } from './kept.ts'
 import type { Market, SupplierRow } from './market.ts'
-import { assumedOnly, sourced, strongestGrade } from './offer-matches.ts'
+import { assumedOnly, type Judge, refusedWith, sourced, strongestGrade } from './offer-matches.ts'
 import {
+  type Bundle,
   type Candidate,
+  type Conflict,
   type Lock,
   type Problem,
   packsFor,
@@ -17,19 +21,18 @@ import {
 } from './problem.ts'
 import type { SourceInfo } from './source-info.ts'
 
-export interface Decision {
-  readonly needId: string
-  readonly act: 'drop' | 'price' | 'estimate' | 'keep' | 'confirm'
-  readonly priceMinor: number | null
-  readonly source: string | null
-}
-
 export interface Gathered {
   /** Bought candidates that no best plan takes are left out of it. */
   readonly problem: Problem
   readonly sources: Sources
   /** Offers, kits and donors that could not be candidates, with what to do. */
   readonly excluded: readonly { readonly id: string; readonly why: string }[]
+  /** Locks that hold nothing any more, each with the reason: they are left out until it is back. */
+  readonly resting: ReadonlyMap<string, string>
+  /** The problem with sources cut off that fail with one another. */
+  readonly withConflicts: (conflicts: readonly Conflict[]) => Problem
+  /** Parts that a need could be met by, wherever they come from. */
+  readonly partsFor: (need: string) => readonly CompiledPart[]
 }
 
 /** What is shown of the sources of a build, worked out when it is looked at: there may be hundreds of thousands. */
@@ -102,10 +105,12 @@ export function gatherCandidates(
   build: BuildMoney,
   decisions: readonly Decision[],
   locks: readonly Lock[],
+  judge: Judge = null,
 ): Gathered {
   const wanted = sourced(needs, market.parts)
+  const kept = keptPieces(wanted, decisions)
   const own: { candidate: Candidate; info: SourceInfo }[] = wanted.flatMap((need) =>
-    ownSources(need, decisions),
+    ownSources(need, decisions, kept),
   )
   const excluded: { id: string; why: string }[] = []
   const known = new Set<string>()
@@ -121,18 +126,26 @@ export function gatherCandidates(
   }
   for (const part of assumedOnly(wanted, market.kinds))
     if ((market.offers.get(part.id)?.length ?? 0) > 0) isAssumed(part)
-  const bought = new Map(wanted.map((need) => [need.id, boughtFor(need, market, build)]))
+  const bought = new Map(wanted.map((need) => [need.id, boughtFor(need, market, build, judge)]))
   for (const one of bought.values()) excluded.push(...one.excluded)
-  const bundled = bundlesFor(wanted, market, build, isAssumed)
+  for (const need of wanted)
+    for (const [why, names] of refusedWith(bought.get(need.id)!.matches))
+      excluded.push({ id: `${need.id}: ${why}`, why: `${need.words}: ${leftOut(names)}. ${why}.` })
+  const bundled = bundlesFor(wanted, market, build, isAssumed, judge)
   excluded.push(...bundled.excluded)
   const suppliers = market.suppliers.flatMap((supplier) => tariff(supplier, build, market))
-  const locked = locks.flatMap(({ candidate }) => candidate ?? [])
-  const problem: Problem = {
+  const sources = new Sources([...own.map(({ info }) => info), ...bundled.sources], bought)
+  const resting = restingLocks(locks, wanted, sources, bundled.bundles, suppliers, bought)
+  const active = locks.filter(({ id }) => !resting.has(id))
+  const locked = active.flatMap(({ candidate }) => candidate ?? [])
+  const withConflicts = (conflicts: readonly Conflict[]): Problem => ({
     currency: build.currency,
     needs: wanted.map((need) => ({ id: need.id, quantity: need.quantity })),
     candidates: [
       ...own.map(({ candidate }) => candidate),
-      ...wanted.flatMap((need) => bought.get(need.id)!.foremost(need, suppliers, locked)),
+      ...wanted.flatMap((need) =>
+        bought.get(need.id)!.foremost(need, suppliers, locked, conflicts),
+      ),
     ],
     bundles: bundled.bundles,
     suppliers,
@@ -140,24 +153,93 @@ export function gatherCandidates(
       ...(build.maxSuppliers ? { maxSuppliers: build.maxSuppliers } : {}),
       ...(build.maxDonors != null ? { maxDonors: build.maxDonors } : {}),
     },
-    locks,
-  }
+    locks: active,
+    ...(conflicts.length > 0 ? { conflicts } : {}),
+  })
   return {
-    problem,
-    sources: new Sources([...own.map(({ info }) => info), ...bundled.sources], bought),
+    problem: withConflicts([]),
+    sources,
     excluded,
+    resting,
+    withConflicts,
+    partsFor: (need) => {
+      const found = new Map<string, CompiledPart>()
+      const add = (id: string | undefined): void => {
+        const part = id === undefined ? undefined : market.parts.get(id)
+        if (part) found.set(part.id, part)
+      }
+      for (const { part } of bought.get(need)?.matches ?? []) found.set(part.id, part)
+      for (const { candidate } of own) if (candidate.need === need) add(candidate.part)
+      for (const { items } of bundled.bundles)
+        for (const item of items) if (item.need === need) add(item.part)
+      return [...found.values()]
+    },
   }
 }
+
+/** How many names of what was left out are said. */
+const NAMED = 2
+const leftOut = (names: readonly string[]): string =>
+  names.length <= NAMED
+    ? `${names.join(' and ')} left out`
+    : `${names.slice(0, NAMED).join(', ')} and ${names.length - NAMED} more left out`
+
+/** Locks whose line, offer, bundle or supplier is not there to be taken. */
+function restingLocks(
+  locks: readonly Lock[],
+  needs: readonly Need[],
+  sources: Sources,
+  bundles: readonly Bundle[],
+  suppliers: readonly Supplier[],
+  bought: ReadonlyMap<string, Bought>,
+): Map<string, string> {
+  const sells = (supplier: string): boolean =>
+    suppliers.some(({ id }) => id === supplier) &&
+    (bundles.some((bundle) => bundle.supplier === supplier) ||
+      [...bought.values()].some(({ candidates }) =>
+        candidates.some((one) => one.supplier === supplier),
+      ))
+  const whyOf = ({ candidate, bundle, item, supplier }: Lock): string | null => {
+    if (candidate !== undefined) {
+      if (sources.get(candidate)) return null
+      return needs.some(({ id }) => candidate.endsWith(`@${id}`))
+        ? 'what it holds is not sold any more, or does not fit this pairing'
+        : 'its line is not on the list any more'
+    }
+    if (bundle !== undefined) {
+      if (!bundles.some(({ id }) => id === bundle))
+        return 'nothing of it meets a line of this list any more'
+      return item === undefined || sources.get(itemKey(bundle, item))
+        ? null
+        : 'this piece meets no line of the list any more'
+    }
+    return sells(supplier ?? '') ? null : 'nothing on this list is sold there'
+  }
+  return new Map(
+    locks.flatMap((lock): [string, string][] => {
+      const why = whyOf(lock)
+      return why === null ? [] : [[lock.id, why]]
+    }),
+  )
+}
+
+const UNSEEN = 'Whether it is there and sound: nobody has said so yet'
 
 /** What a need has without anybody selling it: the recipient's own, or a price somebody typed. */
 function ownSources(
   need: Need,
   decisions: readonly Decision[],
+  kept: ReturnType<typeof keptPieces>,
 ): { candidate: Candidate; info: SourceInfo }[] {
-  const decided = (act: Decision['act']) =>
-    decisions.find((decision) => decision.needId === need.id && decision.act === act)
   const make = (id: string, source: Source, priceMinor: number, words: string) => ({
-    candidate: { id, need: need.id, source, priceMinor, pack: need.quantity },
+    candidate: {
+      id,
+      need: need.id,
+      source,
+      priceMinor,
+      pack: need.quantity,
+      ...(need.wants && source === 'keep' ? { part: need.wants } : {}),
+    },
     info: {
       id,
       need: need.id,
@@ -166,16 +248,14 @@ function ownSources(
       pack: need.quantity,
       packMinor: priceMinor,
       number: { says: 'no number wanted' as const },
-      confirm: [],
+      confirm: source === 'keep' && !kept.get(need.id) ? [UNSEEN] : [],
       evidence: null,
       ...(need.wants && source === 'keep' ? { partId: need.wants } : {}),
     },
   })
-  const typed = decided('price')
+  const typed = decisions.find(({ needId, act }) => needId === need.id && act === 'price')
   return [
-    ...(need.keep || decided('keep')
-      ? [make(keptId(need.id), 'keep', 0, 'Kept from the recipient')]
-      : []),
+    ...(kept.has(need.id) ? [make(keptId(need.id), 'keep', 0, 'Kept from the recipient')] : []),
     ...(typed
       ? [make(typedId(need.id), 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')]
       : []),

@@ -9,6 +9,7 @@ const anyCandidate = (id: string): fc.Arbitrary<Candidate> =>
   fc.record({
     id: fc.constant(id),
     need: fc.constantFrom('n', 'm'),
+    part: fc.constantFrom('p', 'q', undefined),
     source: fc.constant('buy' as const),
     supplier: fc.constantFrom('s', 't', undefined),
     priceMinor: minor,
@@ -47,6 +48,27 @@ const anyProblem: fc.Arbitrary<Problem> = fc.record({
   ),
   candidates: fc.tuple(...Array.from({ length: 7 }, (_, i) => anyCandidate(`c${i}`))),
   bundles: fc.constant([]),
+  conflicts: fc.constantFrom(
+    undefined,
+    [
+      {
+        id: 'fails:x',
+        sides: [
+          { need: 'n', parts: ['p'] },
+          { need: 'm', parts: ['p', 'q'] },
+        ],
+      },
+    ],
+    [
+      {
+        id: 'fails:y',
+        sides: [
+          { need: 'n', parts: ['q'] },
+          { need: 'm', parts: ['q'] },
+        ],
+      },
+    ],
+  ),
   suppliers: fc.tuple(anySupplier('s'), anySupplier('t')),
   limits: fc.constantFrom(undefined, { maxSuppliers: 1 }),
   locks: fc.constantFrom(

@@ -1,6 +1,7 @@
 import { groupBy } from '../group.ts'
 import {
   type Candidate,
+  type Conflict,
   type Lock,
   type Problem,
   packsFor,
@@ -22,16 +23,20 @@ interface Weighed {
  * well in every plan. It costs no more and weighs no more; its order value is no smaller, or it reaches the smallest order by
  * itself and either the highest threshold too, or it is cheaper by all that the supplier's shipping can ever differ. Locked
  * ones stay, and push nobody out; of equals the first stays.
+ *
+ * @param classOf what else tells candidates apart: only those of one class are held against each other
  */
 export function undominated(
   candidates: readonly Candidate[],
   { quantity }: Pick<SourcingNeed, 'quantity'>,
   suppliers: ReadonlyMap<string, Supplier>,
   isLocked: (candidate: string) => boolean,
+  classOf: (candidate: Candidate) => string = () => '',
 ): Candidate[] {
   const kept = new Set<Candidate>()
-  for (const [id, own] of groupBy(candidates, ({ supplier }) => supplier ?? '')) {
-    const terms = termsOf(suppliers.get(id))
+  const groups = groupBy(candidates, (one) => `${one.supplier ?? ''}\u0000${classOf(one)}`)
+  for (const own of groups.values()) {
+    const terms = termsOf(suppliers.get(own[0]!.supplier ?? ''))
     const front: Weighed[] = []
     const inOrder = own
       .map((candidate) => weigh(candidate, quantity))
@@ -52,12 +57,25 @@ export function withoutDominated(problem: Problem): Problem {
   const suppliers = new Map(problem.suppliers.map((supplier) => [supplier.id, supplier]))
   const ofNeed = groupBy(problem.candidates, ({ need }) => need)
   const isLocked = lockedIn(problem.locks ?? [])
+  const classOf = conflictClass(problem.conflicts ?? [])
   const kept = new Set(
     problem.needs.flatMap((need) =>
-      undominated(ofNeed.get(need.id) ?? [], need, suppliers, isLocked),
+      undominated(ofNeed.get(need.id) ?? [], need, suppliers, isLocked, classOf),
     ),
   )
   return { ...problem, candidates: problem.candidates.filter((candidate) => kept.has(candidate)) }
+}
+
+/** Candidates of one class fail with the same others. */
+export function conflictClass(conflicts: readonly Conflict[]): (candidate: Candidate) => string {
+  const classes = new Map<string, string>()
+  for (const { id, sides } of conflicts)
+    for (const { need, parts } of sides)
+      for (const part of parts) {
+        const key = `${need}\u0000${part}`
+        classes.set(key, `${classes.get(key) ?? ''} ${id}`)
+      }
+  return ({ need, part }) => (part === undefined ? '' : (classes.get(`${need}\u0000${part}`) ?? ''))
 }
 
 /** Whether a candidate is locked, in or out. */

@@ -2,6 +2,8 @@ import loadHighs from 'highs'
 import { xorshift128plus } from 'pure-rand/generator/xorshift128plus'
 import { expect, test } from 'vitest'
 import { highsSolve } from '../../server/jobs/highs.ts'
+import { setAsideOpen } from './filters.ts'
+import { firstPlan } from './first-plan.ts'
 import type { Problem } from './problem.ts'
 import { solveSourcing } from './solve.ts'
 
@@ -30,6 +32,7 @@ function instance(seed: number): Problem {
   const candidates = Array.from({ length: int(8, 11) }, (_, c) => ({
     id: `c${c}`,
     need: needs[c % needs.length]!.id,
+    part: `p${c % 5}`,
     source: 'buy' as const,
     ...(chance(85) ? { supplier: suppliers[int(0, suppliers.length - 1)]!.id } : {}),
     priceMinor: int(50, 3000),
@@ -49,6 +52,7 @@ function instance(seed: number): Problem {
       .map((need, i) => ({
         id: `i${i}`,
         need: need.id,
+        part: `p${i}`,
         ...(b === 1
           ? { stripMinor: int(0, 600), resaleMinor: int(0, 2500), held: chance(20) }
           : {}),
@@ -74,10 +78,18 @@ function instance(seed: number): Problem {
             ...(chance(50)
               ? { candidate: `c${int(0, 7)}` }
               : chance(50)
-                ? { bundle: `b${int(0, 1)}` }
+                ? { bundle: `b${int(0, 1)}`, ...(chance(40) ? { item: 'i0' } : {}) }
                 : { supplier: 's0' }),
           },
         ]
+      : [],
+    conflicts: chance(50)
+      ? Array.from({ length: int(1, 4) }, (_, k) => ({
+          id: `fails:${k}`,
+          sides: needs
+            .slice(0, int(2, needs.length))
+            .map(({ id }) => ({ need: id, parts: [`p${int(0, 4)}`, `p${int(0, 4)}`] })),
+        }))
       : [],
   }
 }
@@ -154,12 +166,24 @@ function enumerate(p: Problem): { total: number | null; open: string[] } {
       }
       if (Object.keys(order).length > (p.limits?.maxSuppliers ?? 99)) return
       if (bought.filter((b) => b.kind === 'donor').length > (p.limits?.maxDonors ?? 99)) return
+      const partFor = (id: string): string | undefined => {
+        const o = picked[needs.findIndex((n) => n.id === id)]
+        return o?.c?.part ?? o?.i?.part
+      }
+      if (
+        (p.conflicts ?? []).some(({ sides }) =>
+          sides.every(({ need, parts }) => parts.includes(partFor(need) ?? '')),
+        )
+      )
+        return
       for (const lock of p.locks ?? []) {
-        const held = lock.candidate
-          ? picked.some((o) => o.c?.id === lock.candidate)
-          : lock.bundle
-            ? bought.some((b) => b.id === lock.bundle)
-            : lock.supplier! in order
+        const held = lock.item
+          ? picked.some((o) => o.b?.id === lock.bundle && o.i?.id === lock.item)
+          : lock.candidate
+            ? picked.some((o) => o.c?.id === lock.candidate)
+            : lock.bundle
+              ? bought.some((b) => b.id === lock.bundle)
+              : lock.supplier! in order
         if (held !== (lock.way === 'in')) return
       }
       if (best === null || total + penalty < best.objective)
@@ -174,7 +198,7 @@ function enumerate(p: Problem): { total: number | null; open: string[] } {
 }
 
 test('equals complete enumeration on 240 random small instances', () => {
-  let infeasible = 0
+  let [infeasible, firsts] = [0, 0]
   for (let seed = 1; seed <= 240; seed++) {
     const problem = instance(seed)
     const expected = enumerate(problem)
@@ -184,6 +208,16 @@ test('equals complete enumeration on 240 random small instances', () => {
       infeasible++
       expect([seed, plan.status]).toEqual([seed, 'infeasible'])
       continue
+    }
+    // What is told at once holds: nothing is below the bound, and the first plan is no better than the best.
+    const { problem: posed } = setAsideOpen(problem)
+    const first = firstPlan(posed)
+    expect(first.bound).toBeLessThanOrEqual(expected.total)
+    if (first.account) {
+      firsts++
+      expect(first.account.totalMinor + first.account.penaltyMinor).toBeGreaterThanOrEqual(
+        expected.total,
+      )
     }
     const penalty = plan.skipped.reduce(
       (sum, id) => sum + (problem.needs.find((n) => n.id === id)!.penaltyMinor ?? 0),
@@ -196,6 +230,7 @@ test('equals complete enumeration on 240 random small instances', () => {
     ])
   }
   expect(infeasible).toBeGreaterThanOrEqual(8)
+  expect(firsts).toBeGreaterThan(40)
 }, 120_000)
 
 test('a contradiction is explained by a set in which every rule matters', () => {
@@ -224,6 +259,7 @@ function without(p: Problem, kept: readonly string[]): Problem {
   return {
     ...p,
     locks: (p.locks ?? []).filter((lock) => kept.includes(lock.id)),
+    conflicts: (p.conflicts ?? []).filter(({ id }) => kept.includes(id)),
     limits: {
       ...(kept.includes('maxSuppliers') ? { maxSuppliers: p.limits?.maxSuppliers } : {}),
       ...(kept.includes('maxDonors') ? { maxDonors: p.limits?.maxDonors } : {}),

@@ -1,3 +1,4 @@
+import { itemKey } from './ids.ts'
 import { type Candidate, type Problem, packsFor } from './problem.ts'
 
 /** Ids of rules as people know them: locks by their own id, limits and facts by these names. */
@@ -7,6 +8,8 @@ export const RULE = {
   maxDonors: 'maxDonors',
   minimum: (supplier: string): string => `minimum:${supplier}`,
   weight: (supplier: string): string => `weight:${supplier}`,
+  /** A limit that fails between two parts, in words. */
+  fails: (words: string): string => `fails:${words}`,
 } as const
 
 /** A need as sourced: needs that no source reaches before locks, bans and limits are set aside as open. */
@@ -42,12 +45,10 @@ export function setAsideOpen(problem: Problem): Filtered {
 }
 
 /** Candidates taken out of the programme by locks and bans, each with the rule that did it. */
-export function lockedOut(
-  problem: Problem,
-  dropped: ReadonlySet<string>,
-): { candidates: Map<string, string>; bundles: Map<string, string> } {
+export function lockedOut(problem: Problem, dropped: ReadonlySet<string>): LockedOut {
   const candidates = new Map<string, string>()
   const bundles = new Map<string, string>()
+  const items = new Map<string, string>()
   const banSupplier = (supplier: string, rule: string): void => {
     for (const candidate of problem.candidates)
       if (candidate.supplier === supplier) candidates.set(candidate.id, rule)
@@ -59,8 +60,36 @@ export function lockedOut(
   for (const lock of problem.locks ?? []) {
     if (lock.way !== 'out' || dropped.has(lock.id)) continue
     if (lock.candidate !== undefined) candidates.set(lock.candidate, lock.id)
-    if (lock.bundle !== undefined) bundles.set(lock.bundle, lock.id)
+    if (lock.bundle !== undefined && lock.item !== undefined)
+      items.set(itemKey(lock.bundle, lock.item), lock.id)
+    else if (lock.bundle !== undefined) bundles.set(lock.bundle, lock.id)
     if (lock.supplier !== undefined) banSupplier(lock.supplier, lock.id)
   }
-  return { candidates, bundles }
+  return { candidates, bundles, items }
+}
+
+/** What is taken out, each with the rule that does it. */
+export interface LockedOut {
+  readonly candidates: ReadonlyMap<string, string>
+  readonly bundles: ReadonlyMap<string, string>
+  /** By bundle and item. */
+  readonly items: ReadonlyMap<string, string>
+}
+
+/** Needs that are not optional and that rules leave without any source. */
+export function withoutSource(problem: Problem, dropped: ReadonlySet<string>): string[] {
+  const out = lockedOut(problem, dropped)
+  const left = new Set(
+    problem.candidates.flatMap(({ id, need }) => (out.candidates.has(id) ? [] : need)),
+  )
+  const quantity = new Map(problem.needs.map((need) => [need.id, need.quantity]))
+  for (const bundle of problem.bundles)
+    if (!out.bundles.has(bundle.id))
+      for (const item of bundle.items)
+        if (
+          !out.items.has(itemKey(bundle.id, item.id)) &&
+          (item.quantity === undefined || item.quantity >= (quantity.get(item.need) ?? 0))
+        )
+          left.add(item.need)
+  return problem.needs.flatMap(({ id, optional }) => (optional || left.has(id) ? [] : id))
 }

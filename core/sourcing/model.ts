@@ -1,3 +1,4 @@
+import { groupBy } from '../group.ts'
 import type { Selection } from './account.ts'
 import { lockedOut, RULE } from './filters.ts'
 import { itemKey } from './ids.ts'
@@ -62,13 +63,20 @@ export function buildModel(
   const quantity = new Map(problem.needs.map((need) => [need.id, need.quantity]))
   const x = new Map<
     string,
-    { column: number; need: string; supplier?: string; value: number; weight: number }
+    {
+      column: number
+      need: string
+      part?: string
+      supplier?: string
+      value: number
+      weight: number
+    }
   >()
   const z = new Map<
     string,
     { column: number; supplier?: string; value: number; weight: number; donor: boolean }
   >()
-  const u = new Map<string, { column: number; need: string; bundle: string }>()
+  const u = new Map<string, { column: number; need: string; bundle: string; part?: string }>()
   const h = new Map<string, number>()
 
   for (const candidate of problem.candidates) {
@@ -77,6 +85,7 @@ export function buildModel(
     x.set(candidate.id, {
       column: column(packs * candidate.priceMinor),
       need: candidate.need,
+      ...(candidate.part === undefined ? {} : { part: candidate.part }),
       ...(candidate.supplier === undefined ? {} : { supplier: candidate.supplier }),
       value: packs * (candidate.orderValueMinor ?? candidate.priceMinor),
       weight: packs * (candidate.weightG ?? 0),
@@ -98,6 +107,7 @@ export function buildModel(
     for (const item of bundle.items) {
       if (
         !quantity.has(item.need) ||
+        out.items.has(itemKey(bundle.id, item.id)) ||
         (item.quantity !== undefined && item.quantity < quantity.get(item.need)!)
       )
         continue
@@ -105,6 +115,7 @@ export function buildModel(
         column: column((item.stripMinor ?? 0) + (item.held ? 0 : (item.resaleMinor ?? 0))),
         need: item.need,
         bundle: bundle.id,
+        ...(item.part === undefined ? {} : { part: item.part }),
       })
     }
   }
@@ -239,10 +250,25 @@ export function buildModel(
       lock.candidate !== undefined
         ? x.get(lock.candidate)?.column
         : lock.bundle !== undefined
-          ? z.get(lock.bundle)?.column
+          ? lock.item !== undefined
+            ? u.get(itemKey(lock.bundle, lock.item))?.column
+            : z.get(lock.bundle)?.column
           : y.get(lock.supplier ?? '')
     if (target === undefined) rows.add([], 1, 1)
     else forced.push(target)
+  }
+
+  // Not one of every side together: each need has one source.
+  const ofNeed = groupBy([...x.values(), ...u.values()], ({ need }) => need)
+  for (const { id, sides } of problem.conflicts ?? []) {
+    if (dropped.has(id)) continue
+    const terms = sides.flatMap(({ need, parts }) => {
+      const named = new Set(parts)
+      return (ofNeed.get(need) ?? []).flatMap((one): [number, number][] =>
+        one.part !== undefined && named.has(one.part) ? [[one.column, 1]] : [],
+      )
+    })
+    if (terms.length > 0) rows.add(terms, -Infinity, sides.length - 1)
   }
 
   const colLower = new Float64Array(cost.length)

@@ -1,5 +1,6 @@
 import { constraintsOf, type Meets, meets } from '../needs/meets.ts'
 import type { Need } from '../needs/need.ts'
+import type { PartJudge } from '../pairing/judged-parts.ts'
 import { type CompiledPart, fieldOf, PORT_KINDS } from '../ports/index.ts'
 import { GRADES, type Grade } from '../quantity/grade.ts'
 import type { Market } from './market.ts'
@@ -41,16 +42,52 @@ function shelve(parts: readonly CompiledPart[]): Shelved {
 /** Most lists of matches remembered for the parts of one kind. */
 const REMEMBERED = 60
 
-/** Parts that meet a need, by id; the same list while the parts of its kind do not change. */
-export function partsMeeting(need: Need, kinds: Market['kinds']): readonly PartMatch[] {
+/** Judges what could be bought where it would be used; null before a pairing is chosen. */
+export type Judge = Pick<PartJudge, 'key' | 'of'> | null
+
+/** Whether a part meets a need: by its constraints, and by every joint it would stand in. */
+export function answerOf(part: CompiledPart, need: Need, judge: Judge): Meets {
+  const told = meets(part, need)
+  if (told.meets === 'no' || !judge) return told
+  const standing = judge.of({ part, instead: need.wants })
+  if (standing.refused !== null) return { meets: 'no', because: standing.refused, isJudged: true }
+  if (!standing.isOpen) return told
+  return {
+    meets: 'confirm',
+    // Asked for where it is shown: there may be thousands.
+    get unknown() {
+      return [...(told.meets === 'confirm' ? told.unknown : []), ...standing.open]
+    },
+  }
+}
+
+/** Parts that a joint refused for a need, by reason. */
+export type Refused = ReadonlyMap<string, readonly string[]>
+const refusedOf = new WeakMap<readonly PartMatch[], Refused>()
+
+/** Which parts a joint refused when these were found. */
+export const refusedWith = (matches: readonly PartMatch[]): Refused =>
+  refusedOf.get(matches) ?? new Map()
+
+/** Parts that meet a need, by id; the same list while neither the parts of its kind nor what judges them change. */
+export function partsMeeting(
+  need: Need,
+  kinds: Market['kinds'],
+  judge: Judge,
+): readonly PartMatch[] {
   const { known, matches } = shelve(kinds.get(need.kind) ?? NONE)
-  const key = JSON.stringify([need.kind, need.wants, need.constraints])
+  const key = JSON.stringify([need.kind, need.wants, need.constraints, judge?.key])
   let found = matches.get(key)
   if (!found) {
+    const refused = new Map<string, string[]>()
     found = known.flatMap((part) => {
-      const answer = meets(part, need)
-      return answer.meets === 'no' ? [] : [{ part, answer }]
+      const answer = answerOf(part, need, judge)
+      if (answer.meets !== 'no') return [{ part, answer }]
+      if (answer.isJudged)
+        refused.set(answer.because, [...(refused.get(answer.because) ?? []), part.name])
+      return []
     })
+    refusedOf.set(found, refused)
     if (matches.size >= REMEMBERED) matches.delete(matches.keys().next().value!)
     matches.set(key, found)
   }
@@ -77,13 +114,14 @@ export const sourced = (needs: readonly Need[], parts: Market['parts']): Need[] 
 export function partsAsked(
   needs: readonly Need[],
   market: Pick<Market, 'parts' | 'kinds' | 'kits' | 'donors'>,
+  judge: Judge,
 ): Set<string> {
   const wanted = sourced(needs, market.parts)
   const kinds = new Set(wanted.map((need) => need.kind))
   const asked = new Set<string>()
   for (const need of wanted) {
     if (need.wants) asked.add(need.wants)
-    for (const { part } of partsMeeting(need, market.kinds)) asked.add(part.id)
+    for (const { part } of partsMeeting(need, market.kinds, judge)) asked.add(part.id)
   }
   for (const part of assumedOnly(wanted, market.kinds)) asked.add(part.id)
   for (const { items } of [...market.kits, ...market.donors])

@@ -15,7 +15,7 @@ export interface Candidate {
   readonly need: string
   readonly source: Source
   readonly supplier?: string | undefined
-  /** The part it is; steers nothing. */
+  /** The part it is: conflicts name it. */
   readonly part?: string | undefined
   readonly priceMinor: number
   /** As the supplier lists it, for thresholds; default the price. */
@@ -28,7 +28,7 @@ export interface Candidate {
 export interface BundleItem {
   readonly id: string
   readonly need: string
-  /** The part it is; steers nothing. */
+  /** The part it is: conflicts name it. */
   readonly part?: string | undefined
   readonly quantity?: number | undefined
   /** Strip labour when the item is used. */
@@ -75,8 +75,17 @@ export interface Lock {
   readonly id: string
   readonly way: 'in' | 'out'
   readonly candidate?: string | undefined
+  /** Alone: all of it. With an item: that one for its need. */
   readonly bundle?: string | undefined
+  readonly item?: string | undefined
   readonly supplier?: string | undefined
+}
+
+/** Sources that fail with one another: of each side's need, those of its parts; not one of every side together. */
+export interface Conflict {
+  /** What it is named by where a contradiction is explained. */
+  readonly id: string
+  readonly sides: readonly { readonly need: string; readonly parts: readonly string[] }[]
 }
 
 export interface Problem {
@@ -87,6 +96,7 @@ export interface Problem {
   readonly suppliers: readonly Supplier[]
   readonly limits?: Limits | undefined
   readonly locks?: readonly Lock[] | undefined
+  readonly conflicts?: readonly Conflict[] | undefined
 }
 
 /** packs = ⌈quantity / pack⌉. */

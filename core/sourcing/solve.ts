@@ -1,23 +1,11 @@
 import { type Account, accountOf, type Basket, type PlanLine } from './account.ts'
 import { withoutDominated } from './dominance.ts'
-import { lockedOut, RULE, setAsideOpen } from './filters.ts'
-import { buildModel, type SparseModel } from './model.ts'
+import { explain } from './explain.ts'
+import { setAsideOpen } from './filters.ts'
+import { firstPlan } from './first-plan.ts'
+import { buildModel } from './model.ts'
 import type { Problem } from './problem.ts'
-
-export interface SolverAnswer {
-  readonly status: 'optimal' | 'infeasible' | 'stopped' | 'none'
-  readonly values: ArrayLike<number> | null
-  readonly objective: number
-  readonly bound: number
-}
-
-export interface SolverOptions {
-  readonly timeLimitMs: number
-  readonly presolve: boolean
-}
-
-/** A solver of binary programmes, passed in: core knows none. */
-export type Solve = (model: SparseModel, options: SolverOptions) => SolverAnswer
+import type { Solve } from './solver.ts'
 
 export interface Plan {
   /** proven: no cheaper plan exists for the needs that are not open. gap: feasible, bound given. none: time ran out first. */
@@ -31,103 +19,88 @@ export interface Plan {
   readonly open: readonly string[]
   /** Minimal list of lock, limit and fact ids that contradict one another. */
   readonly because?: readonly string[]
+  /** Needs that these leave without any source. */
+  readonly without?: readonly string[]
 }
+
+/** Told while it is solved: best total and bound so far, minor units. */
+export type OnProgress = (best: number, bound: number) => void
 
 const EMPTY = { lines: [], baskets: [], bundles: [], skipped: [] } as const
 
 /**
  * Solves a sourcing problem exactly. The total is recomputed in integers and that figure shown; infeasible is reported
- * only when a second solve without presolve agrees, and then explained by a minimal set of rules.
+ * only when a second solve without presolve agrees, and then explained by a minimal set of rules. The time limit is that of
+ * all of it, explanation included. A first plan and a bound are told at once; the plan stands where nothing better is found.
  */
-export function solveSourcing(full: Problem, solve: Solve, timeLimitMs = 30_000): Plan {
+export function solveSourcing(
+  full: Problem,
+  solve: Solve,
+  timeLimitMs = 30_000,
+  onProgress: OnProgress = () => {},
+): Plan {
+  const until = performance.now() + timeLimitMs
+  const timeLeft = (): number => Math.max(0, until - performance.now())
   const { problem: wanted, open } = setAsideOpen(full)
   const problem = withoutDominated(wanted)
+  const first = firstPlan(problem)
+  onProgress(
+    first.account ? first.account.totalMinor + first.account.penaltyMinor : Infinity,
+    first.bound,
+  )
+  const nothing = { totalMinor: null, boundMinor: null, ...EMPTY, open }
+  const fallback = (): Plan =>
+    first.account
+      ? planOf(first.account, first.skipped, 'gap', first.bound, open)
+      : { status: 'none', ...nothing }
   const built = buildModel(problem)
-  let answer = solve(built.model, { timeLimitMs, presolve: true })
-  if (answer.status === 'infeasible') answer = solve(built.model, { timeLimitMs, presolve: false })
+  let answer = solve(built.model, { timeLimitMs: timeLeft(), presolve: true })
   if (answer.status === 'infeasible')
-    return {
-      status: 'infeasible',
-      totalMinor: null,
-      boundMinor: null,
-      ...EMPTY,
-      open,
-      because: explain(problem, solve, timeLimitMs),
-    }
-  if (!answer.values) return { status: 'none', totalMinor: null, boundMinor: null, ...EMPTY, open }
+    answer = solve(built.model, { timeLimitMs: timeLeft(), presolve: false })
+  if (answer.status === 'infeasible')
+    return { status: 'infeasible', ...nothing, ...explain(problem, solve, timeLeft) }
+  if (!answer.values) return fallback()
   const selection = built.read(answer.values)
   const account = accountOf(problem, selection)
-  const agrees =
-    account.broken.length === 0 &&
+  if (account.broken.length > 0) return fallback()
+  const isProven =
+    answer.status === 'optimal' &&
     Math.abs(account.totalMinor + account.penaltyMinor - answer.objective) < 0.5
-  if (account.broken.length > 0)
-    return { status: 'none', totalMinor: null, boundMinor: null, ...EMPTY, open }
-  const bound = Math.ceil(answer.bound - account.penaltyMinor - 1e-6)
+  if (
+    !isProven &&
+    first.account &&
+    first.account.totalMinor + first.account.penaltyMinor <
+      account.totalMinor + account.penaltyMinor
+  )
+    return planOf(first.account, first.skipped, 'gap', Math.max(first.bound, answer.bound), open)
+  return planOf(
+    account,
+    selection.skipped,
+    isProven ? 'proven' : 'gap',
+    Math.max(first.bound, answer.bound),
+    open,
+  )
+}
+
+function planOf(
+  account: Account,
+  skipped: ReadonlySet<string>,
+  status: 'proven' | 'gap',
+  bound: number,
+  open: readonly string[],
+): Plan {
+  const { totalMinor, penaltyMinor, lines, baskets, bundles } = account
   return {
-    status: answer.status === 'optimal' && agrees ? 'proven' : 'gap',
-    totalMinor: account.totalMinor,
+    status,
+    totalMinor,
     boundMinor:
-      answer.status === 'optimal' && agrees
-        ? account.totalMinor
-        : Math.min(bound, account.totalMinor),
-    lines: account.lines,
-    baskets: account.baskets,
-    bundles: account.bundles,
-    skipped: [...selection.skipped],
+      status === 'proven'
+        ? totalMinor
+        : Math.min(Math.ceil(bound - penaltyMinor - 1e-6), totalMinor),
+    lines,
+    baskets,
+    bundles,
+    skipped: [...skipped],
     open,
   }
-}
-
-/** Rules that can be given up; what is tried first goes first, so locks, held dearest, stay in the answer. */
-function ruleIds(problem: Problem): string[] {
-  const { maxSuppliers, maxDonors, banned = [] } = problem.limits ?? {}
-  return [
-    ...problem.suppliers
-      .filter((s) => (s.minimumMinor ?? 0) > 0 || s.shipping.some((c) => c.fromMinor))
-      .map((s) => RULE.minimum(s.id)),
-    ...problem.suppliers
-      .filter((s) => s.shipping.some((c) => c.upToG !== undefined))
-      .map((s) => RULE.weight(s.id)),
-    ...(maxSuppliers === undefined ? [] : [RULE.maxSuppliers]),
-    ...(maxDonors === undefined ? [] : [RULE.maxDonors]),
-    ...banned.map(RULE.banned),
-    ...(problem.locks ?? []).map((lock) => lock.id),
-  ]
-}
-
-/**
- * A minimal set of rules that contradict one another, by a deletion filter: drop one, keep it dropped if still infeasible.
- * First without a solver: a need that locks and bans left without any source names just those.
- */
-export function explain(problem: Problem, solve: Solve, timeLimitMs: number): string[] {
-  const out = lockedOut(problem, new Set())
-  for (const need of problem.needs) {
-    if (need.optional) continue
-    const rules = [
-      ...problem.candidates.filter((c) => c.need === need.id).map((c) => out.candidates.get(c.id)),
-      ...problem.bundles.flatMap((b) =>
-        b.items.some(
-          (item) =>
-            item.need === need.id &&
-            (item.quantity === undefined || item.quantity >= need.quantity),
-        )
-          ? [out.bundles.get(b.id)]
-          : [],
-      ),
-    ]
-    if (rules.every((rule) => rule !== undefined)) return [...new Set(rules as string[])].sort()
-  }
-  const dropped = new Set<string>()
-  const isInfeasible = (): boolean => {
-    const { model } = buildModel(problem, dropped, true)
-    return [true, false].every(
-      (presolve) => solve(model, { timeLimitMs, presolve }).status === 'infeasible',
-    )
-  }
-  const rules = ruleIds(problem)
-  for (const rule of rules) {
-    dropped.add(rule)
-    if (!isInfeasible()) dropped.delete(rule)
-  }
-  return rules.filter((rule) => !dropped.has(rule)).sort()
 }

@@ -34,14 +34,15 @@ const FIRST_TIMER = 2
 
 /**
  * Price and hours of a list of needs as ranges: from the market where something is offered, else by kind, assumed.
- * Kept pieces cost nothing. The ends are sums of ends: bounds for planning, never a price to buy at.
+ * Kept pieces cost nothing once it is settled that they stay; until then at most what another costs. The ends are sums of ends: bounds for planning, never a price to buy at.
  *
+ * @param kept by need, whether it is settled that it stays
  * @param offered from least to most that a need is offered for in the build's currency, for its quantity; null where it is not
  */
 export function firstAnswer(
   needs: readonly Need[],
   offered: (need: Need) => Range | null,
-  kept: ReadonlySet<string>,
+  kept: ReadonlyMap<string, boolean>,
   typed: ReadonlyMap<string, number>,
   settled: ReadonlySet<string>,
   build: { readonly currency: string; readonly labourRateMinor: number },
@@ -54,13 +55,18 @@ export function firstAnswer(
       : known
         ? { low: known.hours[0], high: known.hours[1] }
         : { low: 0, high: 0 }
-    if (need.task || kept.has(need.id))
+    if (need.task || kept.has(need.id)) {
+      const isSettled = need.task !== undefined || kept.get(need.id) === true
+      const another = isSettled
+        ? { low: 0, high: 0 }
+        : (offered(need) ?? assumedPrice(need.kind, build.currency, rates))
       return {
         need: need.id,
-        price: { low: 0, high: 0 },
+        price: another && { low: 0, high: another.high },
         hours: need.task ? hours : { low: 0, high: hours.high },
         from: 'kept',
       }
+    }
     const said = typed.get(need.id)
     if (said !== undefined)
       return { need: need.id, price: { low: said, high: said }, hours, from: 'typed' }

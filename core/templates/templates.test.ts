@@ -93,7 +93,7 @@ test('every need of every pairing of templates has a price and an hour range, so
     const answer = firstAnswer(
       needs,
       () => null,
-      new Set(),
+      new Map(),
       new Map(),
       new Set(),
       { currency: 'EUR', labourRateMinor: 5000 },
@@ -129,13 +129,22 @@ test('the first answer takes the market over the type, a typed price over both, 
     need({ kind: 'disc', place: 'coupling', words: 'Disc', why: [] }),
     need({ kind: 'belt', place: 'bay', words: 'Belt', quantity: 2, why: [] }),
     need({ kind: 'starter', place: 'coupling', words: 'Starter', why: [] }),
+    need({ kind: 'heater', place: 'kept', words: 'Heater', why: [] }),
   ]
-  const [disc, belt, starter] = needs.map((one) => one.id) as [string, string, string]
+  const [disc, belt, starter, heater] = needs.map((one) => one.id) as [
+    string,
+    string,
+    string,
+    string,
+  ]
   const offered = ({ id }: { id: string }) => (id === belt ? { low: 3000, high: 4000 } : null)
   const answer = firstAnswer(
     needs,
     offered,
-    new Set([starter]),
+    new Map([
+      [starter, true],
+      [heater, false],
+    ]),
     new Map([[disc, 9900]]),
     new Set([disc]),
     { currency: 'EUR', labourRateMinor: 6000 },
@@ -145,8 +154,10 @@ test('the first answer takes the market over the type, a typed price over both, 
     { id: disc, price: { low: 9900, high: 9900 }, from: 'typed' },
     { id: belt, price: { low: 3000, high: 4000 }, from: 'offers' },
     { id: starter, price: { low: 0, high: 0 }, from: 'kept' },
+    // Nobody has said yet that it stays: it may cost another after all.
+    { id: heater, price: { low: 0, high: RANGES.heater!.priceEur[1] * 100 }, from: 'kept' },
   ])
-  expect(answer.parts).toEqual({ low: 12900, high: 13900 })
+  expect(answer.parts).toEqual({ low: 12900, high: 13900 + RANGES.heater!.priceEur[1] * 100 })
   expect(answer.labour).toEqual({ low: answer.hours.low * 6000, high: answer.hours.high * 6000 })
 })
 
@@ -156,7 +167,7 @@ test('a range is told in the currency of the build, and not at all without a rat
     firstAnswer(
       needs,
       () => null,
-      new Set(),
+      new Map(),
       new Map(),
       new Set(),
       { currency: 'JPY', labourRateMinor: 0 },

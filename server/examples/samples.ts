@@ -129,6 +129,7 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     body: { way: 'out', supplierId: 'harbour' },
   },
   'GET /builds/{id}/sourcing': { params: lantern },
+  'GET /builds/{id}/sourcing/job': { params: lantern },
   'DELETE /builds/{id}/locks/{lock}': (told) => ({
     params: { ...lantern, lock: told('POST /builds/{id}/locks').id },
   }),

@@ -1,6 +1,6 @@
 import type loadHighs from 'highs'
 import type { SparseModel } from '../../core/sourcing/model.ts'
-import type { Solve, SolverAnswer } from '../../core/sourcing/solve.ts'
+import type { Solve, SolverAnswer } from '../../core/sourcing/solver.ts'
 
 type Highs = Awaited<ReturnType<typeof loadHighs>>
 

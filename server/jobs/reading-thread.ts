@@ -45,7 +45,7 @@ export class ReadingThread {
     return parsed(await this.#run(store, name, args))
   }
 
-  /** The same, with a port that the reading writes to as its last argument. */
+  /** The same, with a port that the reading talks by as its last argument; whoever holds the other end closes it. */
   async hand<N extends ReadingName>(
     store: Store,
     name: N,
@@ -123,7 +123,10 @@ export class ReadingThread {
   ): Promise<Bytes> {
     const { file } = store
     if (file === null)
-      return readAs(store, name, port ? [...args, port] : args).finally(() => port?.close())
+      return readAs(store, name, port ? [...args, port] : args).catch((error: unknown) => {
+        port?.close()
+        throw error
+      })
     const worker = this.#thread(store, file)
     const id = ++this.#last
     return new Promise((answered, failed) => {

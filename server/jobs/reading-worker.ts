@@ -52,9 +52,11 @@ port.on('message', (message: ToReading) => {
       )
       .then(
         (answer) => send({ id: message.id, answer }),
-        (error: unknown) => send({ id: message.id, fault: faultOf(error) }),
+        (error: unknown) => {
+          message.port?.close()
+          send({ id: message.id, fault: faultOf(error) })
+        },
       )
-      .finally(() => message.port?.close())
 })
 
 function faultOf(error: unknown): Fault {

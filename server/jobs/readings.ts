@@ -1,5 +1,6 @@
 import type { MessagePort } from 'node:worker_threads'
 import { pino } from 'pino'
+import type { PlanLine } from '../../core/sourcing/account.ts'
 import type { Store } from '../database/store.ts'
 import type { Paper } from '../documents/pattern-pdf.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
@@ -17,7 +18,7 @@ import { pairingDetail } from '../services/pairing-detail.ts'
 import { listPairings } from '../services/pairings.ts'
 import { partsList } from '../services/parts-list.ts'
 import { facesOf } from '../services/patterns.ts'
-import { planBuild } from '../services/planning.ts'
+import { judgePlans, planBuild } from '../services/planning.ts'
 import { plateFaces } from '../services/plate.ts'
 import { recipientView } from '../services/recipient.ts'
 import { listAside } from '../services/set-aside.ts'
@@ -60,11 +61,16 @@ export const READINGS = {
   budget: budgetView,
   /** Hands the sources of a build to a solver, and answers what they are known by. */
   solve: async (store: Store, build: string, to: MessagePort) => {
-    const { run, gathered, madeFrom } = await planBuild(store, build)
-    if (!run)
+    const planned = await planBuild(store, build)
+    const { gathered, madeFrom } = planned
+    if (!planned.run)
       throw new ConflictError(
         'Choose a pairing first: without it there is no parts list to source.',
       )
+    const again = judgePlans(planned)
+    // The solver hands each plan back to be judged as a whole; it closes the port when it is done.
+    to.on('message', (lines: readonly PlanLine[]) => to.postMessage(again(lines)))
+    to.unref()
     to.postMessage(gathered.problem)
     return { madeFrom }
   },

@@ -116,6 +116,14 @@ export class JobRunner {
     return state
   }
 
+  /** The job under way of a kind for a subject; null where there is none. */
+  running(kind: string, subject: string): JobState | null {
+    for (const { state } of this.#jobs.values())
+      if (state.kind === kind && state.subject === subject && state.status === 'running')
+        return this.find(state.id)
+    return null
+  }
+
   find(id: string): JobState | null {
     const job = this.#jobs.get(id)
     if (!job) return null

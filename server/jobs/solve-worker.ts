@@ -3,7 +3,8 @@ import type { MessagePort } from 'node:worker_threads'
 import loadHighs from 'highs'
 import { itemKey, takenBy } from '../../core/sourcing/ids.ts'
 import type { Problem, Source } from '../../core/sourcing/problem.ts'
-import { type Plan, solveSourcing } from '../../core/sourcing/solve.ts'
+import type { Plan } from '../../core/sourcing/solve.ts'
+import { solveJudged } from '../../core/sourcing/solve-judged.ts'
 import { highsSolve } from './highs.ts'
 import { stepBack } from './step-back.ts'
 
@@ -36,26 +37,48 @@ export default async function solve({
   shared,
 }: SolveTask): Promise<Solved> {
   const state = new Float64Array(shared)
-  const problem = 'candidates' in posed ? posed : await received(posed)
-  const plan = await solveSourcing(
-    problem,
-    highsSolve(await loaded, {
-      shouldStop: () => state[0] === 1,
-      onProgress: (best, bound) => {
-        state[1] = best
-        state[2] = bound
-        state[3] = (state[3] ?? 0) + 1
+  state[1] = Infinity
+  state[2] = -Infinity
+  const onProgress = (best: number, bound: number): void => {
+    state[1] = Math.min(state[1]!, best)
+    state[2] = Math.max(state[2]!, bound)
+    state[3] = (state[3] ?? 0) + 1
+  }
+  const port = 'candidates' in posed ? null : posed
+  try {
+    const problem = 'candidates' in posed ? posed : await told<Problem>(posed)
+    // The account's first plan is told before the solver is even loaded.
+    const solver = await loaded
+    const solved = await solveJudged(
+      problem,
+      highsSolve(solver, { shouldStop: () => state[0] === 1, onProgress }),
+      timeLimitMs,
+      // What was found before something was cut off is no plan any more.
+      (best, bound) => {
+        state[1] = Infinity
+        onProgress(best, bound)
       },
-    }),
-    timeLimitMs,
-  )
-  return { plan, taken: takenOf(plan, problem) }
+      async ({ lines }) => {
+        if (!port) return null
+        port.postMessage(lines)
+        return told<Problem | null>(port)
+      },
+    )
+    return { plan: solved.plan, taken: takenOf(solved.plan, solved.problem) }
+  } finally {
+    port?.close()
+  }
 }
 
-async function received(port: MessagePort): Promise<Problem> {
-  const [problem] = (await once(port, 'message')) as [Problem]
-  port.close()
-  return problem
+/** What is said next by a port. @throws Error where the other end is gone */
+async function told<T>(port: MessagePort): Promise<T> {
+  const [message] = await Promise.race([
+    once(port, 'message'),
+    once(port, 'close').then(() => {
+      throw new Error('What it was solved from was closed meanwhile. Solve again.')
+    }),
+  ])
+  return message as T
 }
 
 function takenOf(plan: Plan, { candidates, bundles }: Problem): Map<string, Taken> {

@@ -56,6 +56,9 @@ export function buildRoutes({ store, jobs }: Services): App {
       toTrash(store, 'decision', params.decision),
     'GET /builds/{id}/sourcing': async ({ params }) => readings.json(store, 'sourcing', params.id),
     'POST /builds/{id}/sourcing': async ({ params }) => startSolve(store, jobs, params.id),
+    'GET /builds/{id}/sourcing/job': async ({ params }) => ({
+      job: jobs.running('sourcing', params.id),
+    }),
     'POST /builds/{id}/locks': async ({ params, body }) =>
       addLock(store, params.id, body, (target) =>
         readings.ask(store, 'isSource', params.id, target),

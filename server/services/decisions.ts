@@ -1,4 +1,4 @@
-import type { Decision } from '../../core/sourcing/candidates.ts'
+import type { Decision } from '../../core/sourcing/decision.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { ConflictError, MissingError } from '../errors.ts'
 import { needsOf } from './planning.ts'

@@ -1,3 +1,4 @@
+import { itemKey } from '../../core/sourcing/ids.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { planBuild } from './planning.ts'
@@ -6,6 +7,7 @@ import { planBuild } from './planning.ts'
 export interface LockTarget {
   readonly candidate: string | null
   readonly bundle: string | null
+  readonly item: string | null
   readonly supplierId: string | null
 }
 
@@ -13,10 +15,11 @@ export interface LockTarget {
 export async function isSource(
   store: Store,
   buildId: string,
-  { candidate, bundle, supplierId }: LockTarget,
+  { candidate, bundle, item, supplierId }: LockTarget,
 ): Promise<boolean> {
   const { problem, sources } = (await planBuild(store, buildId)).gathered
   if (candidate) return sources.get(candidate) !== undefined
+  if (bundle && item) return sources.get(itemKey(bundle, item)) !== undefined
   return bundle
     ? problem.bundles.some((one) => one.id === bundle)
     : problem.suppliers.some((one) => one.id === supplierId)
@@ -34,6 +37,7 @@ export async function addLock(
     way: 'in' | 'out'
     candidate?: string | null | undefined
     bundle?: string | null | undefined
+    item?: string | null | undefined
     supplierId?: string | null | undefined
   },
   isKnown = (target: LockTarget): Promise<boolean> => isSource(store, buildId, target),
@@ -41,6 +45,7 @@ export async function addLock(
   const target: LockTarget = {
     candidate: input.candidate ?? null,
     bundle: input.bundle ?? null,
+    item: input.item ?? null,
     supplierId: input.supplierId ?? null,
   }
   if (!(await isKnown(target)))
@@ -51,6 +56,7 @@ export async function addLock(
       (lock) =>
         lock.candidate === target.candidate &&
         lock.bundle === target.bundle &&
+        lock.item === target.item &&
         lock.supplierId === target.supplierId,
     )
     return held

@@ -2,12 +2,16 @@ import { createHash } from 'node:crypto'
 import { planNeeds } from '../../core/needs/fixpoint.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { pairingFacts } from '../../core/needs/pairing-facts.ts'
+import { PartJudge, type Placed } from '../../core/pairing/judged-parts.ts'
+import type { PlanLine } from '../../core/sourcing/account.ts'
 import { type Gathered, gatherCandidates } from '../../core/sourcing/candidates.ts'
+import { RULE } from '../../core/sourcing/filters.ts'
+import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
 import { partsAsked } from '../../core/sourcing/offer-matches.ts'
-import type { Lock } from '../../core/sourcing/problem.ts'
+import type { Conflict, Lock, Problem } from '../../core/sourcing/problem.ts'
 import type { RowOf, Store } from '../database/store.ts'
-import { type BuildView, viewBuild } from './build-view.ts'
+import { type BuildView, contextOf, viewBuild } from './build-view.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { offeredOf } from './offered.ts'
 import { type PairingRun, runBuildPairing } from './pairing-run.ts'
@@ -17,6 +21,8 @@ export interface Needed {
   readonly view: BuildView
   readonly run: PairingRun | null
   readonly needs: readonly Need[]
+  /** Judges what could be bought in the chosen pairing; null before there is one. */
+  readonly judge: PartJudge | null
   readonly dropped: readonly Need[]
   readonly decisions: readonly RowOf<'decision'>[]
 }
@@ -75,17 +81,64 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
     : []
   const isDropped = (need: Need): boolean =>
     decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
+  const needs = all.filter((need) => !isDropped(need))
   return {
     view,
     run,
-    needs: all.filter((need) => !isDropped(need)),
+    needs,
+    judge: run ? judgeOf(view, run, needs, decisions) : null,
     dropped: all.filter(isDropped),
     decisions,
   }
 }
 
+/** What is settled beside engine, gearbox, recipient and chosen set: pieces that a person keeps. */
+function judgeOf(
+  view: BuildView,
+  run: PairingRun,
+  needs: readonly Need[],
+  decisions: readonly RowOf<'decision'>[],
+): PartJudge {
+  const inserted = run.result.chosen.flatMap((id) => view.catalogue.parts.get(id) ?? [])
+  const isKept = (need: Need): boolean =>
+    decisions.some(({ needId, act }) => needId === need.id && act === 'keep')
+  return new PartJudge(
+    { ...run.train, inserted },
+    contextOf(view),
+    run.result.joints,
+    needs.flatMap((need) => (need.wants && isKept(need) ? need.wants : [])),
+  )
+}
+
+/** The parts that the lines of a plan take, each where it would be used. */
+export function placedBy(
+  { needs, gathered, view }: Pick<Planned, 'needs' | 'gathered' | 'view'>,
+  lines: readonly PlanLine[],
+): Map<string, Placed> {
+  const ofNeed = new Map(needs.map((need) => [need.id, need]))
+  return new Map(
+    lines.flatMap((line): [string, Placed][] => {
+      const id = gathered.sources.get(takenBy(line))?.partId
+      const part = id === undefined ? undefined : view.catalogue.parts.get(id)
+      return part ? [[line.need, { part, instead: ofNeed.get(line.need)?.wants }]] : []
+    }),
+  )
+}
+
+/** Judges plans of one problem as wholes: what fails is cut off, on top of what was. */
+export function judgePlans(planned: Planned): (lines: readonly PlanLine[]) => Problem | null {
+  const { judge, gathered } = planned
+  const conflicts: Conflict[] = []
+  return (lines) => {
+    const found = judge?.conflicts(placedBy(planned, lines), gathered.partsFor) ?? []
+    if (found.length === 0) return null
+    conflicts.push(...found.map(({ words, sides }) => ({ id: RULE.fails(words), sides })))
+    return gathered.withConflicts(conflicts)
+  }
+}
+
 async function addSources(store: Store, base: Needed): Promise<Planned> {
-  const { view, needs, decisions } = base
+  const { view, needs, decisions, judge } = base
   const { build, catalogue } = view
   const [locks, plans] = await Promise.all([
     store.list('sourcingLock', { buildId: build.id }),
@@ -96,13 +149,13 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
   // Only what these needs ask for is read: a shop has a million offers.
   const { changes, offers, numbers } = await offeredOf(
     store,
-    partsAsked(needs, { ...trade, parts, kinds }),
+    partsAsked(needs, { ...trade, parts, kinds }, judge),
   )
   const market: Market = { ...trade, parts, kinds, offers, numbers }
   const gathered = gatheredMemory.recall(
     [parts, trade],
-    JSON.stringify([changes, build, needs, decisions, locks]),
-    () => gatherCandidates(needs, market, build, decisions, locks.map(toLock)),
+    JSON.stringify([changes, build, needs, decisions, locks, judge?.key]),
+    () => gatherCandidates(needs, market, build, decisions, locks.map(toLock), judge),
   )
   return {
     ...base,
@@ -139,6 +192,7 @@ const toLock = (row: RowOf<'sourcingLock'>): Lock => ({
   way: row.way as 'in' | 'out',
   ...(row.candidate ? { candidate: row.candidate } : {}),
   ...(row.bundle ? { bundle: row.bundle } : {}),
+  ...(row.item ? { item: row.item } : {}),
   ...(row.supplierId ? { supplier: row.supplierId } : {}),
 })
 

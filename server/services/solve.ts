@@ -8,18 +8,28 @@ import { shopDay } from './day.ts'
 /** Longest a build's solve may take before the best plan found is shown with its gap. */
 const TIME_LIMIT_MS = 60_000
 
-/** Starts solving a build's sourcing; the plan is saved whole when it ends. @throws ConflictError before a pairing is chosen */
+/** Starts solving a build's sourcing, or finds the job that does; the plan is saved whole when it ends. @throws ConflictError before a pairing is chosen */
 export async function startSolve(
   store: Store,
   jobs: JobRunner,
   buildId: string,
 ): Promise<JobState> {
+  const running = jobs.running('sourcing', buildId)
+  if (running) return running
   // The sources go from the thread that gathers them straight to the one that solves.
   const { port1, port2 } = new MessageChannel()
   const { madeFrom } = await jobs.readings.hand(store, 'solve', [buildId], port1)
   return jobs.start('sourcing', buildId, port2, TIME_LIMIT_MS, (solved) =>
     savePlan(store, buildId, solved, madeFrom),
   )
+}
+
+/** Solves every build that has a chosen pairing and no plan yet, one after another. */
+export async function solveBuilds(store: Store, jobs: JobRunner): Promise<void> {
+  const chosen = new Set((await store.list('pairing', { chosen: true })).map((row) => row.buildId))
+  for (const buildId of chosen)
+    if ((await store.list('plan', { buildId })).length === 0)
+      await jobs.wait((await startSolve(store, jobs, buildId)).id)
 }
 
 async function savePlan(

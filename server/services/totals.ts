@@ -1,4 +1,6 @@
 import { type BuildTotals, budget, type OpenLine } from '../../core/money/budget.ts'
+import { keptId } from '../../core/sourcing/ids.ts'
+import { keptPieces } from '../../core/sourcing/kept.ts'
 import { type FirstAnswer, firstAnswer } from '../../core/templates/first-answer.ts'
 import { isCurrent, nameOf, type Planned } from './planning.ts'
 
@@ -12,16 +14,13 @@ export function rangesOf(plan: Planned): FirstAnswer {
       .filter((one) => one.act === 'price' || one.act === 'estimate')
       .map((one) => [one.needId, Number(one.priceMinor)]),
   )
-  const kept = new Set([
-    ...plan.needs.filter((need) => need.keep).map((need) => need.id),
-    ...decided('keep'),
-  ])
+  const kept = keptPieces(plan.needs, plan.decisions)
   return firstAnswer(
     plan.needs,
     (need) => plan.gathered.sources.range(need),
     kept,
     typed,
-    new Set([...decided('confirm'), ...kept, ...typed.keys()]),
+    new Set([...decided('confirm'), ...kept.keys(), ...typed.keys()]),
     { currency: build.currency, labourRateMinor: build.labourRateMinor },
     catalogue.trade.rates,
   )
@@ -35,10 +34,18 @@ export function totals(plan: Planned, ranges = rangesOf(plan)): BuildTotals | nu
   if (!plan.run) return null
   const { build } = plan.view
   const solved = plan.plan && plan.plan.detail.totalMinor !== null ? plan.plan.detail : null
+  const kept = keptPieces(plan.needs, plan.decisions)
   const answered = new Set(solved?.lines.map(({ need }) => need))
+  // Taken as kept at nothing, though nobody has said that it stays: it may cost another after all.
+  const unseen = new Set(
+    solved?.lines.flatMap(({ need, candidate }) =>
+      candidate === keptId(need) && kept.get(need) === false ? need : [],
+    ),
+  )
   const priceOf = new Map(ranges.lines.map(({ need, price }) => [need, price]))
   const lines = plan.needs.filter((need) => !need.task)
   const open = lines.filter(({ id }) => !answered.has(id))
+  const ranged = lines.filter(({ id }) => !answered.has(id) || unseen.has(id))
   const { likeForLikeMinor, leftoversMinor } = build
   return {
     ...budget({
@@ -48,7 +55,7 @@ export function totals(plan: Planned, ranges = rangesOf(plan)): BuildTotals | nu
         0,
       ),
       leftoversMinor: leftoversMinor ?? 0,
-      open: open.map(
+      open: ranged.map(
         (need): OpenLine => ({
           words: need.words,
           price: priceOf.get(need.id) ?? null,

@@ -12,6 +12,7 @@ import * as addPhotos from '../migrations/20261128_0008_add_photos.ts'
 import * as makeRatesDecimal from '../migrations/20261128_0009_make_rates_decimal.ts'
 import * as strikeClaimsOut from '../migrations/20261128_0010_strike_claims_out.ts'
 import * as addSales from '../migrations/20261128_0011_add_sales_and_what_is_missing.ts'
+import * as lockItems from '../migrations/20261129_0012_lock_items_of_bundles.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -26,6 +27,7 @@ export const MIGRATIONS = [
   { name: '20261128_0009_make_rates_decimal', ...makeRatesDecimal },
   { name: '20261128_0010_strike_claims_out', ...strikeClaimsOut },
   { name: '20261128_0011_add_sales_and_what_is_missing', ...addSales },
+  { name: '20261129_0012_lock_items_of_bundles', ...lockItems },
 ]
 
 export type Database = Knex

@@ -61,6 +61,18 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
   )
 }
 
+/** Why no set is shown: none is needed only where every joint mates. */
+function noSetWords(joints: readonly PairingDetail['joints'][number]['bare'][]): string {
+  if (joints.some(({ limits }) => limits.some(({ code }) => code === 'bridge')))
+    return 'Nothing in the catalogue closes it: a piece is to be made or found.'
+  const open = joints.filter(({ code }) => code === 'unmeasured').length
+  if (open > 0)
+    return `No gap is known yet, and ${open === 1 ? 'one joint is' : `${open} joints are`} not measured: a piece may be needed still.`
+  return joints.some(({ code }) => code === 'clash')
+    ? 'No piece put in cures what clashes.'
+    : 'None is needed.'
+}
+
 /** Sets of pieces that close it, the best first. */
 const Sets = ({
   detail,
@@ -72,11 +84,7 @@ const Sets = ({
   <div>
     <h3 className="mb-1 font-bold">Sets that close it</h3>
     {detail.sets.length === 0 && (
-      <p className="text-steel">
-        {detail.joints.some((joint) => joint.bare.limits.some((limit) => limit.code === 'bridge'))
-          ? 'Nothing in the catalogue closes it: a piece is to be made or found.'
-          : 'None is needed.'}
-      </p>
+      <p className="text-steel">{noSetWords(detail.joints.map(({ bare }) => bare))}</p>
     )}
     {detail.sets.slice(0, 8).map((set) => {
       const taken =

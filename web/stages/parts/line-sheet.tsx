@@ -32,6 +32,7 @@ export function LineSheet({
   onClose: () => void
 }) {
   useHotkeys('w', () => document.getElementById('why')?.scrollIntoView())
+  const isSettled = line.keep && (line.candidates[0]?.confirm.length ?? 0) === 0
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (
     <aside
@@ -78,7 +79,7 @@ export function LineSheet({
       ))}
       <div className="flex flex-wrap gap-2">
         <Button onClick={onDrop}>Drop this line</Button>
-        {!line.keep && !line.task && !keep && (
+        {!line.task && !keep && !isSettled && (
           <Button
             onClick={() =>
               void act(
@@ -87,11 +88,11 @@ export function LineSheet({
                     params: { id: build },
                     body: { needId: line.id, act: 'keep' },
                   }),
-                'Kept from the recipient.',
+                'It stays.',
               )
             }
           >
-            Keep the recipient's
+            {line.keep ? 'Seen: it stays' : "Keep the recipient's"}
           </Button>
         )}
         {keep && (

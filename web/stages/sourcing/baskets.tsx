@@ -92,6 +92,7 @@ export function Baskets({ build, view }: { build: string; view: SourcingView }) 
               }
             >
               {lock.words}
+              {lock.rests && <div className="text-steel">It rests: {lock.rests}.</div>}
             </Row>
           ))}
         </Rows>

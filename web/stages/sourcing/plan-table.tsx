@@ -61,6 +61,15 @@ const columnsIn = (currency: string): readonly Column<PlanRow>[] => [
     value: ({ line }) => line?.source && numberWords(line.source.number),
     cell: ({ line }) => line?.source && <NumberSays verdict={line.source.number} />,
   },
+  {
+    id: 'fit',
+    head: 'Fit',
+    value: ({ line }) => line && (line.toProve.length > 0 ? 'to confirm' : ''),
+    cell: ({ line }) =>
+      line && line.toProve.length > 0 ? (
+        <span title={line.toProve.join('; ')}>to confirm</span>
+      ) : null,
+  },
   { id: 'packs', head: 'Packs', align: 'right', value: ({ line }) => line?.packs },
   moneyColumn(
     'cost',

@@ -14,7 +14,7 @@ import { Baskets } from './baskets.tsx'
 import { PlanTable } from './plan-table.tsx'
 import { Progress } from './solve-progress.tsx'
 import { useSolve } from './use-solve.ts'
-import { type Line, WhyThis } from './why-this.tsx'
+import { type Line, sourceOf, WhyThis } from './why-this.tsx'
 
 /** Solve with progress and cancel, the plan, locks, and why this. */
 export function Component() {
@@ -64,15 +64,14 @@ function Plan({
       () =>
         call('POST /builds/{id}/locks', {
           params: { id: build },
-          body: one.bundle
-            ? { way: 'in', bundle: one.bundle }
-            : { way: 'in', candidate: one.candidate },
+          body: { way: 'in', ...sourceOf(one) },
         }),
       'Locked. Solve again to see what it costs.',
     )
   useHotkeys('l', () => line && void lockIn(line))
   useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
   const running = job?.status === 'running'
+  const toProve = view.lines.filter((one) => one.toProve.length > 0).length
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
       <div className="min-h-0 min-w-0 overflow-y-auto">
@@ -80,9 +79,11 @@ function Plan({
         <PageHead
           title={headline(view)}
           detail={
-            view.isCurrent
-              ? view.day && `made ${view.day}`
-              : view.status && 'changed since: solve again'
+            view.isOld
+              ? `below stands the last that held, made ${view.day}`
+              : view.isCurrent
+                ? view.day && `made ${view.day}`
+                : view.status && 'changed since: solve again'
           }
         >
           <HistoryButton entity="build" id={build} title="this build" />
@@ -108,6 +109,11 @@ function Plan({
                 <li key={words}>{words}</li>
               ))}
             </ul>
+            {view.without.length > 0 && (
+              <p>
+                Left without any source: <b>{view.without.join(', ')}</b>.
+              </p>
+            )}
             <p>
               Take one of them off and solve again.
               {view.isOld &&
@@ -120,6 +126,13 @@ function Plan({
             Solve weighs every kept part, kit, donor and offer with shipping, free-over and minimum
             orders, and proves that nothing cheaper exists.
           </Empty>
+        )}
+        {toProve > 0 && (
+          <p className="mx-4 my-2 border-l-[3px] border-unmeasured pl-2.5">
+            Proven cheapest is not proven to fit: {toProve}{' '}
+            {toProve === 1 ? 'line waits' : 'lines wait'} for something to be measured or decided.
+            Open a line to see what.
+          </p>
         )}
         {view.lines.length > 0 && (
           <PlanTable view={view} selected={selected} onSelect={setSelected} />
@@ -157,8 +170,10 @@ function Plan({
 }
 
 function headline(view: SourcingView): string {
+  if (view.isOld)
+    return view.because ? 'No plan is possible' : 'Stopped before a new plan was found'
   const sourced = view.needs - view.open.length
-  if (view.status === 'proven') return `Proven for ${sourced} of ${view.needs} lines`
+  if (view.status === 'proven') return `Proven cheapest for ${sourced} of ${view.needs} lines`
   if (view.status === 'gap') return `Best found for ${sourced} of ${view.needs} lines, not proven`
   if (view.status === 'infeasible') return 'No plan is possible'
   return view.status === 'none'

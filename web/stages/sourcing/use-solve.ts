@@ -1,20 +1,26 @@
 import { useEffect, useState } from 'react'
 import type { JobView } from '../../../contract/answers/planning.ts'
-import { refresh } from '../../api/answer.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 
-/** Starts a solve and follows it by server-sent events; a job under way is picked up again after a reload. */
+/**
+ * Starts a solve and follows it by server-sent events. One under way is found again, whoever started it: after a reload, in
+ * another window, or when the connection is back.
+ */
 export function useSolve(build: string) {
-  const key = `job:${build}`
-  const [id, setId] = useState(sessionStorage.getItem(key))
+  const [id, setId] = useState<string | null>(null)
   const [job, setJob] = useState<JobView | null>(null)
+  const underWay = useAnswer('GET /builds/{id}/sourcing/job', { params: { id: build } })
+  const found = underWay.data?.job?.id ?? null
+  useEffect(() => {
+    if (found) setId(found)
+  }, [found])
   useEffect(() => {
     if (!id) return
     const events = new EventSource(`/api/jobs/${id}/events`)
     const finish = (): void => {
       events.close()
-      sessionStorage.removeItem(key)
       setId(null)
       void refresh()
     }
@@ -23,13 +29,18 @@ export function useSolve(build: string) {
       setJob(state)
       if (state.status !== 'running') finish()
     })
-    events.onerror = finish
+    // A lost connection is tried again by itself; closed means the job is not known any more.
+    events.onerror = () => {
+      if (events.readyState === EventSource.CLOSED) {
+        setJob(null)
+        finish()
+      }
+    }
     return () => events.close()
-  }, [id, key])
+  }, [id])
   const start = (): Promise<boolean> =>
     act(async () => {
       const made = await call('POST /builds/{id}/sourcing', { params: { id: build } })
-      sessionStorage.setItem(key, made.id)
       setJob({ ...made, elapsedMs: 0 })
       setId(made.id)
     })

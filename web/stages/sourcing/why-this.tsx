@@ -8,6 +8,10 @@ import { numberWords } from '../parts/words.ts'
 /** A line of the plan. */
 export type Line = SourcingView['lines'][number]
 
+/** What a line takes: of a kit or donor the piece alone, so that the rest stays free. */
+export const sourceOf = ({ candidate, bundle, item }: Line) =>
+  bundle ? { bundle, item } : { candidate }
+
 /** What was chosen for a line, and what else there was. */
 export function WhyThis({
   build,
@@ -23,6 +27,7 @@ export function WhyThis({
   onClose: () => void
 }) {
   const unit = line.bundle ? null : line.costMinor
+  const whole = line.bundle
   const lock = (way: 'in' | 'out', rival: Line['rivals'][number]): Promise<boolean> =>
     act(
       () =>
@@ -30,7 +35,9 @@ export function WhyThis({
           params: { id: build },
           body: {
             way,
-            ...(rival.bundle ? { bundle: rival.bundle } : { candidate: rival.id }),
+            ...(rival.bundle
+              ? { bundle: rival.bundle, item: rival.item }
+              : { candidate: rival.id }),
           },
         }),
       'Locked. Solve again to see what it costs.',
@@ -44,7 +51,17 @@ export function WhyThis({
           ? `It comes with ${line.bundleName}, whose price is counted once; on this line only its strip labour.`
           : `The plan as a whole is cheapest with it: a lower price elsewhere can cost a second shipping charge or lose a free-over.`}
       </p>
-      <div className="flex gap-2">
+      {line.toProve.length > 0 && (
+        <div className="border-l-[3px] border-unmeasured pl-2.5">
+          <p className="font-bold">Not proven to fit. It waits for:</p>
+          <ul className="max-h-[24vh] list-disc overflow-y-auto pl-5">
+            {line.toProve.map((words) => (
+              <li key={words}>{words}</li>
+            ))}
+          </ul>
+        </div>
+      )}
+      <div className="flex flex-wrap gap-2">
         <Button onClick={onLock}>Keep this</Button>
         <Button
           onClick={() =>
@@ -52,9 +69,7 @@ export function WhyThis({
               () =>
                 call('POST /builds/{id}/locks', {
                   params: { id: build },
-                  body: line.bundle
-                    ? { way: 'out', bundle: line.bundle }
-                    : { way: 'out', candidate: line.candidate },
+                  body: { way: 'out', ...sourceOf(line) },
                 }),
               'Left out. Solve again.',
             )
@@ -62,6 +77,22 @@ export function WhyThis({
         >
           Leave this out
         </Button>
+        {whole && (
+          <Button
+            onClick={() =>
+              void act(
+                () =>
+                  call('POST /builds/{id}/locks', {
+                    params: { id: build },
+                    body: { way: 'out', bundle: whole },
+                  }),
+                `${line.bundleName} is left out. Solve again.`,
+              )
+            }
+          >
+            Leave out all of {line.bundleName}
+          </Button>
+        )}
       </div>
       <h3 className="font-bold">What else there was</h3>
       {line.rivals.length === 0 && <p className="text-steel">Nothing else meets this line.</p>}

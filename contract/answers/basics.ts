@@ -65,6 +65,8 @@ export const zone: z.ZodType<Zone> = z
     fromMm: z.number(),
     toMm: z.number(),
     depthMm: z.number(),
+    leftMm: z.number().optional(),
+    rightMm: z.number().optional(),
     moving: z.boolean().optional(),
     name: z.string().optional(),
   })

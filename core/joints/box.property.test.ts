@@ -108,6 +108,8 @@ function shifted(v: unknown, by: readonly number[]): unknown {
       fromMm: zone.fromMm + by[0]!,
       toMm: zone.toMm + by[1]!,
       depthMm: zone.depthMm + by[2]!,
+      ...(zone.leftMm === undefined ? {} : { leftMm: zone.leftMm + by[3]! }),
+      ...(zone.rightMm === undefined ? {} : { rightMm: zone.rightMm + by[4]! }),
     }))
   return v
 }
@@ -131,6 +133,8 @@ const damaging = JOINTS.flatMap((joint: Joint) =>
     .filter(({ damage }) => damage)
     .map((limit) => [`${joint.id} ${limit.id}`, joint, limit] as const),
 )
+/** A box of the pan has an edge at either end, below, and to either side. */
+const EDGES = [0, 1, 2, 3, 4] as const
 /** Limits that met the property, agreeing and outside. */
 const proved = { agreed: new Set<string>(), outside: new Set<string>() }
 
@@ -158,7 +162,7 @@ describe.each(damaging)('%s', (name, joint, limit) => {
             new Map(
               inputs.map((field, i) => [
                 field,
-                [0, 1, 2].map((k) => places[(i + k) % 30]! * reach * 6 * pm),
+                EDGES.map((k) => places[(i + k) % 30]! * reach * 6 * pm),
               ]),
             ),
           )
@@ -172,14 +176,14 @@ describe.each(damaging)('%s', (name, joint, limit) => {
               : []
           const box = [
             ...corners.map((corner) => (i: number, _k: number) => corner[i]!),
-            ...points.map((point) => (i: number, k: number) => point[(i * 3 + k) % 90]!),
+            ...points.map((point) => (i: number, k: number) => point[(i * 5 + k) % 90]!),
           ]
           for (const at of box) {
             const there = codes(
               limit,
               moved(
                 about,
-                new Map(now.map((field, i) => [field, [0, 1, 2].map((k) => at(i, k) * field.pm)])),
+                new Map(now.map((field, i) => [field, EDGES.map((k) => at(i, k) * field.pm)])),
               ),
             )
             judged.forEach((one, i) => {

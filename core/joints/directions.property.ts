@@ -70,11 +70,23 @@ const BASES = {
   'axle aside': { pinion: { rightMm: 300, noseUpDeg: -5 } },
   'open pan': { sump: { baffled: false } },
   'obstacle before the step of the pan': { 'mount-pad': { alongMm: 699.8 } },
-  'obstacle past the step of the pan': { 'mount-pad': { alongMm: 700.2 } },
   'obstacle before the step, set back': { 'engine-pads': { alongMm: -80.2 } },
+  'still under the shallow part': {
+    'under-engine': { zones: [{ fromMm: -180, toMm: -120, depthMm: 140 }] },
+  },
+  'obstacle behind the pan': {
+    'under-engine': { zones: [{ fromMm: 520, toMm: 560, depthMm: 10, moving: true }] },
+  },
+  'obstacle behind the pan, set back': {
+    'under-engine': { zones: [{ fromMm: 520, toMm: 560, depthMm: 10, moving: true }] },
+  },
 } as const satisfies Record<string, Changes>
 export type Base = keyof typeof BASES
-const SET_BACK: readonly Base[] = ['set back', 'obstacle before the step, set back']
+const SET_BACK: readonly Base[] = [
+  'set back',
+  'obstacle before the step, set back',
+  'obstacle behind the pan, set back',
+]
 const STACK: readonly CompiledPart[] = [
   {
     id: 's',
@@ -1104,23 +1116,31 @@ export const DIRECTIONS: readonly Direction[] = [
     'sump-clearance',
     'sump-clear',
     'nothing moves under it',
-    '+ chassis-pads.crankAboveMm, - sump.zones, - plate.thicknessMm, - mount-pad.alongMm, + crossmember.alongMm, + under-engine.zones',
+    '- sump.zones, - plate.thicknessMm, - mount-pad.alongMm, + crossmember.alongMm, + under-engine.zones',
     20,
     Infinity,
   ],
   [
     'sump-clearance',
     'sump-clear',
-    'obstacle past the step of the pan',
-    '+ chassis-pads.crankAboveMm, - sump.zones, - plate.thicknessMm, - mount-pad.alongMm, + crossmember.alongMm, + under-engine.zones',
+    'still under the shallow part',
+    '+ chassis-pads.crankAboveMm, - sump.zones, + crossmember.alongMm, + under-engine.zones',
+    20,
+    Infinity,
+  ],
+  [
+    'sump-clearance',
+    'sump-clear',
+    'obstacle behind the pan',
+    '+ plate.thicknessMm, + mount-pad.alongMm, - crossmember.alongMm',
     25,
     Infinity,
   ],
   [
     'sump-clearance',
     'sump-clear',
-    'obstacle before the step, set back',
-    '+ chassis-pads.crankAboveMm, - sump.zones, - engine-pads.alongMm, + under-engine.zones',
+    'obstacle behind the pan, set back',
+    '+ engine-pads.alongMm',
     25,
     Infinity,
   ],

@@ -1,4 +1,5 @@
 import { expect, test } from 'vitest'
+import type { Zone } from '../ports/field.ts'
 import { checkJoint } from './index.ts'
 import type { JointContext } from './joint.ts'
 import { context, trainPorts } from './samples.property.ts'
@@ -9,9 +10,7 @@ const check = (changes: Changes = {}, rest: Partial<JointContext> = {}, pm = 0.0
   checkJoint(sumpClearance, trainPorts(changes, pm), [], context(rest))!
 const limit = (id: string, ...rest: Parameters<typeof check>) =>
   check(...rest).limits.find((one) => one.id === id)
-const under = (
-  ...zones: { fromMm: number; toMm: number; depthMm: number; moving?: boolean; name?: string }[]
-) => ({ 'under-engine': { zones } })
+const under = (...zones: Zone[]) => ({ 'under-engine': { zones } })
 
 test('a front sump over a tie rod that sweeps behind it', () => {
   expect(check().code).toBe('fits')
@@ -37,15 +36,40 @@ test('still things want 20 mm, moving ones 25', () => {
   ])
 })
 
-test('what passes ahead of the pan or behind it is in nobody’s way', () => {
-  expect(limit('sump-passes', under({ fromMm: 300, toMm: 340, depthMm: 10 }))!.code).toBe('fits')
+test('what passes ahead of the pan, behind it or beside it is in nobody’s way once it stands far enough', () => {
+  const rod = (fromMm: number, rest: Partial<Zone> = {}) =>
+    limit('sump-clear', under({ fromMm, toMm: fromMm + 40, depthMm: 10, moving: true, ...rest }))!
+  // The pan ends 20 ahead of the block face, 240 behind the mounts.
+  expect(rod(300)).toMatchObject({ value: 60, code: 'fits' })
+  expect(rod(266)).toMatchObject({ value: 26, code: 'fits' })
+  expect(rod(241)).toMatchObject({ value: 1, code: 'bridge' })
+  // Ahead of its deep part, under the shallow one: one millimetre off the step is one millimetre.
+  expect(rod(19, { depthMm: 140 })).toMatchObject({ value: 1, code: 'bridge' })
   expect(limit('sump-passes', under())!.code).toBe('fits')
 })
 
-test('a place along known only loosely counts the deepest part that may stand there', () => {
-  const rod = under({ fromMm: -20, toMm: 40, depthMm: 140, moving: true, name: 'tie rod' })
-  expect(limit('sump-clear', rod, {}, 1)!.value).toBeCloseTo(70)
-  expect(limit('sump-clear', rod, {}, 15)!.value).toBeCloseTo(-30)
+test('a box has edges across too, absent for the whole width', () => {
+  const narrow = {
+    sump: { zones: [{ fromMm: -200, toMm: -20, depthMm: 210, leftMm: -90, rightMm: 90 }] },
+  }
+  const rod = (rest: Partial<Zone>) =>
+    limit('sump-clear', {
+      ...narrow,
+      ...under({ fromMm: 100, toMm: 160, depthMm: 100, moving: true, ...rest }),
+    })!
+  expect(rod({})).toMatchObject({ value: 40 + 100 - 210, code: 'bridge' })
+  expect(rod({ leftMm: 120 })).toMatchObject({ value: 30, code: 'fits' })
+  expect(rod({ rightMm: -110 })).toMatchObject({ value: 20, code: 'bridge' })
+  expect(rod({ leftMm: -300, rightMm: 300 }).value).toBe(-70)
+})
+
+test('the ± of a box grows all its edges, that of its place along only those along', () => {
+  const rod = under({ fromMm: 280, toMm: 320, depthMm: 10, moving: true })
+  const { value, plusMinus } = limit('sump-clear', rod, {}, 2)!
+  expect(value).toBe(40)
+  // Two boxes of ± 2, and a place of which every length has ± 2.
+  expect(plusMinus).toBeGreaterThanOrEqual(6)
+  expect(limit('sump-clear', rod, {}, 5)!.code).toBe('unmeasured')
 })
 
 test('a clearance known only to ± more than it has is unmeasured, never mates', () => {

@@ -3,15 +3,7 @@ import { whereNamed } from './always.ts'
 import { BRIDGE, WORK } from './code.ts'
 import { about, absolute } from './interval.ts'
 import type { Joint } from './joint.ts'
-import {
-  bounded,
-  type Each,
-  type Formula,
-  formula,
-  type Limit,
-  minus,
-  plus,
-} from './judging/declaration.ts'
+import { bounded, type Each, formula, type Limit, minus, plus } from './judging/declaration.ts'
 import { a, aside, b, item, type Read, type Shop, total } from './judging/read.ts'
 import { chassisOrigin } from './stack.ts'
 import type { Outcome } from './verdict.ts'
@@ -57,69 +49,59 @@ const underEngine: Each = {
   } satisfies Zone,
 }
 
-/** The vehicle's x = 0 along the train, and the pan by zone. */
-const PLACE = { pan: a.sump.zones, origin: total(chassisOrigin) }
+/** The pan by zone, and the vehicle's x = 0 along the train with the crank's height over the mounts: where what is under it stands. */
+const PLACE = {
+  pan: a.sump.zones,
+  origin: total(chassisOrigin),
+  crank: b.chassisPads.crankAboveMm,
+}
 interface Place {
   readonly pan: readonly Zone[] | null
   readonly origin: number
+  readonly crank: number
 }
-type Spread = Readonly<Record<keyof Place, number>>
+type Spread = Readonly<Record<keyof Place | 'under', number>>
 
-/** Depth of the deepest zone of the pan that stands over an obstacle, were it longer by `along` at both ends; null when none does. */
-function deepestOver(x: Place, obstacle: Zone, along: number): number | null {
-  const from = x.origin + obstacle.fromMm - along
-  const to = x.origin + obstacle.toMm + along
-  let deepest: number | null = null
-  for (const zone of x.pan ?? [])
-    if (zone.toMm > from && zone.fromMm < to && (deepest === null || zone.depthMm > deepest))
-      deepest = zone.depthMm
-  return deepest
-}
+/** How far two spans stand apart, negative by how much they overlap. */
+const apart = (from: number, to: number, otherFrom: number, otherTo: number): number =>
+  Math.max(from - otherTo, otherFrom - to)
+const across = (pan: Zone, under: Zone): number =>
+  apart(
+    pan.leftMm ?? -Infinity,
+    pan.rightMm ?? Infinity,
+    under.leftMm ?? -Infinity,
+    under.rightMm ?? Infinity,
+  )
+const along = (x: Place, pan: Zone, under: Zone): number =>
+  apart(pan.fromMm, pan.toMm, x.origin + under.fromMm, x.origin + under.toMm)
+const down = (x: Place, pan: Zone, under: Zone): number => x.crank + under.depthMm - pan.depthMm
 
 /**
- * Room from the crank axis's height down to an obstacle, less the pan over it. Where the place along is known only loosely the
- * obstacle may stand under more of the pan; the edges of both have their ± too, and a narrow deep zone counts as soon as
- * it may be there. Infinity where nothing can stand over it.
+ * Clearance of the pan to one obstacle: of every zone the greatest of its gaps along, across and down, the least of those. An
+ * obstacle reaches down without end, a zone of the pan up without end.
+ *
+ * @param pm by which the edges of both grow, along also by that of their place, down by that of the crank's height
  */
-function roomOver(x: Place, obstacle: Zone, pm: Spread, edges: number): number {
-  const deepest = deepestOver(x, obstacle, pm.origin) ?? deepestOver(x, obstacle, pm.origin + edges)
-  return deepest === null ? Infinity : obstacle.depthMm - deepest
-}
-function roomWithin(
-  x: Place,
-  obstacle: Zone,
-  pm: Spread,
-  edges: number,
-): readonly [number, number] {
-  const along = pm.origin + edges
-  const [most, least] = [deepestOver(x, obstacle, along), deepestOver(x, obstacle, -along)]
-  return [
-    most === null ? Infinity : obstacle.depthMm - most - edges,
-    least === null ? Infinity : obstacle.depthMm - least + edges,
-  ]
+function clearance(x: Place, under: Zone, pm: Spread, by: 1 | 0 | -1): number {
+  const edges = by * (pm.pan + pm.under)
+  return (x.pan ?? []).reduce(
+    (least, pan) =>
+      Math.min(
+        least,
+        Math.max(
+          along(x, pan, under) - edges - by * pm.origin,
+          across(pan, under) - edges,
+          down(x, pan, under) - edges - by * pm.crank,
+        ),
+      ),
+    Infinity,
+  )
 }
 
 const OBSTACLE = { ...PLACE, under: item(b.underEngine.zones) }
-const isKnown = (x: Place & { readonly under: Zone; readonly crank: number }): boolean =>
-  x.pan !== null && !Number.isNaN(x.crank + x.origin + x.under.depthMm)
 const asides = <R extends Record<string, Read>>(reads: R): R =>
   Object.fromEntries(Object.entries(reads).map(([name, read]) => [name, aside(read)])) as R
-const STANDING = asides({ ...OBSTACLE, crank: b.chassisPads.crankAboveMm })
-/** Nothing of the pan can stand over the obstacle, however its ± fall. */
-const passes: Formula<boolean> = formula(
-  STANDING,
-  (x, _shop, pm) => isKnown(x) && roomOver(x, x.under, pm, pm.pan + pm.under) === Infinity,
-)
-type Standing = Place & { readonly under: Zone; readonly crank: number }
-const mayMeet = (x: Standing, pm: Spread & { readonly under: number }): boolean =>
-  !isKnown(x) || roomOver(x, x.under, pm, pm.pan + pm.under) < Infinity
 
-const PASSES = {
-  id: 'sump-passes',
-  label: 'Nothing under the sump',
-  unit: '',
-  holds: formula({}, () => true),
-} as const
 const clear = (isMoving: boolean): Limit => ({
   id: 'sump-clear',
   label: 'Sump clear',
@@ -127,24 +109,31 @@ const clear = (isMoving: boolean): Limit => ({
   damage: true,
   each: underEngine,
   when: formula(
-    STANDING,
-    (x, _shop, pm) => (x.under.moving === true) === isMoving && mayMeet(x, pm),
+    { under: aside(item(b.underEngine.zones)) },
+    ({ under }) => (under.moving === true) === isMoving,
   ),
-  terms: [plus(b.chassisPads.crankAboveMm)],
   measure: bounded(
     OBSTACLE,
-    (x, _shop, pm) => roomOver(x, x.under, pm, pm.pan + pm.under),
-    (x, pm) => roomWithin(x, x.under, pm, pm.pan + pm.under),
+    (x, _shop, pm) => clearance(x, x.under, pm, 0),
+    (x, pm) => [clearance(x, x.under, pm, 1), clearance(x, x.under, pm, -1)],
   ),
   window: [isMoving ? 'sumpMovingMm' : 'sumpStillMm', Infinity],
   below: otherSump,
 })
 
-/** The least room over all that stands there: what the pan has to drop into. */
-const ALL = asides({ ...PLACE, under: b.underEngine.zones, crank: b.chassisPads.crankAboveMm })
-type All = Place & { readonly under: readonly Zone[] | null; readonly crank: number }
-const least = (x: All, room: (obstacle: Zone) => number): number =>
-  (x.under ?? []).reduce((min, obstacle) => Math.min(min, room(obstacle)), Infinity) + x.crank
+/** The least room below the pan over all that it would meet coming straight down; what may stand under it counts. */
+const ALL = asides({ ...PLACE, under: b.underEngine.zones })
+type All = Place & { readonly under: readonly Zone[] | null }
+function roomBelow(x: All, pm: Spread, by: 1 | 0 | -1): number {
+  const edges = pm.pan + pm.under
+  const may = by === -1 ? -1 : 1
+  let least = Infinity
+  for (const under of x.under ?? [])
+    for (const pan of x.pan ?? [])
+      if (along(x, pan, under) < may * (edges + pm.origin) && across(pan, under) < may * edges)
+        least = Math.min(least, down(x, pan, under) - by * (edges + pm.crank))
+  return least
+}
 const drops: Limit = {
   id: 'sump-drops',
   label: 'Room to take the pan off',
@@ -154,16 +143,13 @@ const drops: Limit = {
     (x, _shop, pm) =>
       x.pan !== null &&
       Number.isFinite(x.origin) &&
-      Number.isFinite(least(x, (obstacle) => roomOver(x, obstacle, pm, pm.pan + pm.under))),
+      roomBelow({ ...x, crank: 0 }, pm, 0) < Infinity,
   ),
   terms: [minus(a.sump.dropMm)],
   measure: bounded(
     ALL,
-    (x, _shop, pm) => least(x, (obstacle) => roomOver(x, obstacle, pm, pm.pan + pm.under)),
-    (x, pm) => [
-      least(x, (obstacle) => roomWithin(x, obstacle, pm, pm.pan + pm.under)[0]) - pm.crank,
-      least(x, (obstacle) => roomWithin(x, obstacle, pm, pm.pan + pm.under)[1]) + pm.crank,
-    ],
+    (x, _shop, pm) => roomBelow(x, pm, 0),
+    (x, pm) => [roomBelow(x, pm, 1), roomBelow(x, pm, -1)],
   ),
   window: [0, Infinity],
   below: lift,
@@ -194,7 +180,8 @@ const SLOSH = cover(
 const baffled = { baffled: aside(a.sump.baffled) }
 
 /**
- * Joint 23: the sump by zone against steering, crossmember and axle, swept where they move. Damage limit: each clearance.
+ * Joint 23: the sump by zone against steering, crossmember and axle, swept where they move, as boxes along, across and down.
+ * Damage limit: each clearance.
  * Oil: the surface tilts by grade or by acceleration ÷ g.
  */
 export const sumpClearance: Joint = {
@@ -207,19 +194,16 @@ export const sumpClearance: Joint = {
   strip: 'sump',
   drawing: null,
   decides:
-    'Depth by zone against what passes under it, still and swept; whether it comes off in place; oil held, and oil over the pickup on grade, braking and cornering.',
+    'Each zone of the pan against what passes under, beside, ahead of and behind it, still and swept; whether it comes off in place; oil held, and oil over the pickup on grade, braking and cornering.',
   applies: whereNamed(b.underEngine),
   limits: [
     clear(false),
     clear(true),
     {
-      ...PASSES,
-      each: underEngine,
-      when: passes,
-      names: [b.chassisPads.crankAboveMm, ...Object.values(OBSTACLE)],
-    },
-    {
-      ...PASSES,
+      id: 'sump-passes',
+      label: 'Nothing under the sump',
+      unit: '',
+      holds: formula({}, () => true),
       when: formula({ under: aside(b.underEngine.zones) }, ({ under }) => under?.length === 0),
     },
     drops,

@@ -320,11 +320,16 @@ export const points = (label: string): FieldWords<readonly Point[] | null> => ({
   differ: () => 0,
 })
 
-/** A box along the train, mm: from and to along x, depth below the reference the field names. */
+/**
+ * A box along the train, mm: from and to along x, depth below the reference the field names; left and right of the crank axis
+ * along y, left negative, absent for the whole width.
+ */
 export interface Zone {
   readonly fromMm: number
   readonly toMm: number
   readonly depthMm: number
+  readonly leftMm?: number | undefined
+  readonly rightMm?: number | undefined
   /** Swept by something that moves: steering, axle, suspension. */
   readonly moving?: boolean | undefined
   readonly name?: string | undefined
@@ -340,13 +345,24 @@ export const zones = (
   type: 'zones',
   schema: z
     .array(
-      z.object({
-        fromMm: z.number().finite(),
-        toMm: z.number().finite(),
-        depthMm: z.number().finite(),
-        moving: z.boolean().optional(),
-        name: z.string().max(60).regex(NO_CONTROLS, CONTROLS_SAID).optional(),
-      }),
+      z
+        .object({
+          fromMm: z.number().finite(),
+          toMm: z.number().finite(),
+          depthMm: z.number().finite(),
+          leftMm: z.number().finite().optional(),
+          rightMm: z.number().finite().optional(),
+          moving: z.boolean().optional(),
+          name: z.string().max(60).regex(NO_CONTROLS, CONTROLS_SAID).optional(),
+        })
+        .refine(({ fromMm, toMm }) => fromMm < toMm, {
+          path: ['toMm'],
+          message: 'A box must end further back than it starts.',
+        })
+        .refine(({ leftMm, rightMm }) => (leftMm ?? -Infinity) < (rightMm ?? Infinity), {
+          path: ['rightMm'],
+          message: 'The right edge of a box must be further right than its left.',
+        }),
     )
     .max(20),
   unknown: null,

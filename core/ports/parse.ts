@@ -66,17 +66,24 @@ function read(words: FieldWords<any>, text: string, reading: Reading): unknown {
   }
 }
 
-/** `from to depth [moving] [name]`: a box along the train, mm. */
+/** `from to depth [left right] [moving] [name]`: a box along the train, mm. Two figures after the depth are its edges across. */
 function parseZone(line: string, number: number, reading: Reading): Zone {
   const [fromMm, toMm, depthMm] = figures(line, 3, number, reading) as [number, number, number]
   if (toMm <= fromMm)
     throw new QuantityError(`Line ${number}, "${line}": it must end further back than it starts.`)
-  const rest = line.split(/\s+/).slice(3)
+  const isWide = line.split(/\s+/).slice(3, 5).filter(isFigure).length === 2
+  const [leftMm, rightMm] = isWide ? figures(line, 5, number, reading).slice(3) : []
+  if (leftMm !== undefined && rightMm !== undefined && rightMm <= leftMm)
+    throw new QuantityError(
+      `Line ${number}, "${line}": its right edge must be further right than its left; left of the crank is negative.`,
+    )
+  const rest = line.split(/\s+/).slice(isWide ? 5 : 3)
   const name = rest.filter((word) => !/^moving$/i.test(word)).join(' ')
   return {
     fromMm,
     toMm,
     depthMm,
+    ...(isWide ? { leftMm: leftMm!, rightMm: rightMm! } : {}),
     ...(rest.some((word) => /^moving$/i.test(word)) ? { moving: true } : {}),
     ...(name ? { name } : {}),
   }
@@ -103,6 +110,12 @@ export function parseFields(
     return { ...parseSpline(typed, reading) }
   return { [name]: parseTyped(fields[name]!, typed, reading) }
 }
+
+const isFigure = (word: string): boolean => /^[-+−]?[\d.,/]+$/.test(word)
+/** Its edges across as they are typed: both or none, a side without end by a figure no part reaches. */
+const edgesOf = ({ leftMm, rightMm }: Zone): number[] =>
+  leftMm === undefined && rightMm === undefined ? [] : [leftMm ?? -ENDLESS, rightMm ?? ENDLESS]
+const ENDLESS = 9999
 
 const lines = (text: string): string[] =>
   text
@@ -187,7 +200,7 @@ export function printTyped(words: FieldWords<any>, value: unknown): string {
         ? 'none'
         : (value as Zone[])
             .map((z) =>
-              [z.fromMm, z.toMm, z.depthMm, z.moving ? 'moving' : undefined, z.name]
+              [z.fromMm, z.toMm, z.depthMm, ...edgesOf(z), z.moving ? 'moving' : undefined, z.name]
                 .filter((item) => item !== undefined)
                 .join(' '),
             )

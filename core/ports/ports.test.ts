@@ -74,11 +74,18 @@ const typedValue = (words: FieldWords<unknown>): fc.Arbitrary<unknown> => {
               { moving: fc.constant(true), name: fc.constantFrom('tie rod', 'Crossmember') },
               { requiredKeys: [] },
             ),
+            fc.option(fc.tuple(place, fc.integer({ min: 1, max: 400_000 }))),
           )
-          .map(([fromMm, um, depthMm, rest]) => ({
+          .map(([fromMm, um, depthMm, rest, across]) => ({
             fromMm,
             toMm: Number((fromMm + um / 1000).toFixed(3)),
             depthMm,
+            ...(across
+              ? {
+                  leftMm: across[0],
+                  rightMm: Number((across[0] + across[1] / 1000).toFixed(3)),
+                }
+              : {}),
             ...rest,
           })),
         { maxLength: 5 },

@@ -7,7 +7,7 @@ export const sump = definePort({
   title: 'Sump',
   end: 'engine',
   fields: {
-    zones: zones('Depth by zone: from, to, below the crank axis'),
+    zones: zones('Depth by zone: from, to, below the crank axis, left and right edge'),
     dropMm: length('It must come down by, to clear the pickup', { minutes: 5 }),
     capacityL: reading('Oil it holds', 'L'),
     coverMm: length('Oil over the pickup, at the lowest mark', { minutes: 10 }),

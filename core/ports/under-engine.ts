@@ -6,5 +6,7 @@ export const underEngine = definePort({
   kind: 'under-engine',
   title: 'Under the engine: steering, crossmember, axle',
   end: 'gearbox',
-  fields: { zones: zones('From, to, top below the engine mounts, "moving", name') },
+  fields: {
+    zones: zones('From, to, top below the engine mounts, left and right edge, "moving", name'),
+  },
 })

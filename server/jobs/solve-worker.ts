@@ -47,7 +47,6 @@ export default async function solve({
   const port = 'candidates' in posed ? null : posed
   try {
     const problem = 'candidates' in posed ? posed : await told<Problem>(posed)
-    // The account's first plan is told before the solver is even loaded.
     const solver = await loaded
     const solved = await solveJudged(
       problem,

@@ -18,7 +18,8 @@ const EXAMPLES: Partial<Record<AnyFieldWords['type'], string>> = {
   holes: 'x y Ø, a line each: 160.7 85.4 10 M10x1.5',
   dowels: 'x y Ø pin reamed, a line each, or: none',
   points: 'x y, a line each',
-  zones: 'from to depth, a line each: -190 -20 190 moving tie rod',
+  zones:
+    'from to depth, edges left and right of the crank if not the whole width, a line each: -190 -20 190 -300 40 moving tie rod',
   numbers: 'figures with spaces between',
   thread: 'M10x1.25, 3/8-16 or 1/8 NPT',
 }

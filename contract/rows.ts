@@ -4,6 +4,7 @@ import { markingFault } from '../core/mechanics/tyre.ts'
 import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
+import { FACE_VIEWS } from '../core/patterns/as-stored.ts'
 import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { answersSchema, PAPERS } from './stored.ts'
@@ -74,6 +75,8 @@ export const claimInput = z.strictObject({
   value: z.unknown().optional(),
   /** What a comma in `typed` means to whoever typed it. */
   decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
+  /** How a face that looks forward was seen, where places on it are typed: what was seen looking at it is mirrored. */
+  view: z.enum(FACE_VIEWS).optional(),
   plusMinus: z.number().nonnegative().nullish(),
   method: z.string().max(60).nullish(),
   grade: z.enum(GRADES).default('measured'),

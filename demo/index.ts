@@ -80,7 +80,7 @@ function recipients(doc: DocumentWriter): void {
     'zones',
     [
       { fromMm: -130, toMm: -90, depthMm: 150, moving: true, name: 'tie rod' },
-      { fromMm: -40, toMm: 40, depthMm: 120, name: 'crossmember' },
+      { fromMm: -60, toMm: 20, depthMm: 120, name: 'crossmember' },
     ],
     'measured',
     { by: 'Ida', method: 'tape-bay', day: '2026-10-03' },

@@ -36,6 +36,9 @@ async function addPart(
     const section = page.getByRole('group', { name: title })
     for (const [label, value] of Object.entries(fields))
       await fill(page, section.getByLabel(label), value)
+    // Of a face that looks forward it is asked how it was seen.
+    const seen = section.getByLabel('How it was seen')
+    if (await seen.isVisible()) await choose(seen, /^From the gearbox/)
   }
   await page.getByRole('button', { name: 'Add it' }).click()
   await expect(page.getByRole('heading', { name: identity.Name!, exact: true })).toBeVisible()

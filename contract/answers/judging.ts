@@ -30,6 +30,7 @@ const limit: z.ZodType<LimitRecord> = z.object({
   high: known,
   margin: known,
   worstMargin: known,
+  loosest: z.object({ part: z.string(), label: z.string(), share: known }).nullable(),
   damage: z.boolean(),
   code,
   words: z.string(),

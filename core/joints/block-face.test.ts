@@ -105,7 +105,14 @@ test('5 of 6 bolts in three quadrants with dowels is work naming the missing; ha
   const spoilt = (count: number): Hole[] =>
     bell.map((hole, i) => (i < count ? { ...hole, x: hole.x + 20 } : hole))
   const verdict = check({ holes: block, dowels: pins }, { holes: spoilt(1), dowels: bores })
-  expect(limitOf(verdict, 'bolts')).toMatchObject({ code: 'work', task: { reversible: false } })
+  // A count carries value, window and margin like any limit.
+  expect(limitOf(verdict, 'bolts')).toMatchObject({
+    code: 'work',
+    task: { reversible: false },
+    value: 5,
+    low: 6,
+    margin: -1,
+  })
   expect(verdict.shown.find((one) => one.label === 'Bolts that meet')?.value).toBe('5 of 6')
   expect(
     limitOf(check({ holes: block, dowels: pins }, { holes: spoilt(3), dowels: bores }), 'bolts')
@@ -127,6 +134,9 @@ test('a turned case: work where the bell may turn, bridge where not, unmeasured 
     limitOf(check({ holes: block, dowels: pins }, { ...b, mayTurn: false }), 'turn').code,
   ).toBe('bridge')
   expect(limitOf(check({ holes: block, dowels: pins }, b), 'turn').code).toBe('unmeasured')
+  const known = limitOf(check({ holes: block, dowels: pins }, { ...b, mayTurn: false }), 'turn')
+  expect(known).toMatchObject({ low: -0.5, high: 0.5 })
+  expect(Math.abs(known.value!)).toBeCloseTo(15, 1)
 })
 
 test('on the axis but known only loosely: indicate the bore at mating', () => {

@@ -2,6 +2,7 @@ import type { Dowel, Hole } from '../ports/field.ts'
 import { BRIDGE, WORK } from './code.ts'
 import {
   bounded,
+  counted,
   type Figure,
   type Formula,
   formula,
@@ -114,6 +115,15 @@ const isLoose = (x: Patterns, shop: Shop): boolean => {
 const isClamped = ({ share, quadrants }: PatternMatch, { tolerances }: Shop): boolean =>
   share >= tolerances.boltShare && quadrants >= 3
 
+/** Every hole of either face has its partner, but what passes two plain ones nobody said. */
+const isBoltOpen = (x: Patterns, shop: Shop): boolean => {
+  const match = matchOrNone(x, shop)
+  return match?.isBoltOpen === true && wantedOf(match) === match.met.length
+}
+/** Bolts there are to meet: those that do and, of the face that lacks more, those without a partner. */
+const wantedOf = (match: PatternMatch | null): number =>
+  match ? match.met.length + Math.max(match.missingA.length, match.missingB.length) : Number.NaN
+
 /** Most that are named one by one. */
 const NAMED = 3
 const figure = (mm: number): string => String(Number(mm.toFixed(1)))
@@ -172,25 +182,23 @@ function bolts({ ids, pieces, piece, partial }: FaceWords): readonly Limit[] {
     },
     {
       ...base,
-      when: isSearched,
-      holds: formula(PATTERNS, (x, shop) => {
-        const { missingA, missingB, isBoltOpen } = matchOf(x, shop)
-        return missingA.length === 0 && missingB.length === 0 && !isBoltOpen
-      }),
+      when: [isSearched, formula(ASIDE, (x, shop) => !isBoltOpen(x, shop))],
+      measure: counted(PATTERNS, (x, shop) => matchOrNone(x, shop)?.met.length ?? Number.NaN),
+      window: [counted(PATTERNS, (x, shop) => wantedOf(matchOrNone(x, shop))), Infinity],
+      below: [...some, { becomes: tooFew }],
+    },
+    {
+      ...base,
+      when: [isSearched, formula(ASIDE, isBoltOpen)],
+      holds: formula(PATTERNS, () => false),
       otherwise: [
         {
-          when: formula(PATTERNS, (x, shop) => {
-            const { missingA, missingB, isBoltOpen } = matchOf(x, shop)
-            return isBoltOpen && missingA.length === 0 && missingB.length === 0
-          }),
           becomes: {
             unproved:
               'Holes of both faces are plain and neither says what bolt passes them: state the bolt',
             missing: [a.face.bolt, b.face.bolt],
           },
         },
-        ...some,
-        { becomes: tooFew },
       ],
     },
   ]
@@ -381,16 +389,29 @@ const axis = ({ ids, pieces, piece, axisLabel }: FaceWords): Limit => ({
   ],
 })
 
+/** Where nothing meets nothing is turned. */
+const turnOf = ({ turnDeg, met }: PatternMatch): number => (met.length === 0 ? 0 : turnDeg)
+/** By how much holes known to ± so many millimetres leave the turn open: over the reach of the pattern. */
+function turnWithin({ holesA }: Patterns, pm: number): number {
+  const reach = (holesA ?? []).reduce((most, { x, y }) => Math.max(most, Math.hypot(x, y)), 0)
+  return reach > 0 ? (Math.atan(pm / reach) * 180) / Math.PI : 0
+}
 const turn = ({ ids, pieces, turned }: FaceWords): Limit => ({
   id: ids.turn,
   label: 'Turn of the case',
   unit: '°',
   when: isSearched,
-  holds: formula(PATTERNS, (x, shop) => {
-    const { turnDeg, met } = matchOf(x, shop)
-    return Math.abs(turnDeg) <= shop.tolerances.turnDeg || met.length === 0
-  }),
-  otherwise: [
+  measure: bounded(
+    PATTERNS,
+    (x, shop) => turnOf(matchOf(x, shop)),
+    (x, pm, shop) => {
+      const turnDeg = turnOf(matchOf(x, shop))
+      const by = turnWithin(x, pm.holesA + pm.holesB)
+      return [turnDeg - by, turnDeg + by]
+    },
+  ),
+  window: ['-turnDeg', 'turnDeg'],
+  above: [
     {
       ask: b.face.mayTurn,
       becomes: {

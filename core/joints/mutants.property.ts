@@ -5,6 +5,10 @@ import type { End, Limit, Measure } from './judging/declaration.ts'
 /** Of faces: what they come to follows from all of their holes; the tests of located faces have it. */
 export const FACE_LIMITS: ReadonlySet<string> = new Set([
   'axis-offset',
+  'bolts',
+  'turn',
+  'case-face',
+  'case-clock',
   'register-fit',
   'case-axis',
   'case-register-fit',

@@ -2,7 +2,7 @@ import { expect, test } from 'vitest'
 import type { Zone } from '../ports/field.ts'
 import { checkJoint } from './index.ts'
 import type { JointContext } from './joint.ts'
-import { context, trainPorts } from './samples.property.ts'
+import { compilePorts, context, port, trainPorts } from './samples.property.ts'
 import { sumpClearance } from './sump-clearance.ts'
 
 type Changes = Parameters<typeof trainPorts>[0]
@@ -77,6 +77,28 @@ test('a clearance known only to ± more than it has is unmeasured, never mates',
     limit('sump-clear', under({ fromMm: -180, toMm: -120, depthMm: 100, moving: true }), {}, 5)!
       .code,
   ).toBe('unmeasured')
+})
+
+test('what moves a clearance most is named first, with its share', () => {
+  const rod = under({ fromMm: -180, toMm: -120, depthMm: 100, moving: true })
+  const open = checkJoint(
+    sumpClearance,
+    [
+      ...trainPorts(rod, 0.02).filter(({ kind }) => kind !== 'sump'),
+      ...compilePorts(
+        port('sump', { zones: [{ fromMm: -480, toMm: -20, depthMm: 110 }] }, { pm: 8 }),
+      ),
+    ],
+    [],
+    context(),
+  )!
+  const room = open.limits.find(({ id }) => id === 'sump-clear')!
+  expect(room.loosest).toMatchObject({ label: expect.stringMatching(/Depth by zone/) })
+  expect(room.loosest!.share).toBeCloseTo(8 / 8.04, 2)
+  expect(room.words).toMatch(
+    /^Known only to ± 8 mm: measure closer, first .*depth by zone.* \(100 % of it\)/,
+  )
+  expect(open.missing[0]!.port).toMatch(/sump/)
 })
 
 test('nobody has looked under the engine: one limit, unmeasured, and what is missing is named', () => {

@@ -32,6 +32,13 @@ export interface TermRecord {
   readonly grade: Grade | null
 }
 
+export interface Loosest {
+  readonly part: string
+  readonly label: string
+  /** 0 to 1; null where nobody said how closely it is known. */
+  readonly share: number | null
+}
+
 export interface LimitRecord {
   readonly id: string
   readonly label: string
@@ -45,6 +52,8 @@ export interface LimitRecord {
   readonly high: number | null
   readonly margin: number | null
   readonly worstMargin: number | null
+  /** The input whose ± moves it most, with its share of the whole; null where none has one. */
+  readonly loosest: Loosest | null
   readonly damage: boolean
   readonly code: Code
   readonly words: string

@@ -6,6 +6,7 @@ export const converter = definePort({
   kind: 'converter',
   title: 'Converter',
   end: 'gearbox',
+  looks: 'forward',
   fields: {
     padAngles: numbers('Pad angles', '°'),
     padCircleMm: length('Pad circle', { methods: ['caliper', 'rule'] }),

@@ -96,3 +96,33 @@ test('figures that contradict from before keep nobody from recording others', as
   )
   expect(await said({ typed: '18.2', method: 'caliper' })).toMatchObject({ notUsed: null })
 })
+
+test('places typed of a face that looks forward state how it was seen, and are mirrored for whoever looked at it', async () => {
+  await createPart(store, { id: 'box', kind: 'transmission', name: 'Box' })
+  await createPart(store, { id: 'block', kind: 'engine', name: 'Block' })
+  const front = { portId: 'box/face/front', field: 'holes', typed: '100 20 10.5\n-80 40 10.5' }
+  await expect(said(front)).rejects.toThrow('This face looks forward')
+  expect(await store.list('claim')).toHaveLength(0)
+  const valueOf = async (rest: object): Promise<unknown> => ((await said(rest)) as any).value
+  expect(await valueOf({ ...front, view: 'looking at the face' })).toMatchObject([
+    { x: -100, y: 20 },
+    { x: 80, y: 40 },
+  ])
+  expect(await valueOf({ ...front, view: 'from the gearbox' })).toMatchObject([
+    { x: 100, y: 20 },
+    { x: -80, y: 40 },
+  ])
+  // A face that looks rearward is kept as it is seen; what a program sends stands in the train's view already.
+  expect(
+    await valueOf({ portId: 'block/face/rear', field: 'holes', typed: '100 20 10' }),
+  ).toMatchObject([{ x: 100, y: 20 }])
+  await createPart(store, { id: 'wheel', kind: 'flywheel', name: 'Wheel' })
+  expect(
+    await valueOf({
+      portId: 'wheel/flywheel/main',
+      field: 'angles',
+      typed: '0 60 130',
+      view: 'looking at the face',
+    }),
+  ).toEqual([180, 120, 50])
+})

@@ -5,6 +5,7 @@ import { groupBy } from '../../core/group.ts'
 import { normaliseNumber } from '../../core/identity/part-number.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
+import { asStored, isPlaced } from '../../core/patterns/as-stored.ts'
 import { contradictionIn } from '../../core/ports/contradictions.ts'
 import {
   canBe,
@@ -25,6 +26,7 @@ import {
 } from '../../core/ports/index.ts'
 import { parseFields, printTyped } from '../../core/ports/parse.ts'
 import { typedPorts } from '../../core/ports/part-kinds.ts'
+import type { Looks } from '../../core/ports/port.ts'
 import { whyBefore } from '../../core/quantity/claim.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
@@ -266,7 +268,8 @@ export async function addClaim(
     const part = await tx.get('part', partId)
     const words = fieldWords(kind, input.field)
     if (!words) throw new UnprocessableError(`A ${kind} has no field "${input.field}".`)
-    const values = await readValues(tx, kind, input)
+    const looks = await looksOf(tx, input.portId, part.kind, kind, slot)
+    const values = await readValues(tx, kind, input, looks)
     if (input.method && !Object.hasOwn(METHODS, input.method))
       throw new UnprocessableError(
         `"${input.method}" is not a method. Use one of ${Object.keys(METHODS).join(', ')}.`,
@@ -365,11 +368,25 @@ export async function strikeClaim(
   })
 }
 
+/** Which way a port looks: as it is kept, or as such a one does. */
+async function looksOf(
+  store: Store,
+  id: string,
+  partKind: string,
+  kind: PortKindName,
+  slot: string,
+): Promise<Looks | null> {
+  const held = await store.find('port', id)
+  const typed = typedPorts(partKind).find((one) => one.kind === kind && one.slot === slot)
+  return (held?.looks as Looks | null | undefined) ?? typed?.looks ?? PORT_KINDS[kind].looks
+}
+
 /** What was typed or sent, by field: one, or two said whole. */
 async function readValues(
   store: Store,
   kind: PortKindName,
   input: z.infer<typeof claimInput>,
+  looks: Looks | null,
 ): Promise<Record<string, unknown>> {
   const units = ((await store.find('setting', 'units'))?.value ?? {}) as Units
   const fields = PORT_KINDS[kind].fields as Record<string, FieldWords<unknown>>
@@ -382,6 +399,13 @@ async function readValues(
       const fault = faultIn(fields[name]!, value)
       if (fault !== null) throw new QuantityError(fault)
       values[name] = fields[name]!.schema.parse(value)
+      if (input.typed === undefined || looks !== 'forward' || !isPlaced(fields[name]!)) continue
+      if (!input.view)
+        throw new UnprocessableError(
+          'This face looks forward: say whether it was seen looking at the face, or from the gearbox. A mirrored plate is a scrapped plate.',
+          [{ path: 'view', message: 'Choose how the face was seen.' }],
+        )
+      values[name] = asStored(values[name], input.view)
     }
     return values
   } catch (error) {

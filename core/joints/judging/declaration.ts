@@ -37,6 +37,8 @@ type Spread<R extends Reads> = Readonly<Record<keyof R, number>>
 export interface Measure<R extends Reads = Reads> extends Formula<number, R> {
   readonly sense?: Readonly<Record<string, 1 | -1 | 0>>
   readonly bound?: (x: Values<R>, pm: Spread<R>, shop: Shop) => readonly [number, number]
+  /** A count: how closely its inputs are known is judged where it is counted. */
+  readonly isCount?: true
 }
 
 /** A formula that is not a number: holds or not, or words. */
@@ -68,6 +70,20 @@ export const bounded = <const R extends Reads>(
   of: (x: Values<R>, shop: Shop, pm: Spread<R>) => number,
   bound: (x: Values<R>, pm: Spread<R>, shop: Shop) => readonly [number, number],
 ): Measure<any> => ({ reads, of, bound })
+
+/** A count of what was searched: it has no ± of its own. */
+export const counted = <const R extends Reads>(
+  reads: R,
+  of: (x: Values<R>, shop: Shop) => number,
+): Measure<any> => ({
+  reads,
+  of,
+  bound: (x, _pm, shop) => {
+    const count = of(x, shop)
+    return [count, count]
+  },
+  isCount: true,
+})
 
 export const plus = (of: Read<number>): Term => ({ sign: 1, of })
 export const minus = (of: Read<number>): Term => ({ sign: -1, of })

@@ -1,3 +1,4 @@
+import type { Field } from '../../ports/field.ts'
 import { FITS, UNMEASURED } from '../code.ts'
 import type { ToleranceName } from '../tolerances.ts'
 import type { Outcome } from '../verdict.ts'
@@ -439,6 +440,11 @@ export class Plan {
     throw new Error(`The limit "${this.limit.id}" has no step for a miss of ${miss}.`)
   }
 
+  /** What makes the value and the ends of its window. */
+  get measured(): readonly Prepared[] {
+    return [this.#measure, this.#lowEnd, this.#highEnd].filter((one) => one !== null)
+  }
+
   /** ± of each input of the value alone, for the root of squares: terms as they are, a measure by one input at a time. */
   deviations(shop: Shop, scene: Scene): number[] {
     const spread = (read: Read): number => spreadOf(read, scene)
@@ -447,6 +453,30 @@ export class Plan {
       ...(this.#measure?.deviations(shop, spread) ?? []),
     ]
   }
+}
+
+/** Each input of a value with its ± and by how much that moves the value, one input at a time; ends of the window among them. */
+export function sharesOf(
+  plan: Plan,
+  shop: Shop,
+  scene: Scene,
+): { readonly field: Field<unknown>; readonly by: number }[] {
+  const { terms = [] } = plan.limit
+  const leaves = (read: Read) => fieldsOf(read, scene).filter(({ pm }) => pm > 0)
+  return [
+    ...terms.flatMap(({ of }) => leaves(of).map((field) => ({ field, by: field.pm }))),
+    ...plan.measured.flatMap((prepared) => {
+      const by = prepared.deviations(shop, (read) => lookUp(read, scene).pm)
+      return prepared.reads.flatMap((read, k) => {
+        const own = leaves(read)
+        const total = own.reduce((sum, { pm }) => sum + pm, 0)
+        return own.map((field) => ({
+          field,
+          by: own.length === 1 || !Number.isFinite(total) ? by[k]! : (by[k]! * field.pm) / total,
+        }))
+      })
+    }),
+  ].sort((p, q) => q.by - p.by)
 }
 
 /** ± of one input; of a sum, the root of its squares: its lengths are measured apart. */

@@ -91,7 +91,19 @@ export class Prepared {
     return this.#names.map((name, k) => {
       const d = spread(this.reads[k]!)
       const v = this.#x[name]
-      if (!(d > 0) || typeof v !== 'number') return 0
+      if (!(d > 0)) return 0
+      const { bound } = this.#measure
+      if (bound) {
+        const alone = Object.fromEntries(this.#names.map((one) => [one, one === name ? d : 0]))
+        const still = Object.fromEntries(this.#names.map((one) => [one, 0]))
+        const [[least, most], [low, high]] = [
+          bound(this.#x, alone, shop),
+          bound(this.#x, still, shop),
+        ]
+        const by = Math.max(low - least, most - high)
+        return Number.isNaN(by) ? Infinity : by
+      }
+      if (typeof v !== 'number') return 0
       const off = (by: number): number =>
         Math.abs(
           (this.#measure.of({ ...this.#x, [name]: v + by }, shop, this.#pm) as number) -

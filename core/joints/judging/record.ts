@@ -4,11 +4,19 @@ import { METHODS } from '../../quantity/methods.ts'
 import { lowerFirst } from '../../quantity/plain-text.ts'
 import { CODES, type Code, FITS, UNMEASURED } from '../code.ts'
 import type { Joint } from '../joint.ts'
-import type { LimitRecord, MissingField, Shown, Task, TermRecord, Verdict } from '../verdict.ts'
+import type {
+  LimitRecord,
+  Loosest,
+  MissingField,
+  Shown,
+  Task,
+  TermRecord,
+  Verdict,
+} from '../verdict.ts'
 import { type Caution, type Figure, type Limit, readsOf } from './declaration.ts'
 import { EMPTY_HALF } from './half.ts'
 import { instancesOf } from './instances.ts'
-import { blankResult, type Plan, planOf, plusMinusOf, type Result } from './plan.ts'
+import { blankResult, type Plan, planOf, plusMinusOf, type Result, sharesOf } from './plan.ts'
 import type { Read } from './read.ts'
 import { fieldsOf, lookUp, type Scene } from './scene.ts'
 import { appliesTo } from './tally.ts'
@@ -92,7 +100,13 @@ export class Recorder {
     const pm = isMeasured ? plusMinusOf(result) : Number.NaN
     if (isMeasured && !limit.damage && !isClose(limit, pm, scene))
       this.#cautions.add(`${labelOf(limit, at)}: judged at the value given; its ± is not known.`)
-    if (result.straddles) for (const field of looseFields(limit, scene)) this.#miss(field)
+    const shares = isMeasured ? sharesOf(plan, scene.shop, scene) : []
+    // What moves it most is named first.
+    if (result.straddles) {
+      for (const { field } of shares) this.#miss(field)
+      for (const field of looseFields(limit, scene)) this.#miss(field)
+    }
+    const loosest = loosestOf(shares)
     const open = result.unproved?.missing?.flatMap((read) => fieldsOf(read, scene))
     if (result.unproved) for (const field of open ?? inputs.filter(isAssumed)) this.#miss(field)
     const { outcome } = result
@@ -115,9 +129,10 @@ export class Recorder {
       worstMargin: isMeasured
         ? finite(Math.min(value - lowMost - down, highLeast - value - up))
         : null,
+      loosest,
       damage: limit.damage ?? false,
       code: CODES[result.code] as Code,
-      words: this.#words(limit, result, scene, inputs, pm),
+      words: this.#words(limit, result, scene, inputs, pm, loosest),
       pieces: outcome?.pieces ?? NO_PIECES,
       task: outcome?.task,
     })
@@ -136,6 +151,7 @@ export class Recorder {
     scene: Scene,
     inputs: readonly Field<unknown>[],
     pm: number,
+    loosest: Loosest | null,
   ): string {
     if (result.unproved) return result.unproved.unproved
     if (result.code === UNMEASURED && !result.isKnown) {
@@ -149,8 +165,8 @@ export class Recorder {
     }
     if (result.straddles)
       return Number.isFinite(pm)
-        ? `Known only to ± ${Number(pm.toPrecision(2))} ${limit.unit}: measure closer`
-        : 'Known, but nobody said how closely: measure with a stated method'
+        ? `Known only to ± ${Number(pm.toPrecision(2))} ${limit.unit}: measure closer${first(loosest)}`
+        : `Known, but nobody said how closely: measure with a stated method${first(loosest)}`
     return result.outcome ? wordsOf(result.outcome, scene) : 'Agrees'
   }
 
@@ -189,6 +205,23 @@ export class Recorder {
   }
 }
 
+/** What moves a value most; of several of which nobody said how closely they are known, the first. */
+function loosestOf(shares: ReturnType<typeof sharesOf>): Loosest | null {
+  const [most] = shares
+  if (!most || most.by === 0) return null
+  const total = shares.reduce((sum, { by }) => sum + by, 0)
+  const { partName, words } = most.field.at
+  return {
+    part: partName,
+    label: words.label,
+    share: Number.isFinite(total) ? most.by / total : null,
+  }
+}
+const first = (loosest: Loosest | null): string =>
+  loosest
+    ? `, first ${loosest.part}, ${lowerFirst(loosest.label)}${loosest.share === null ? '' : ` (${Math.round(loosest.share * 100)} % of it)`}`
+    : ''
+
 /** Fields whose ± counts in a limit. */
 const looseFields = (limit: Limit, scene: Scene): readonly Field<unknown>[] =>
   readsOf(limit).needed.flatMap((read) =>
@@ -197,11 +230,12 @@ const looseFields = (limit: Limit, scene: Scene): readonly Field<unknown>[] =>
 
 /** True where somebody said how closely every length of a value is known: a measure may hide one that nobody did. */
 const isClose = ({ measure }: Limit, pm: number, scene: Scene): boolean =>
-  Number.isFinite(pm) &&
-  Object.values(measure?.reads ?? {}).every((read) => {
-    const input = lookUp(read, scene)
-    return typeof input.v === 'string' || Number.isFinite(input.pm)
-  })
+  measure?.isCount === true ||
+  (Number.isFinite(pm) &&
+    Object.values(measure?.reads ?? {}).every((read) => {
+      const input = lookUp(read, scene)
+      return typeof input.v === 'string' || Number.isFinite(input.pm)
+    }))
 
 /** True for a field that has a stand-in: it is never missing. */
 const isOptional = (limit: Limit, field: Field<unknown>, scene: Scene): boolean =>

@@ -2,6 +2,7 @@ import { JOINTS, jointNamed } from '../../joints/index.ts'
 import { effective } from '../../pairing/order.ts'
 import { kindWords } from '../../ports/part-kinds.ts'
 import type { NewNeed } from '../need.ts'
+import { placeOf } from '../place-of.ts'
 import type { Rule } from '../rule.ts'
 
 /**
@@ -71,16 +72,6 @@ export const bridges: Rule = {
     return needs
   },
 }
-
-/** Where along the train a piece is listed: as the rules that ask for it anyway do. */
-const placeOf = (kind: string): string =>
-  kind === 'plate' || kind === 'spacer'
-    ? 'face'
-    : kind === 'engine-mount' || kind === 'gearbox-mount'
-      ? 'mounts'
-      : kind === 'sump'
-        ? 'bay'
-        : 'coupling'
 
 const firstBridge = (limits: readonly { code: string; words: string }[]): string =>
   limits.find((limit) => limit.code === 'bridge')?.words ?? ''

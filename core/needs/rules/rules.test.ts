@@ -1,7 +1,9 @@
 import { describe, expect, test } from 'vitest'
+import { JOINTS } from '../../joints/index.ts'
+import { isUnproved, stepsOf } from '../../joints/judging/declaration.ts'
 import { kindWords, PART_KINDS } from '../../ports/part-kinds.ts'
 import { RANGES } from '../../templates/ranges.ts'
-import { type Fact, type FactKey, Facts } from '../facts.ts'
+import { FACT_KEYS, type Fact, type FactKey, Facts } from '../facts.ts'
 import { planNeeds } from '../fixpoint.ts'
 import type { Need } from '../need.ts'
 import { RULES } from './index.ts'
@@ -19,6 +21,40 @@ const the = (kind: string, values: Partial<Record<FactKey, Fact['value']>>): Nee
 
 test('nothing chosen, nothing needed of the train', () => {
   expect(kinds({}).filter((kind) => kind !== 'dowel')).toEqual([])
+})
+
+test('each piece that a joint asks for has one place, whichever rule asks for it', () => {
+  const all: Partial<Record<FactKey, Fact['value']>> = Object.fromEntries(
+    Object.keys(FACT_KEYS).map((key) => [key, key.startsWith('keep.') ? true : undefined]),
+  )
+  const pieces = new Set(
+    JOINTS.flatMap(({ limits }) =>
+      limits.flatMap(({ below, above, otherwise }) =>
+        [below, above, otherwise].flatMap((steps) =>
+          stepsOf(steps).flatMap(({ becomes }) =>
+            isUnproved(becomes) ? [] : (becomes.pieces ?? []),
+          ),
+        ),
+      ),
+    ),
+  )
+  expect(pieces.size).toBeGreaterThan(20)
+  for (const piece of pieces)
+    for (const gearbox of [MANUAL, AUTOMATIC]) {
+      const bridged = { limits: [{ code: 'bridge', pieces: [piece], words: '' }], tasks: [] }
+      const needs = planNeeds(
+        facts(
+          Object.fromEntries(
+            Object.entries({ ...all, ...gearbox }).filter(([, value]) => value !== undefined),
+          ),
+        ),
+        [{ joint: 'depth', bare: bridged as never }],
+      )
+      expect([piece, needs.filter(({ kind }) => kind === piece).map(({ id }) => id)]).toEqual([
+        piece,
+        [expect.any(String)],
+      ])
+    }
 })
 
 describe('coupling', () => {

@@ -13,6 +13,7 @@ import * as makeRatesDecimal from '../migrations/20261128_0009_make_rates_decima
 import * as strikeClaimsOut from '../migrations/20261128_0010_strike_claims_out.ts'
 import * as addSales from '../migrations/20261128_0011_add_sales_and_what_is_missing.ts'
 import * as lockItems from '../migrations/20261129_0012_lock_items_of_bundles.ts'
+import * as onePlace from '../migrations/20261129_0013_list_pieces_in_one_place.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -28,6 +29,7 @@ export const MIGRATIONS = [
   { name: '20261128_0010_strike_claims_out', ...strikeClaimsOut },
   { name: '20261128_0011_add_sales_and_what_is_missing', ...addSales },
   { name: '20261129_0012_lock_items_of_bundles', ...lockItems },
+  { name: '20261129_0013_list_pieces_in_one_place', ...onePlace },
 ]
 
 export type Database = Knex

@@ -1,9 +1,11 @@
+import { type FaceView, isPlaced } from '../../../core/patterns/as-stored.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { PORT_KINDS } from '../../../core/ports/index.ts'
+import { FaceViewChoice } from '../../components/face-view.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { TypedInput } from '../../components/typed-input.tsx'
-import type { Typed } from './read-part-fields.ts'
+import { type Typed, viewKey } from './read-part-fields.ts'
 
 const LOOKS: Record<string, string> = { forward: ', looks forward', rearward: ', looks rearward' }
 
@@ -22,6 +24,11 @@ export function PortFields({
   set: (name: string, value: string) => void
 }) {
   const { title, fields } = PORT_KINDS[kind]
+  const view = viewKey(kind, slot)
+  const isForward = (looks ?? PORT_KINDS[kind].looks) === 'forward'
+  const placed = Object.entries(fields as Record<string, FieldWords<unknown>>)
+    .map(([name, words]) => ({ words, typed: form.typed[`${kind}/${slot}.${name}`] ?? '' }))
+    .find(({ words, typed }) => isForward && isPlaced(words) && typed.trim() !== '')
   return (
     <fieldset className="border-t border-line pt-2">
       <legend className="pr-3 font-bold">
@@ -31,18 +38,22 @@ export function PortFields({
           {looks ? LOOKS[looks] : ''}
         </span>
       </legend>
-      {looks === 'forward' && kind === 'face' && (
-        <p className="mb-2 text-steel">
-          This face looks forward: type it as seen from the gearbox looking at the engine. If you
-          measured it looking at this face, change the sign of every first figure (the one across)
-          before typing: mirrored plates are scrapped plates.
-        </p>
-      )}
       <div className="grid grid-cols-3 gap-x-5 gap-y-3 max-[900px]:grid-cols-1">
         {Object.entries(fields as Record<string, FieldWords<unknown>>).map(([name, words]) => (
           <PortField key={name} name={`${kind}/${slot}.${name}`} words={words} {...form} />
         ))}
       </div>
+      {placed && (
+        <div className="mt-3 max-w-[620px]">
+          <FaceViewChoice
+            view={(form.typed[view] ?? '') as FaceView | ''}
+            onChange={(value) => form.set(view, value)}
+            words={placed.words}
+            typed={placed.typed}
+            fault={form.faults[view]}
+          />
+        </div>
+      )}
     </fieldset>
   )
 }

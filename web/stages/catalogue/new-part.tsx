@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
-import { isPortKind } from '../../../core/ports/index.ts'
+import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
 import {
   isPartKind,
   kindWords,
@@ -55,7 +55,14 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
               kind: port,
               slot,
               ...(looks ? { looks } : {}),
-              fields: readFields(port, slot, typed, reading, found),
+              fields: readFields(
+                port,
+                slot,
+                typed,
+                reading,
+                found,
+                looks ?? PORT_KINDS[port].looks,
+              ),
             },
           ]
         : [],

@@ -1,3 +1,4 @@
+import { asStored, type FaceView, isPlaced } from '../../../core/patterns/as-stored.ts'
 import { fieldsOf, type PortKindName } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
 import { type Grade, isGrade } from '../../../core/quantity/grade.ts'
@@ -6,6 +7,9 @@ import type { Reading } from '../../../core/quantity/units.ts'
 /** What is typed, by field. */
 export type Typed = Record<string, string>
 
+/** Where it is typed how a face was seen. */
+export const viewKey = (port: string, slot: string): string => `${port}/${slot}.view`
+
 /** Reads the typed fields of one port; what cannot be read goes to the faults. */
 export function readFields(
   port: PortKindName,
@@ -13,6 +17,7 @@ export function readFields(
   typed: Typed,
   reading: Reading,
   faults: Typed,
+  looks: string | null | undefined,
 ): Record<string, { value: unknown; grade: Grade; typed: string }> {
   const fields: Record<string, { value: unknown; grade: Grade; typed: string }> = {}
   const all = fieldsOf(port)
@@ -21,9 +26,12 @@ export function readFields(
     const text = typed[key]?.trim()
     if (!text) continue
     try {
+      const view = typed[viewKey(port, slot)]
+      const isMirrorable = looks === 'forward' && isPlaced(all[name]!)
+      if (isMirrorable && !view) faults[viewKey(port, slot)] = 'Choose how the face was seen.'
       for (const [field, value] of Object.entries(parseFields(all, name, text, reading)))
         fields[field] ??= {
-          value,
+          value: isMirrorable && view ? asStored(value, view as FaceView) : value,
           grade: isGrade(typed.grade) ? typed.grade : 'measured',
           typed: text,
         }

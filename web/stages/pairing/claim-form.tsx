@@ -1,8 +1,9 @@
 import { type FormEvent, useState } from 'react'
 import { toast } from 'sonner'
 import type { MissingField } from '../../../core/joints/verdict.ts'
+import { type FaceView, isPlaced } from '../../../core/patterns/as-stored.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
-import { fieldsOf, isPortKind } from '../../../core/ports/index.ts'
+import { fieldsOf, isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
 import { parseFields } from '../../../core/ports/parse.ts'
 import { GRADES, type Grade } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
@@ -10,6 +11,7 @@ import { parsePlusMinus } from '../../../core/quantity/units.ts'
 import { call } from '../../api/client.ts'
 import { act, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
+import { FaceViewChoice } from '../../components/face-view.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { Radios } from '../../components/fields/radios.tsx'
 import { optionsOf, Select, YES_NO } from '../../components/fields/select.tsx'
@@ -53,6 +55,7 @@ export function ClaimForm({
   const [by, setBy] = useState(person.name ?? localStorage.getItem('by') ?? '')
   const [source, setSource] = useState('')
   const [fault, setFault] = useState('')
+  const [view, setView] = useState<FaceView | ''>('')
   if (!words) return null
   const choices = words.choices ? optionsOf(words.choices) : words.type === 'flag' ? YES_NO : null
   const offered = method in METHODS ? METHODS[method as keyof typeof METHODS].plusMinus : null
@@ -73,6 +76,7 @@ export function ClaimForm({
             field: field.field,
             typed,
             decimal: reading.decimal,
+            ...(view ? { view } : {}),
             plusMinus: stated,
             grade,
             ...(method && grade === 'measured' ? { method } : {}),
@@ -114,6 +118,9 @@ export function ClaimForm({
           )
         }
       </Field>
+      {looksForward(field) && isPlaced(words) && (
+        <FaceViewChoice view={view} onChange={setView} words={words} typed={typed} />
+      )}
       <Field label="How it is known">
         {({ id }) => (
           <Select
@@ -183,6 +190,13 @@ export function ClaimForm({
       </Button>
     </form>
   )
+}
+
+/** Of the faces only those behind, and what is always so. */
+function looksForward(field: MissingField): boolean {
+  const [, kind = '', slot = ''] = field.port.split('/')
+  if (kind === 'face') return slot !== 'rear'
+  return isPortKind(kind) && PORT_KINDS[kind].looks === 'forward'
 }
 
 const SPECIMENS = [

@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { LimitRecord, Verdict } from '../../../core/joints/verdict.ts'
+import { lowerFirst } from '../../../core/quantity/plain-text.ts'
 import { printQuantity } from '../../../core/quantity/units.ts'
 import { useSettings } from '../../api/hooks.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
@@ -160,6 +161,9 @@ function boundsOf(limit: LimitRecord): string {
       : `worst case ± ${three(limit.plusMinus)}, root sum square ± ${three(limit.rootSumSquare)}`,
     limit.margin === null ? '' : ` · margin ${three(limit.margin)}`,
     limit.damage && limit.worstMargin !== null ? `, at worst ${three(limit.worstMargin)}` : '',
+    limit.loosest && limit.loosest.share !== null
+      ? ` · ${Math.round(limit.loosest.share * 100)} % of the ± is ${limit.loosest.part}, ${lowerFirst(limit.loosest.label)}`
+      : '',
   ].join('')
 }
 

@@ -86,6 +86,12 @@ export const limitsSchema = z.strictObject({
   use: z.enum(['road', 'delivery', 'towing', 'trail', 'track']).optional(),
 })
 
+/** Which way a face looks by its slot, where it is not said. */
+const FACE_SLOTS: Readonly<Record<string, 'forward' | 'rearward'>> = {
+  front: 'forward',
+  rear: 'rearward',
+}
+
 /** Wire part to the core's: every stated value becomes a claim. */
 export function toCorePart(part: WirePart): Part {
   const used = new Map<string, number>()
@@ -118,11 +124,6 @@ export function toCorePort(port: WirePort, id: string): Port {
       ),
     ]),
   )
-  return {
-    id,
-    kind: port.kind,
-    slot: port.slot,
-    ...(port.looks ? { looks: port.looks } : {}),
-    claims,
-  }
+  const looks = port.looks ?? (port.kind === 'face' ? own(FACE_SLOTS, port.slot) : undefined)
+  return { id, kind: port.kind, slot: port.slot, ...(looks ? { looks } : {}), claims }
 }

@@ -208,3 +208,21 @@ test('a search with a bound finds what one without does, on uneven patterns', ()
     { numRuns: 25 },
   )
 })
+
+test('where nobody said which way a face looks that is what is asked for, not its holes', () => {
+  const verdict = checkJoint(
+    jointNamed('block-face')!,
+    [
+      ...trainPorts({}, 0).filter(({ kind }) => kind !== 'face'),
+      ...compilePorts(
+        port('face', { holes: tapped() }, { slot: 'rear', looks: 'rearward' }),
+        port('face', { holes: plain() }, { slot: 'own' }),
+      ),
+    ],
+    [],
+    context(),
+  )!
+  const bolts = verdict.limits.find(({ id }) => id === 'bolts')!
+  expect(bolts.code).toBe('unmeasured')
+  expect(bolts.words).toMatch(/nobody said whether its face looks forward or rearward/)
+})

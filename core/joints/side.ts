@@ -1,5 +1,7 @@
 import { type AnyPort, type Compiled, isOf, PORT_KINDS, type PortKindName } from '../ports/index.ts'
 
+import { faceOrUnsaid, withoutUnsaid } from './unsaid-face.ts'
+
 /** A port kind's place on a side: its name in one word, `crank-flange` → `crankFlange`. */
 export type SlotOf<K extends string> = K extends `${infer Head}-${infer Rest}`
   ? `${Head}${Capitalize<SlotOf<Rest>>}`
@@ -58,8 +60,11 @@ export function arrange(one: readonly AnyPort[], other: readonly AnyPort[]): { a
   const all = [...one, ...other].sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0))
   const isEngineSide = (port: AnyPort): boolean =>
     port.looks === null ? PORT_KINDS[port.kind].end === 'engine' : port.looks === 'rearward'
-  return {
-    a: sideOf(all.filter(isEngineSide)),
-    b: sideOf(all.filter((port) => !isEngineSide(port))),
-  }
+  const said = withoutUnsaid(all)
+  const a = sideOf(said.filter(isEngineSide))
+  const b = sideOf(said.filter((port) => !isEngineSide(port)))
+  if (said !== all)
+    for (const side of [a, b])
+      side.face = faceOrUnsaid(all, side.face.present ? side.face : undefined)
+  return { a, b }
 }

@@ -1,4 +1,5 @@
 import { SLOTS, type Slot } from '../joints/side.ts'
+import { faceOrUnsaid } from '../joints/unsaid-face.ts'
 import {
   type AnyPort,
   type Compiled,
@@ -53,8 +54,8 @@ function build(part: CompiledPart): PartIndex {
     hasPlate: first('plate') !== undefined,
     hasFace: first('face') !== undefined,
     hasSpacer: first('spacer') !== undefined,
-    frontFace: first('face', 'forward') ?? PORT_KINDS.face.missing,
-    rearFace: first('face', 'rearward') ?? PORT_KINDS.face.missing,
+    frontFace: faceOrUnsaid(part.ports, first('face', 'forward')),
+    rearFace: faceOrUnsaid(part.ports, first('face', 'rearward')),
     plate: first('plate') ?? PORT_KINDS.plate.missing,
     spacer: first('spacer') ?? PORT_KINDS.spacer.missing,
     crankFlange: first('crank-flange') ?? PORT_KINDS['crank-flange'].missing,

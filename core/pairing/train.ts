@@ -124,6 +124,7 @@ function sideOfEngine(part: CompiledPart): Side {
     side = emptySide()
     const index = indexOf(part)
     place(side, index)
+    side.face = index.rearFace
     side.crankFlange = index.crankFlange
     engineSides.set(part, side)
   }

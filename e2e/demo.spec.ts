@@ -98,6 +98,46 @@ test('locks that contradict one another are named, and taken off', async ({ page
   await expect(page.getByRole('heading', { name: /^Proven/ })).toBeVisible({ timeout: 120_000 })
 })
 
+test('a piece of a kit is taken by itself; a lock on a line that is dropped rests, says so, and holds again', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/builds/lantern/sourcing`)
+  await page.getByRole('row', { name: /^Clutch disc/ }).click()
+  const why = page.getByRole('complementary', { name: /^Why this/ })
+  await why
+    .getByRole('listitem')
+    .filter({ hasText: 'Marlund clutch kit' })
+    .getByRole('button', { name: 'Take this' })
+    .click()
+  await expect(page.getByText('changed since: solve again')).toBeVisible()
+  await page.getByRole('button', { name: 'Solve again' }).click()
+  await expect(page.getByRole('row', { name: /^Clutch disc/ })).toContainText(
+    'Marlund clutch kit',
+    {
+      timeout: 120_000,
+    },
+  )
+  await page.keyboard.press('Escape')
+  const locks = page.getByRole('complementary', { name: 'Baskets and locks' })
+  await expect(locks).not.toContainText('It rests')
+
+  await page.getByRole('link', { name: /^Parts/ }).click()
+  await page.getByRole('row', { name: /^Clutch disc/ }).click()
+  await page.getByRole('button', { name: 'Drop this line' }).click()
+  await page
+    .getByRole('link', { name: /^Sourcing/ })
+    .first()
+    .click()
+  await expect(locks).toContainText('It rests: this piece meets no line of the list any more')
+  await page.getByRole('button', { name: 'Solve again' }).click()
+  await expect(page.getByText(/made \d{4}/)).toBeVisible({ timeout: 120_000 })
+  await page.reload()
+  await expect(locks).toContainText('It rests')
+  await page.getByRole('button', { name: /^Unlock/ }).click()
+  await expect(locks).not.toContainText('It rests')
+})
+
 test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a drop and undo, a solve', async ({
   page,
   demo,

@@ -1,8 +1,11 @@
+import { contradictionIn } from '../../core/ports/contradictions.ts'
+import { compilePart, fieldOf } from '../../core/ports/index.ts'
 import { brokenRule } from '../database/sqlite/constraint.ts'
-import type { Row, Store } from '../database/store.ts'
+import type { Row, RowOf, Store } from '../database/store.ts'
 import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
 import { type DocumentRows, readBuildDocument } from '../documents/build-json.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
+import { toCoreParts } from './core-parts.ts'
 import { rebuildPortValues } from './parts.ts'
 
 /** A build and all it refers to, as one JSON document: rows by table, by id, without versions or history. */
@@ -196,7 +199,30 @@ async function looseEnds(
       seen.add(above)
     }
   }
+  faults.push(...impossible(tables))
   return faults.slice(0, 300)
+}
+
+/** Ports of which two figures say what no part can be. */
+function impossible(
+  tables: ReadonlyMap<TableName, readonly Record<string, unknown>[]>,
+): { path: string; message: string }[] {
+  const [parts, ports, claims] = [tables.get('part')!, tables.get('port')!, tables.get('claim')!]
+  return toCoreParts(
+    parts as RowOf<'part'>[],
+    ports as RowOf<'port'>[],
+    claims as RowOf<'claim'>[],
+  ).flatMap((part) =>
+    compilePart(part).ports.flatMap((port) => {
+      const against = contradictionIn(port.kind, (field) => {
+        const one = fieldOf(port, field)
+        return one?.claim === null ? undefined : one?.v
+      })
+      return against
+        ? [{ path: `port/${port.id}/${against.fields[0]}`, message: against.words }]
+        : []
+    }),
+  )
 }
 
 /** Inserts rows of one table; a rule of the database that one breaks is told of that row. */

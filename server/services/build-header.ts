@@ -1,5 +1,6 @@
 import { jointNamed } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
+import { lowerFirst } from '../../core/quantity/plain-text.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { PairingRun } from './pairing-run.ts'
 import { isCurrent, nameOf, type Planned, planBuild } from './planning.ts'
@@ -73,22 +74,26 @@ function nextAction(
   unmeasured: PairingRun['result']['joints'],
   openParts: number,
 ): { words: string; stage: string } {
-  if (!plan.view.build.recipientId) return { words: 'Name the recipient', stage: 'brief' }
-  if (!plan.run) return { words: 'Choose a pairing', stage: 'pairing' }
+  if (!plan.view.build.recipientId)
+    return { words: 'Say which vehicle it goes into', stage: 'brief' }
+  if (!plan.run) return { words: 'Choose engine and gearbox', stage: 'pairing' }
   const joint = unmeasured[0]
   const missing = joint ? effective(joint).missing[0] : undefined
   if (joint && missing && !missing.port.startsWith('?'))
     return {
-      words: `Measure ${missing.label.charAt(0).toLowerCase()}${missing.label.slice(1)}`,
+      words: `Measure on ${missing.partName}: ${lowerFirst(missing.label)}`,
       stage: `pairing?joint=${joint.joint}`,
     }
-  if (!isCurrent(plan)) return { words: 'Solve the sourcing', stage: 'sourcing' }
+  if (!isCurrent(plan)) return { words: 'Find the cheapest sources: solve', stage: 'sourcing' }
   if (joint)
     return {
-      words: `Look at ${jointNamed(joint.joint)?.title.toLowerCase() ?? joint.joint}`,
+      words: `Settle a joint that is not measured: ${lowerFirst(jointNamed(joint.joint)?.title ?? joint.joint)}`,
       stage: `pairing?joint=${joint.joint}`,
     }
   return openParts > 0
-    ? { words: `Price ${openParts} open ${openParts === 1 ? 'line' : 'lines'}`, stage: 'parts' }
-    : { words: 'Look at the budget', stage: 'budget' }
+    ? {
+        words: `Find a source or a price for ${openParts} ${openParts === 1 ? 'line' : 'lines'}`,
+        stage: 'parts',
+      }
+    : { words: 'Everything has a source: look at the budget', stage: 'budget' }
 }

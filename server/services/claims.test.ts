@@ -86,6 +86,30 @@ test('a claim from before ranges were held is kept, marked and not used, and a d
   expect(await other.list('part')).toHaveLength(0)
 })
 
+test('a document with figures that contradict one another is not read, and says which', async () => {
+  await store.transaction(async (tx) => {
+    await tx.insert('part', { id: 'van', kind: 'vehicle', name: 'Van' })
+    await tx.insert('build', { id: 'b', name: 'B', currency: 'EUR', recipientId: 'van' })
+    const port = {
+      id: 'van/lever-opening/main',
+      partId: 'van',
+      kind: 'lever-opening',
+      slot: 'main',
+    }
+    await tx.insert('port', { ...port, looks: null })
+    for (const [field, value] of [
+      ['fromMm', 500],
+      ['toMm', 300],
+    ] as const)
+      await tx.insert('claim', { portId: port.id, field, value, grade: 'measured' })
+  })
+  const other = new Store(await openDatabase(':memory:'))
+  await expect(importDocument(other, await exportBuild(store, 'b'))).rejects.toThrow(
+    /van\/lever-opening\/main.* must be less than/,
+  )
+  expect(await other.list('part')).toHaveLength(0)
+})
+
 test('figures that contradict from before keep nobody from recording others', async () => {
   const end = await said({ typed: '18' })
   await said({ field: 'startMm', typed: '-6' })
@@ -103,22 +127,22 @@ test('places typed of a face that looks forward state how it was seen, and are m
   const front = { portId: 'box/face/front', field: 'holes', typed: '100 20 10.5\n-80 40 10.5' }
   await expect(said(front)).rejects.toThrow('This face looks forward')
   expect(await store.list('claim')).toHaveLength(0)
-  const valueOf = async (rest: object): Promise<unknown> => ((await said(rest)) as any).value
-  expect(await valueOf({ ...front, view: 'looking at the face' })).toMatchObject([
+  const storedOf = async (rest: object): Promise<unknown> => ((await said(rest)) as any).value
+  expect(await storedOf({ ...front, view: 'looking at the face' })).toMatchObject([
     { x: -100, y: 20 },
     { x: 80, y: 40 },
   ])
-  expect(await valueOf({ ...front, view: 'from the gearbox' })).toMatchObject([
+  expect(await storedOf({ ...front, view: 'from the gearbox' })).toMatchObject([
     { x: 100, y: 20 },
     { x: -80, y: 40 },
   ])
   // A face that looks rearward is kept as it is seen; what a program sends stands in the train's view already.
   expect(
-    await valueOf({ portId: 'block/face/rear', field: 'holes', typed: '100 20 10' }),
+    await storedOf({ portId: 'block/face/rear', field: 'holes', typed: '100 20 10' }),
   ).toMatchObject([{ x: 100, y: 20 }])
   await createPart(store, { id: 'wheel', kind: 'flywheel', name: 'Wheel' })
   expect(
-    await valueOf({
+    await storedOf({
       portId: 'wheel/flywheel/main',
       field: 'angles',
       typed: '0 60 130',

@@ -350,7 +350,7 @@ test('the header says what is open and what to do next, and is a range before th
   const empty = await store.insert('build', { name: 'Blank', currency: 'EUR' })
   expect(await buildHeader(store, empty.id)).toMatchObject({
     pairing: null,
-    next: { words: 'Name the recipient', stage: 'brief' },
+    next: { words: 'Say which vehicle it goes into', stage: 'brief' },
   })
 })
 

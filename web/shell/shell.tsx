@@ -65,7 +65,7 @@ export function Shell() {
     )
   if (pathname.endsWith('/shop')) return <Outlet />
   return (
-    <div className="grid h-screen grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[auto_auto_minmax(0,1fr)] print:block print:h-auto">
+    <div className="grid h-[calc(100dvh-var(--told))] grid-cols-[148px_minmax(0,1fr)] grid-rows-[56px_minmax(0,1fr)] max-[900px]:grid-cols-[112px_minmax(0,1fr)] max-[560px]:grid-cols-1 max-[560px]:grid-rows-[auto_auto_minmax(0,1fr)] print:block print:h-auto">
       <header className="col-span-2 flex items-center max-[560px]:col-span-1 max-[560px]:flex-wrap max-[560px]:gap-y-1 max-[560px]:py-1.5 border-b border-ink bg-paper print:hidden">
         <Link
           to="/"

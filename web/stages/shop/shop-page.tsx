@@ -28,7 +28,7 @@ export function Component() {
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
   return (
-    <main className="flex min-h-screen flex-col text-[22px] leading-snug">
+    <main className="flex min-h-screen flex-col pb-[var(--told)] text-[22px] leading-snug">
       <Loaded of={parts} what="the lines">
         {(list) => (
           <Cards

@@ -8,6 +8,7 @@ export const FACT_KEYS = {
   'transmission.name': 'its name',
   'transmission.recipients': 'true when the recipient already has it',
   'coupling.separator': 'id of the separator in use',
+  'coupling.bellhousing': 'id of the separate bell in use',
   'coupling.flywheel': 'id of the flywheel in use',
   'coupling.flexplate': 'id of the flexplate in use',
   'coupling.cover': 'id of the clutch cover in use',

@@ -37,7 +37,7 @@ export type InsertionPlace = 'face' | 'flange' | 'pilot'
 /** Where a part can be inserted; null when it cannot. Starters are not searched. */
 export function insertionPlace(part: CompiledPart): InsertionPlace | null {
   const has = (kind: string): boolean => part.ports.some((port) => port.kind === kind)
-  if (has('plate') && has('face')) return 'face'
+  if ((has('plate') && has('face')) || part.kind === 'bellhousing') return 'face'
   if (has('spacer') || part.kind === 'flywheel' || part.kind === 'flexplate') return 'flange'
   return has('pilot-piece') ? 'pilot' : null
 }

@@ -3,6 +3,7 @@ import { type CompiledPart, portOf } from '../ports/index.ts'
 /** Kinds of the pieces between engine and transmission. */
 export const COUPLING_KINDS = [
   'separator',
+  'bellhousing',
   'flywheel',
   'flexplate',
   'cover',
@@ -14,20 +15,33 @@ export const COUPLING_KINDS = [
 ] as const
 export type CouplingKind = (typeof COUPLING_KINDS)[number]
 
-/** The pieces of a manual and of an automatic coupling. The separator is used where the engine came with one; the rest complete it. */
+/** The pieces of a manual and of an automatic coupling. The separator is used where the engine came with one, a separate bell where the gearbox did; the rest complete it. */
 export const COUPLING_SETS = {
-  manual: ['separator', 'flywheel', 'cover', 'disc', 'release-bearing', 'pilot', 'starter'],
-  automatic: ['separator', 'flexplate', 'converter', 'starter'],
+  manual: [
+    'separator',
+    'bellhousing',
+    'flywheel',
+    'cover',
+    'disc',
+    'release-bearing',
+    'pilot',
+    'starter',
+  ],
+  automatic: ['separator', 'bellhousing', 'flexplate', 'converter', 'starter'],
 } as const satisfies Record<'manual' | 'automatic', readonly CouplingKind[]>
 
 export const isCouplingKind = (kind: string): kind is CouplingKind =>
   (COUPLING_KINDS as readonly string[]).includes(kind)
 
+/** Pieces of which there may be none. */
+const OPTIONAL: ReadonlySet<string> = new Set(['separator', 'bellhousing'])
 /** From the engine by default; the rest comes from the transmission. */
 const FROM_ENGINE: ReadonlySet<string> = new Set(['separator', 'flywheel', 'flexplate', 'pilot'])
 
 export interface CouplingSet {
   readonly parts: readonly CompiledPart[]
+  /** The bell the gearbox came with, where it is a part of its own. */
+  readonly ownBell: CompiledPart | null
   /** Said beside the pairing: two starters, and the like. */
   readonly notes: readonly string[]
 }
@@ -59,12 +73,17 @@ export function couplingSet(
         `Two starters are known: ${transmissions.name} of the bell is used, not ${engines.name}.`,
       )
     const part =
-      picked ?? (FROM_ENGINE.has(kind) ? (engines ?? transmissions) : (transmissions ?? engines))
+      picked ??
+      (kind === 'bellhousing'
+        ? transmissions
+        : FROM_ENGINE.has(kind)
+          ? (engines ?? transmissions)
+          : (transmissions ?? engines))
     if (part) parts.push(part)
-    else if (kind !== 'separator')
+    else if (!OPTIONAL.has(kind))
       notes.push(`No ${kind.replace('-', ' ')} is named: its measurements count as not known.`)
   }
-  return { parts, notes }
+  return { parts, ownBell: firstOf(ofTransmission, 'bellhousing') ?? null, notes }
 }
 
 function firstOf(parts: readonly CompiledPart[], kind: string): CompiledPart | undefined {

@@ -308,6 +308,8 @@ function withParts(train: Train, placed: readonly Placed[]): Train {
 function looksAt(joint: Joint, part: CompiledPart): boolean {
   const { slots, stack, ratings } = inputsOf(joint)
   const index = indexOf(part)
+  // A bell moves every length of the gearbox.
+  if (part.kind === 'bellhousing') return true
   if (stack && (index.hasPlate || index.hasSpacer)) return true
   if (ratings && index.ratings.length > 0) return true
   const own: readonly string[] = [

@@ -8,6 +8,7 @@ import {
   type PortKindName,
   portsOf,
 } from '../ports/index.ts'
+import { CASE_SLOT } from './with-bell.ts'
 
 /** What assembling asks of a part, found once: parts never change once compiled. */
 export interface PartIndex {
@@ -15,6 +16,8 @@ export interface PartIndex {
   readonly hasFace: boolean
   readonly hasSpacer: boolean
   readonly frontFace: Compiled<'face'>
+  /** Behind a separate bell. */
+  readonly caseFace: Compiled<'face'>
   readonly rearFace: Compiled<'face'>
   readonly plate: Compiled<'plate'>
   readonly spacer: Compiled<'spacer'>
@@ -43,6 +46,7 @@ function build(part: CompiledPart): PartIndex {
     kind: K,
     looks?: 'forward' | 'rearward',
   ): Compiled<K> | undefined => portsOf(part, kind, looks)[0]
+  const forward = portsOf(part, 'face', 'forward')
   const placed = new Map<Slot, AnyPort>()
   for (const port of part.ports) {
     if (port.kind === 'ratings' || port.kind === 'pilot-bore' || port.kind === 'crank-flange')
@@ -54,7 +58,14 @@ function build(part: CompiledPart): PartIndex {
     hasPlate: first('plate') !== undefined,
     hasFace: first('face') !== undefined,
     hasSpacer: first('spacer') !== undefined,
-    frontFace: faceOrUnsaid(part.ports, first('face', 'forward')),
+    frontFace: faceOrUnsaid(
+      part.ports,
+      forward.find(({ slot }) => slot !== CASE_SLOT),
+    ),
+    caseFace: faceOrUnsaid(
+      part.ports,
+      forward.find(({ slot }) => slot === CASE_SLOT),
+    ),
     rearFace: faceOrUnsaid(part.ports, first('face', 'rearward')),
     plate: first('plate') ?? PORT_KINDS.plate.missing,
     spacer: first('spacer') ?? PORT_KINDS.spacer.missing,

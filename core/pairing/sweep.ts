@@ -109,14 +109,10 @@ export function sweep(
 export const trainOfEnds = (
   { engine, coupling }: EngineEnd,
   { transmission, coupling: behind, transfer, recipient }: GearboxEnd,
-): Train => ({
-  engine,
-  transmission,
-  recipient,
-  transfer,
-  coupling: couplingSet(transmission, coupling, behind).parts,
-  inserted: [],
-})
+): Train => {
+  const { parts, ownBell } = couplingSet(transmission, coupling, behind)
+  return { engine, transmission, recipient, transfer, ownBell, coupling: parts, inserted: [] }
+}
 
 /** Ends of one class are put together alike: the same ports at the same places, as many entries in every list. */
 function classesOf<T>(ends: readonly T[], key: (end: T) => string): number[][] {

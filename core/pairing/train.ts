@@ -6,6 +6,7 @@ import { emptySide, type Side, slotsOf } from '../joints/side.ts'
 import type { Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { indexOf, type PartIndex } from './part-index.ts'
+import { withBell } from './with-bell.ts'
 
 /** The parts of a pairing in order of power flow: what is checked. */
 export interface Train {
@@ -14,6 +15,8 @@ export interface Train {
   readonly recipient: CompiledPart | null
   /** Behind the gearbox, where there is four-wheel drive. */
   readonly transfer?: CompiledPart | null
+  /** The bell the gearbox's lengths were taken with, where it is a part of its own. */
+  readonly ownBell?: CompiledPart | null
   /** Separator, wheel, clutch or converter, starter, pilot. */
   readonly coupling: readonly CompiledPart[]
   /** Adapter plates, spacers and replacements put in to close a gap; a wheel or pilot replaces its kind. */
@@ -47,6 +50,7 @@ export const REPLACED: ReadonlySet<string> = new Set([
   'converter',
   'separator',
   'sump',
+  'bellhousing',
 ])
 export const WHEELS: ReadonlySet<string> = new Set(['flywheel', 'flexplate'])
 
@@ -66,14 +70,20 @@ function effectiveCoupling({ coupling, inserted }: Train): readonly CompiledPart
 }
 
 /** Puts a train together: which faces, flanges and shafts meet, and the plates and spacers between. */
-export function assemble(train: Train): Assembly {
-  const coupling = effectiveCoupling(train)
+export function assemble(told: Train): Assembly {
+  const coupling = effectiveCoupling(told)
+  const bell = coupling.find(({ kind }) => kind === 'bellhousing') ?? null
+  const train = bell
+    ? { ...told, transmission: withBell(told.transmission, told.ownBell ?? null, bell) }
+    : told
   const plates: CompiledPart[] = []
   const spacers: CompiledPart[] = []
   let wheel: CompiledPart | undefined
   const a = copyOf(sideOfEngine(train.engine))
   const b = copyOf(sideOfGearbox(train.transmission, train.transfer ?? null, train.recipient))
   for (const part of coupling) {
+    // What a bell brings stands on the gearbox by now.
+    if (part === bell) continue
     const index = indexOf(part)
     if (index.hasPlate) plates.push(part)
     else placeOver(part.kind === 'sump' ? a : b, index)
@@ -97,11 +107,22 @@ export function assemble(train: Train): Assembly {
     stack: plates.length + spacers.length === 0 ? NOTHING : [...plates, ...spacers],
     meetings: {
       whole,
-      faces: plates.length === 0 ? whole : faceMeetings(train, plates),
+      faces: [
+        ...(plates.length === 0 ? whole : faceMeetings(train, plates)),
+        ...(bell && bell.id !== told.ownBell?.id ? [bellMeeting(bell, train.transmission)] : []),
+      ],
       flanges: spacers.length === 0 ? whole : flangeMeetings(train.engine, spacers, wheel),
       case: train.transfer ? caseMeeting(a, b, box, indexOf(train.transfer)) : NO_MEETING,
     },
   }
+}
+
+/** Bell rear to case front, where another bell than its own is bolted to a gearbox. */
+function bellMeeting(bell: CompiledPart, transmission: CompiledPart): Meeting {
+  const [a, b] = [emptySide(), emptySide()]
+  a.face = indexOf(bell).rearFace
+  b.face = indexOf(transmission).caseFace
+  return { at: `${bell.name} to ${transmission.name}`, a, b }
 }
 
 const NO_MEETING: readonly Meeting[] = []

@@ -15,6 +15,7 @@ const ELSEWHERE: Readonly<Record<string, string>> = {
   output: 'the thread of its flange goes into the bolts of the joint',
   pinion: 'the flange decides which shaft halves fit',
   'shaft-half': 'searched for shafts off the shelf',
+  bell: 'another bell moves every length of the gearbox by the difference',
   bay: 'room for the train',
   tunnel: 'room for the train',
   outline: 'drawn on the strip, and room for the train',
@@ -24,6 +25,7 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   'flange-bolts': ['boltClass', 'torqueNm', 'angleDeg'],
   ratings: ['basis'],
   axle: ['ladenKg'],
+  bell: ['lengthMm'],
   output: ['thread'],
   pinion: ['flange'],
 }

@@ -1,6 +1,7 @@
 import { own } from '../own.ts'
 import { axle } from './axle.ts'
 import { bay } from './bay.ts'
+import { bell } from './bell.ts'
 import { caseShaft } from './case-shaft.ts'
 import { chassisPads } from './chassis-pads.ts'
 import { clutchPedal } from './clutch-pedal.ts'
@@ -71,6 +72,7 @@ import { underEngine } from './under-engine.ts'
 export const PORT_KINDS = {
   'engine-output': engineOutput,
   face,
+  bell,
   plate,
   'crank-flange': crankFlange,
   spacer,

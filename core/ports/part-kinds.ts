@@ -23,6 +23,7 @@ export const PART_KINDS = {
     group: 'Transmission',
     ports: [
       'face/front/forward',
+      'face/case/forward',
       'face/rear/rearward',
       'input-shaft/main',
       'ratios/main',
@@ -157,7 +158,17 @@ export const PART_KINDS = {
     ports: ['converter/main'],
   },
   starter: { words: 'Starter', group: 'Clutch and converter', ports: ['starter/main'] },
-  bellhousing: { words: 'Bellhousing', group: 'Face, crank, depth', ports: [] },
+  bellhousing: {
+    words: 'Bellhousing',
+    group: 'Face, crank, depth',
+    ports: [
+      'bell/main',
+      'face/front/forward',
+      'face/rear/rearward',
+      'starter-seat/bell/forward',
+      'sensor-seat/main',
+    ],
+  },
   'clutch-hydraulics': {
     words: 'Clutch master or slave',
     group: 'Clutch and converter',

@@ -136,6 +136,7 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     angleDeg: LEAN,
   },
   'chassis-pads': { crankAboveMm: ASIDE, spreadMm: ROOM, angleDeg: LEAN },
+  bell: { lengthMm: above(800) },
   'mount-pad': { alongMm: ALONG, belowMm: ASIDE, spacingMm: above(1500) },
   crossmember: { alongMm: ALONG, belowMm: ASIDE, spacingMm: above(1500), slotMm: from0(500) },
   sump: {

@@ -50,12 +50,15 @@ export function checkOnePairing(body: z.infer<typeof checkPairingRequest>): {
 } {
   const transmission = compile(body.transmission)
   const coupling = (body.coupling ?? []).map(compile)
+  // A bell that is sent with the pairing is the one its lengths were taken with; others are among the parts.
+  const ownBell = coupling.find(({ kind }) => kind === 'bellhousing') ?? null
   const { parts, notes } = couplingSet(transmission, [], [], coupling)
   // Pieces sent beyond the usual kinds still count: they were named.
   const others = coupling.filter((part) => !parts.includes(part))
   const train = {
     engine: compile(body.engine),
     transmission,
+    ownBell,
     recipient: body.recipient ? compile(body.recipient) : null,
     coupling: [...parts, ...others],
     transfer: body.transfer ? compile(body.transfer) : null,

@@ -44,7 +44,7 @@ function trainOf(
         .filter((choice) => choice.pairingId === row.id)
         .flatMap((choice) => catalogue.parts.get(String(choice.partId)) ?? [])
     : []
-  const { parts, notes } = couplingSet(
+  const { parts, ownBell, notes } = couplingSet(
     transmission,
     couplingOf(catalogue, engine.id),
     couplingOf(catalogue, transmission.id),
@@ -57,6 +57,7 @@ function trainOf(
       transmission,
       recipient,
       transfer: transferOf(catalogue, chosen, transmission.id, recipient?.id),
+      ownBell,
       coupling: parts,
       inserted: [],
     },

@@ -6,6 +6,7 @@ import type { Rule } from '../rule.ts'
 
 const ALL = [
   'separator',
+  'bellhousing',
   'flywheel',
   'flexplate',
   'cover',
@@ -25,7 +26,9 @@ export const coupling: Rule = {
     const type = facts.text('gearbox.type')
     if (type !== 'manual' && type !== 'automatic') return []
     const kinds: readonly string[] = COUPLING_SETS[type].filter(
-      (kind) => kind !== 'separator' || facts.text('coupling.separator') !== undefined,
+      (kind) =>
+        (kind !== 'separator' && kind !== 'bellhousing') ||
+        facts.text(`coupling.${kind}`) !== undefined,
     )
     const needs: NewNeed[] = kinds.map((kind) => {
       const part = facts.text(`coupling.${kind}` as FactKey)

@@ -77,6 +77,8 @@ export const claimInput = z.strictObject({
   decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
   /** How a face that looks forward was seen, where places on it are typed: what was seen looking at it is mirrored. */
   view: z.enum(FACE_VIEWS).optional(),
+  /** What is typed is unusual, and it is so: asked once. */
+  isSo: z.boolean().optional(),
   plusMinus: z.number().nonnegative().nullish(),
   method: z.string().max(60).nullish(),
   grade: z.enum(GRADES).default('measured'),

@@ -2,7 +2,7 @@ import { isSpline, parseSpline } from '../mechanics/spline.ts'
 import { parseThread } from '../mechanics/thread.ts'
 import { parseQuantity, QuantityError, type Reading } from '../quantity/units.ts'
 import { type Dowel, type FieldWords, type Hole, PROCESSES, type Zone } from './field.ts'
-import { isPossible, rangeWords } from './ranges.ts'
+import { isPossible, rangeWords, unusualWords } from './ranges.ts'
 
 /**
  * Reads what a person typed into a field's stored value. Lists are one item a line (or `;`):
@@ -89,6 +89,20 @@ function parseZone(line: string, number: number, reading: Reading): Zone {
   }
 }
 
+/** Why what was typed is unusual, though it can be; null where it is not, or cannot be read yet. */
+export function unusualTyped(
+  words: FieldWords<any>,
+  typed: string,
+  reading: Reading = {},
+): string | null {
+  if (!words.range?.usual) return null
+  try {
+    return unusualWords(words.range, parseTyped(words, typed, reading))
+  } catch {
+    return null
+  }
+}
+
 /**
  * Reads what was typed into one field, or said whole for two: `26 spline 1-1/8` names count and Ø at once.
  *
@@ -115,7 +129,7 @@ const isFigure = (word: string): boolean => /^[-+−]?[\d.,/]+$/.test(word)
 /** Its edges across as they are typed: both or none, a side without end by a figure no part reaches. */
 const edgesOf = ({ leftMm, rightMm }: Zone): number[] =>
   leftMm === undefined && rightMm === undefined ? [] : [leftMm ?? -ENDLESS, rightMm ?? ENDLESS]
-const ENDLESS = 9999
+const ENDLESS = 4000
 
 const lines = (text: string): string[] =>
   text

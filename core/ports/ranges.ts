@@ -4,6 +4,8 @@ export interface Range {
   readonly most: number
   readonly isAbove?: true
   readonly isWhole?: true
+  /** What is seldom so though it can be: asked about where a person types it. */
+  readonly usual?: { readonly least: number; readonly why: string }
 }
 
 /** More than nothing: diameters, thicknesses, ratings, ratios. */
@@ -23,6 +25,8 @@ const DISC = above(700)
 const DEPTH = either(600)
 const ALONG = either(4000)
 const ASIDE = either(1500)
+/** A place that stands behind what it is told from in nearly every vehicle. */
+const behind = (why: string): Range => ({ ...ALONG, usual: { least: 0, why } })
 const ROOM = above(3000)
 const ANGLE = either(360)
 const LEAN = either(90)
@@ -137,7 +141,11 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
   },
   'chassis-pads': { crankAboveMm: ASIDE, spreadMm: ROOM, angleDeg: LEAN },
   bell: { lengthMm: above(800) },
-  'mount-pad': { alongMm: ALONG, belowMm: ASIDE, spacingMm: above(1500) },
+  'mount-pad': {
+    alongMm: behind('The pad would stand ahead of the bell face.'),
+    belowMm: ASIDE,
+    spacingMm: above(1500),
+  },
   crossmember: { alongMm: ALONG, belowMm: ASIDE, spacingMm: above(1500), slotMm: from0(500) },
   sump: {
     zones: ALONG,
@@ -174,12 +182,17 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
   'starter-seat': { axisMm: above(700) },
   'crank-sensor': { teeth: count(1000) },
   trigger: { teeth: countOrNone(1000) },
-  'case-shaft': { splines: SPLINES, majorMm: SMALL, faceMm: ALONG, endMm: ALONG },
+  'case-shaft': {
+    splines: SPLINES,
+    majorMm: SMALL,
+    faceMm: behind('The rear face would stand ahead of the bell face.'),
+    endMm: behind('The shaft would end ahead of the bell face.'),
+  },
   output: {
     splines: countOrNone(80),
     majorMm: from0(300),
     circleMm: from0(500),
-    alongMm: ALONG,
+    alongMm: behind('The output would stand ahead of its own front face.'),
     belowMm: ASIDE,
     rightMm: ASIDE,
   },
@@ -194,7 +207,14 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     yokeDeg: above(90),
   },
   pinion: {
-    alongMm: { least: -6000, most: 6000 },
+    alongMm: {
+      least: -6000,
+      most: 6000,
+      usual: {
+        least: 0,
+        why: 'The axle would stand ahead of the engine mounts, and of the output.',
+      },
+    },
     belowMm: ASIDE,
     rightMm: ASIDE,
     noseUpDeg: LEAN,
@@ -207,7 +227,7 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
   'load-source': { pullMm: above(300) },
   'take-off-opening': { moduleMm: above(20) },
   'take-off': { moduleMm: above(20), reachMm: above(1500), roomMm: from0(1500) },
-  lever: { alongMm: ALONG },
+  lever: { alongMm: behind('The lever would stand ahead of the bell face.') },
   'lever-opening': { fromMm: ALONG, toMm: ALONG },
   'speed-drive': { perTurn: above(200) },
   'speed-reader': { perKm: above(50_000) },
@@ -251,13 +271,17 @@ export function isPossible({ least, most, isAbove, isWhole }: Range, value: unkn
       typeof one === 'number'
         ? one >= least && one <= most
         : one.fromMm < one.toMm &&
-          [one.fromMm, one.toMm, one.depthMm].every(
+          [one.fromMm, one.toMm, one.depthMm, one.leftMm ?? 0, one.rightMm ?? 0].every(
             (edge: number) => edge >= least && edge <= most,
           ),
     )
   const v = value as number
   return (isAbove ? v > least : v >= least) && v <= most && (!isWhole || Number.isInteger(v))
 }
+
+/** Why a figure is unusual, in words; null where it is not. */
+export const unusualWords = ({ usual }: Range, value: unknown): string | null =>
+  usual && typeof value === 'number' && value < usual.least ? usual.why : null
 
 /** The range in words, in the unit of the field. */
 export function rangeWords({ least, most, isAbove, isWhole }: Range, unit: string): string {

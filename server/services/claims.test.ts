@@ -121,6 +121,17 @@ test('figures that contradict from before keep nobody from recording others', as
   expect(await said({ typed: '18.2', method: 'caliper' })).toMatchObject({ notUsed: null })
 })
 
+test('what is only unusual is asked once where it is typed; a program is not asked', async () => {
+  await createPart(store, { id: 'van', kind: 'vehicle', name: 'Van' })
+  const axle = { portId: 'van/pinion/main', field: 'alongMm' }
+  await expect(said({ ...axle, typed: '-1200' })).rejects.toThrow('The axle would stand ahead')
+  expect(await store.list('claim')).toHaveLength(0)
+  expect(await said({ ...axle, typed: '-1200', isSo: true })).toMatchObject({ value: -1200 })
+  expect(await said({ ...axle, value: -1300 })).toMatchObject({ value: -1300 })
+  // What no part can have is refused, whoever says that it is so.
+  await expect(said({ ...axle, typed: '-9000', isSo: true })).rejects.toThrow('from -6000')
+})
+
 test('places typed of a face that looks forward state how it was seen, and are mirrored for whoever looked at it', async () => {
   await createPart(store, { id: 'box', kind: 'transmission', name: 'Box' })
   await createPart(store, { id: 'block', kind: 'engine', name: 'Block' })

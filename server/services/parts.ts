@@ -27,6 +27,7 @@ import {
 import { parseFields, printTyped } from '../../core/ports/parse.ts'
 import { typedPorts } from '../../core/ports/part-kinds.ts'
 import type { Looks } from '../../core/ports/port.ts'
+import { unusualWords } from '../../core/ports/ranges.ts'
 import { whyBefore } from '../../core/quantity/claim.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
@@ -399,6 +400,11 @@ async function readValues(
       const fault = faultIn(fields[name]!, value)
       if (fault !== null) throw new QuantityError(fault)
       values[name] = fields[name]!.schema.parse(value)
+      const unusual = fields[name]!.range && unusualWords(fields[name]!.range, value)
+      if (unusual && input.typed !== undefined && !input.isSo)
+        throw new UnprocessableError(`${unusual} Look again; if it is so, say so.`, [
+          { path: 'isSo', message: unusual },
+        ])
       if (input.typed === undefined || looks !== 'forward' || !isPlaced(fields[name]!)) continue
       if (!input.view)
         throw new UnprocessableError(

@@ -113,6 +113,8 @@ export async function answerRecipient(
         field: dimension.field,
         typed: answer.value,
         decimal: 'point',
+        // A card may come in days after it was filled: nobody is there to be asked.
+        isSo: true,
         grade: 'measured',
         thisVeryPart: false,
         by: answer.by,

@@ -1,7 +1,7 @@
 import { useEffect, useRef } from 'react'
 import { isSpline, parseSpline } from '../../core/mechanics/spline.ts'
 import type { AnyFieldWords } from '../../core/ports/field.ts'
-import { parseTyped } from '../../core/ports/parse.ts'
+import { parseTyped, unusualTyped } from '../../core/ports/parse.ts'
 import {
   printQuantity,
   QuantityError,
@@ -109,6 +109,8 @@ function hear(
         says: words.type === 'thread' && value !== typed.trim() ? `reads ${String(value)}` : '',
       }
     const printed = printQuantity(value, words.unit, reading.units)
+    const unusual = unusualTyped(words, typed, reading)
+    if (unusual) return { says: `${unusual} Look again.` }
     return {
       says:
         printed.replace(/\s/g, '') === typed.replace(/\s/g, '') ||

@@ -1,11 +1,14 @@
 import { type FaceView, isPlaced } from '../../../core/patterns/as-stored.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { PORT_KINDS } from '../../../core/ports/index.ts'
+import { unusualTyped } from '../../../core/ports/parse.ts'
+import { useReading } from '../../api/hooks.ts'
 import { FaceViewChoice } from '../../components/face-view.tsx'
+import { Check } from '../../components/fields/check.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { TypedInput } from '../../components/typed-input.tsx'
-import { type Typed, viewKey } from './read-part-fields.ts'
+import { soKey, type Typed, viewKey } from './read-part-fields.ts'
 
 const LOOKS: Record<string, string> = { forward: ', looks forward', rearward: ', looks rearward' }
 
@@ -71,6 +74,7 @@ function PortField({
   faults: Typed
   set: (name: string, value: string) => void
 }) {
+  const reading = useReading()
   const options = words.choices ?? (words.type === 'flag' ? ['yes', 'no'] : null)
   const label = `${words.label}${words.unit ? `, ${words.unit}` : ''}`
   return (
@@ -85,13 +89,23 @@ function PortField({
             onChange={(value) => set(name, value)}
           />
         ) : (
-          <TypedInput
-            id={shared.id}
-            words={words}
-            value={typed[name] ?? ''}
-            invalid={faults[name] !== undefined}
-            onChange={(value) => set(name, value)}
-          />
+          <>
+            <TypedInput
+              id={shared.id}
+              words={words}
+              value={typed[name] ?? ''}
+              invalid={faults[name] !== undefined}
+              onChange={(value) => set(name, value)}
+            />
+            {unusualTyped(words, typed[name] ?? '', reading) && (
+              <Check
+                isChecked={typed[soKey(name)] === 'yes'}
+                onChange={(isSo) => set(soKey(name), isSo ? 'yes' : '')}
+              >
+                It is so, though it is unusual
+              </Check>
+            )}
+          </>
         )
       }
     </Field>

@@ -1,11 +1,14 @@
 import { asStored, type FaceView, isPlaced } from '../../../core/patterns/as-stored.ts'
 import { fieldsOf, type PortKindName } from '../../../core/ports/index.ts'
-import { parseFields } from '../../../core/ports/parse.ts'
+import { parseFields, unusualTyped } from '../../../core/ports/parse.ts'
 import { type Grade, isGrade } from '../../../core/quantity/grade.ts'
 import type { Reading } from '../../../core/quantity/units.ts'
 
 /** What is typed, by field. */
 export type Typed = Record<string, string>
+
+/** Where it is ticked that an unusual value is so. */
+export const soKey = (key: string): string => `${key} is so`
 
 /** Where it is typed how a face was seen. */
 export const viewKey = (port: string, slot: string): string => `${port}/${slot}.view`
@@ -29,6 +32,8 @@ export function readFields(
       const view = typed[viewKey(port, slot)]
       const isMirrorable = looks === 'forward' && isPlaced(all[name]!)
       if (isMirrorable && !view) faults[viewKey(port, slot)] = 'Choose how the face was seen.'
+      const unusual = unusualTyped(all[name]!, text, reading)
+      if (unusual && typed[soKey(key)] !== 'yes') faults[key] = `${unusual} Look again.`
       for (const [field, value] of Object.entries(parseFields(all, name, text, reading)))
         fields[field] ??= {
           value: isMirrorable && view ? asStored(value, view as FaceView) : value,

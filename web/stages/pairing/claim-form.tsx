@@ -4,7 +4,7 @@ import type { MissingField } from '../../../core/joints/verdict.ts'
 import { type FaceView, isPlaced } from '../../../core/patterns/as-stored.ts'
 import type { FieldWords } from '../../../core/ports/field.ts'
 import { fieldsOf, isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
-import { parseFields } from '../../../core/ports/parse.ts'
+import { parseFields, unusualTyped } from '../../../core/ports/parse.ts'
 import { GRADES, type Grade } from '../../../core/quantity/grade.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { parsePlusMinus } from '../../../core/quantity/units.ts'
@@ -12,6 +12,7 @@ import { call } from '../../api/client.ts'
 import { act, useReading } from '../../api/hooks.ts'
 import { usePerson } from '../../api/person.ts'
 import { FaceViewChoice } from '../../components/face-view.tsx'
+import { Check } from '../../components/fields/check.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { Radios } from '../../components/fields/radios.tsx'
 import { optionsOf, Select, YES_NO } from '../../components/fields/select.tsx'
@@ -56,6 +57,7 @@ export function ClaimForm({
   const [source, setSource] = useState('')
   const [fault, setFault] = useState('')
   const [view, setView] = useState<FaceView | ''>('')
+  const [isSo, setSo] = useState(false)
   if (!words) return null
   const choices = words.choices ? optionsOf(words.choices) : words.type === 'flag' ? YES_NO : null
   const offered = method in METHODS ? METHODS[method as keyof typeof METHODS].plusMinus : null
@@ -77,6 +79,7 @@ export function ClaimForm({
             typed,
             decimal: reading.decimal,
             ...(view ? { view } : {}),
+            isSo,
             plusMinus: stated,
             grade,
             ...(method && grade === 'measured' ? { method } : {}),
@@ -118,6 +121,11 @@ export function ClaimForm({
           )
         }
       </Field>
+      {unusualTyped(words, typed, reading) && (
+        <Check isChecked={isSo} onChange={setSo}>
+          It is so, though it is unusual
+        </Check>
+      )}
       {looksForward(field) && isPlaced(words) && (
         <FaceViewChoice view={view} onChange={setView} words={words} typed={typed} />
       )}

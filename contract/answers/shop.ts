@@ -76,6 +76,8 @@ const entry = z
     after: columns.nullable(),
     name: z.string().nullable(),
     currency: z.string().nullable(),
+    /** Of rows it holds by id. */
+    names: z.record(z.string(), z.string()),
   })
   .meta({ id: 'HistoryEntry' })
 export const history = z.strictObject({ items: list(entry), next: known })

@@ -1,3 +1,4 @@
+import { groupBy } from '../../core/group.ts'
 import { withoutRetired } from '../database/row.ts'
 import { type Row, type Store, unpack } from '../database/store.ts'
 import { shapeOf, type TableName } from '../database/tables.ts'
@@ -15,6 +16,13 @@ export interface HistoryEntry {
   readonly act: 'insert' | 'update' | 'remove' | 'restore'
   readonly before: Record<string, unknown> | null
   readonly after: Record<string, unknown> | null
+}
+
+/** With what it is about in words, the currency of its amounts, and the names of rows it holds by id. */
+type Told = HistoryEntry & {
+  name: string | null
+  currency: string | null
+  names: Readonly<Record<string, string>>
 }
 
 type EntryRow = Omit<HistoryEntry, 'before' | 'after'> & { before: unknown; after: unknown }
@@ -38,7 +46,7 @@ export async function listHistory(
   store: Store,
   { entity, id, who, before, limit = 50 }: HistoryQuery,
 ): Promise<{
-  items: (HistoryEntry & { name: string | null; currency: string | null })[]
+  items: Told[]
   next: number | null
 }> {
   const query = store
@@ -81,10 +89,7 @@ async function familyOf(
 }
 
 /** What each entry is about, in words, and the currency its amounts are in. */
-async function about(
-  store: Store,
-  entries: readonly HistoryEntry[],
-): Promise<(HistoryEntry & { name: string | null; currency: string | null })[]> {
+async function about(store: Store, entries: readonly HistoryEntry[]): Promise<Told[]> {
   const rows = new Map<string, Row>()
   for (const table of new Set(entries.map((entry) => entry.entity)))
     for (const row of await store.listIn(table, 'id', [
@@ -106,12 +111,42 @@ async function about(
       ])
     ).map((row) => [row.id, row]),
   )
+  const named = await namesOf(store, entries)
   return told.map(({ entry, row }) => ({
     ...entry,
+    names: Object.fromEntries(
+      idsIn(entry).flatMap(({ id, table }) => {
+        const name = named.get(`${table}:${id}`)
+        return name === undefined ? [] : [[id, name]]
+      }),
+    ),
     name: WORDS[entry.entity]?.(row) ?? (row.name as string | undefined) ?? null,
     currency:
       ((row.currency ?? builds.get(String(row.buildId))?.currency) as string | undefined) ?? null,
   }))
+}
+
+/** Ids of other rows that an entry holds. */
+const idsIn = ({ entity, before, after }: HistoryEntry): { id: string; table: TableName }[] =>
+  Object.entries(shapeOf(entity).refs ?? {}).flatMap(([column, table]) =>
+    [before?.[column], after?.[column]].flatMap((id) =>
+      typeof id === 'string' ? [{ id, table }] : [],
+    ),
+  )
+
+/** Names of the rows that entries name by id, by table and id. */
+async function namesOf(
+  store: Store,
+  entries: readonly HistoryEntry[],
+): Promise<ReadonlyMap<string, string>> {
+  const wanted = groupBy(entries.flatMap(idsIn), ({ table }) => table)
+  const names = new Map<string, string>()
+  for (const [table, held] of wanted)
+    for (const row of await store.listIn(table, 'id', [...new Set(held.map(({ id }) => id))])) {
+      const name = WORDS[table]?.(row) ?? (row as { name?: unknown }).name
+      if (typeof name === 'string') names.set(`${table}:${row.id}`, name)
+    }
+  return names
 }
 
 /** Rows without a name of their own, told by what they say. */

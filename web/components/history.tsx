@@ -1,10 +1,9 @@
 import { useState } from 'react'
 import type { HistoryEntry } from '../../contract/answers/shop.ts'
 import type { StoredTable } from '../../contract/stored.ts'
-import { printMoney } from '../../core/money/money.ts'
 import { useAnswer } from '../api/answer.ts'
 import { call } from '../api/client.ts'
-import { fieldWords } from '../api/field-words.ts'
+import { fieldWords, toldFields, valueWords } from '../api/field-words.ts'
 import { act } from '../api/hooks.ts'
 import { Dialog } from './dialog.tsx'
 import { Button, Loaded } from './ui.tsx'
@@ -62,11 +61,12 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
                   {entry.name ? <i className="not-italic font-semibold"> {entry.name}</i> : null}
                   {entry.act === 'update' && (
                     <ul>
-                      {Object.keys(entry.after ?? {}).map((field) => (
+                      {toldFields(entry.after).map((field) => (
                         <li key={field} className="break-words text-steel">
-                          {fieldWords(field)}: <s>{show(field, entry.before?.[field], entry)}</s> to{' '}
+                          {fieldWords(field)}:{' '}
+                          <s>{valueWords(field, entry.before?.[field], entry)}</s> to{' '}
                           <span className="text-ink">
-                            {show(field, entry.after?.[field], entry)}
+                            {valueWords(field, entry.after?.[field], entry)}
                           </span>
                         </li>
                       ))}
@@ -75,7 +75,7 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
                   {entry.entity === 'claim' && entry.act === 'insert' && (
                     <div className="break-words text-steel">
                       {fieldWords(String(entry.after?.field))}:{' '}
-                      {show('typed', entry.after?.typed ?? entry.after?.value, entry)},{' '}
+                      {valueWords('typed', entry.after?.typed ?? entry.after?.value, entry)},{' '}
                       {String(entry.after?.grade)}
                     </div>
                   )}
@@ -122,18 +122,3 @@ function HistoryList({ entity, id }: { entity?: StoredTable; id?: string }) {
 
 const timeOf = (at: string): string =>
   new Date(at).toLocaleString('sv-SE', { dateStyle: 'short', timeStyle: 'short' })
-
-const SHOWN_LENGTH = 80
-function show(field: string, value: unknown, entry: HistoryEntry): string {
-  if (value === null || value === undefined || value === '') return 'nothing'
-  if (field.endsWith('Minor') && typeof value === 'number' && entry.currency)
-    return printMoney(value, entry.currency)
-  if (typeof value === 'boolean') return value ? 'yes' : 'no'
-  const text =
-    typeof value === 'string'
-      ? value
-      : Array.isArray(value) && value.every((one) => typeof one === 'string')
-        ? value.join(', ') || 'nothing'
-        : JSON.stringify(value)
-  return text.length > SHOWN_LENGTH ? `${text.slice(0, SHOWN_LENGTH)}…` : text
-}

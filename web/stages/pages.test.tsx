@@ -464,10 +464,11 @@ test('the history tells who, what, from and to, money as money, and puts one ent
           who: 'Bram',
           entity: 'build',
           act: 'update',
-          before: { likeForLikeMinor: 295000, mustWork: ['heater'] },
-          after: { likeForLikeMinor: 320000, mustWork: [] },
+          before: { likeForLikeMinor: 295000, mustWork: ['heater'], recipientId: 'packet' },
+          after: { likeForLikeMinor: 320000, mustWork: [], recipientId: 'hawser' },
           name: 'Lantern',
           currency: 'EUR',
+          names: { packet: 'Packet van', hawser: 'Hawser truck' },
         },
         {
           id: 8,
@@ -479,6 +480,7 @@ test('the history tells who, what, from and to, money as money, and puts one ent
           after: { field: 'boreMm', typed: '25', grade: 'measured' },
           name: 'wick pilot bore',
           currency: null,
+          names: {},
         },
       ],
       next: 8,
@@ -491,6 +493,8 @@ test('the history tells who, what, from and to, money as money, and puts one ent
   expect(dialog.textContent).toMatch(/€.2.950\.00.*€.3.200\.00/)
   expect(dialog.textContent).toContain('heater')
   expect(dialog.textContent).toContain('25, measured')
+  // Another row is told by its name.
+  expect(dialog.textContent).toContain('Packet van to Hawser truck')
   fireEvent.click(within(dialog).getByRole('button', { name: /^Put back build/ }))
   await waitFor(() => expect(sent[0]).toMatchObject({ method: 'POST', path: '/history/9/restore' }))
   expect(within(dialog).getByRole('button', { name: 'Earlier' })).toBeTruthy()

@@ -89,6 +89,7 @@ export const limitsSchema = z.strictObject({
 /** Which way a face looks by its slot, where it is not said. */
 const FACE_SLOTS: Readonly<Record<string, 'forward' | 'rearward'>> = {
   front: 'forward',
+  case: 'forward',
   rear: 'rearward',
 }
 

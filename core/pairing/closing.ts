@@ -157,7 +157,7 @@ function byPlace(
 
 /** Parts of a train that bring something a joint looks at. */
 function neighbours(
-  { engine, transmission, recipient, transfer, coupling }: Train,
+  { engine, transmission, recipient, transfer, ownBell, coupling }: Train,
   joint: Joint,
 ): CompiledPart[] {
   const { slots, stack, ratings } = inputsOf(joint)
@@ -167,9 +167,14 @@ function neighbours(
       : slots.includes(SLOTS[kind]) ||
         (stack && (kind === 'plate' || kind === 'spacer')) ||
         BORE.has(kind)
-  return [engine, transmission, recipient, transfer, ...coupling].filter(
-    (part): part is CompiledPart => part?.ports.some(isSeen) ?? false,
-  )
+  // Behind another bell than its own a gearbox is another.
+  const bell = coupling.find(({ kind }) => kind === 'bellhousing')
+  return [
+    ...[engine, transmission, recipient, transfer, ...coupling].filter(
+      (part): part is CompiledPart => part?.ports.some(isSeen) ?? false,
+    ),
+    ...(bell ? [bell, ...(ownBell ? [ownBell] : [])] : []),
+  ]
 }
 /** Plates and spacers part a meeting in two, and a spacer or a wheel brings the bore: they count for every joint. */
 const BORE: ReadonlySet<string> = new Set([

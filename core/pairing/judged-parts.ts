@@ -8,13 +8,12 @@ import { instancesOf } from '../joints/judging/instances.ts'
 import { blankResult, planOf } from '../joints/judging/plan.ts'
 import { fieldsOf, type Scene } from '../joints/judging/scene.ts'
 import { appliesTo } from '../joints/judging/tally.ts'
-import type { Outcome } from '../joints/verdict.ts'
+import type { LimitRecord, Outcome } from '../joints/verdict.ts'
 import type { Field } from '../ports/field.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { lowerFirst } from '../quantity/plain-text.ts'
 import { effective } from './order.ts'
 import { serial } from './outcomes.ts'
-import type { JointResult } from './pairing.ts'
 import { indexOf } from './part-index.ts'
 import {
   type Assembly,
@@ -26,6 +25,7 @@ import {
   type Train,
   WHEELS,
 } from './train.ts'
+import { isFromBell } from './with-bell.ts'
 
 /** A part put where another of its kind stands; a plate or spacer needs to be told for which. */
 export interface Placed {
@@ -61,6 +61,11 @@ interface Came {
   readonly outcome: Outcome | null
 }
 
+/** What is asked of a joint: which of its limits a piece would cure. */
+interface Bridged {
+  readonly limits: readonly Pick<LimitRecord, 'code' | 'pieces'>[]
+}
+
 /** Kinds judged where they would be used, beside those of the coupling. */
 const DRIVEN = new Set(['propshaft', 'take-off'])
 const INSERTED = new Set(['plate', 'spacer'])
@@ -89,7 +94,7 @@ export class PartJudge {
   constructor(
     train: Train,
     ctx: PairingContext,
-    joints: readonly Pick<JointResult, 'bare' | 'closed'>[],
+    joints: readonly { readonly bare: Bridged; readonly closed?: Bridged }[],
     kept: Iterable<string> = [],
   ) {
     this.#train = train
@@ -108,7 +113,7 @@ export class PartJudge {
         .flatMap(({ code, pieces }) => (code === CODES[BRIDGE] ? pieces : [])),
     )
     this.key = JSON.stringify([
-      [...own, ...train.coupling].map((part) => (part ? serial(part) : 0)),
+      [...own, train.ownBell, ...train.coupling].map((part) => (part ? serial(part) : 0)),
       serial(ctx.tolerances),
       ctx.use,
       ctx.placement,
@@ -132,7 +137,7 @@ export class PartJudge {
     let refused: Came | null = null
     const waits: Came[] = []
     for (const came of this.#limits(assembly, [part])) {
-      const parts = partsOf(came)
+      const parts = this.#partsOf(came, [part])
       if (!parts.has(part.id)) continue
       if (came.code === UNMEASURED || this.#isOpenBridge(came, part.kind)) waits.push(came)
       else if ([...parts].every((id) => id === part.id || this.#settled.has(id))) {
@@ -170,11 +175,18 @@ export class PartJudge {
       placed.map(({ part }) => part),
     )) {
       if (came.code === UNMEASURED) continue
-      const own = [...partsOf(came)].flatMap((id) => needs.get(id) ?? [])
+      const parts = this.#partsOf(
+        came,
+        placed.map(({ part }) => part),
+      )
+      const own = [...parts].flatMap((id) => needs.get(id) ?? [])
       if (own.length === 0 || own.some(({ part }) => this.#isOpenBridge(came, part.kind))) continue
-      // What fails against settled pieces alone was refused, or settled by a person.
-      if (own.length === 1) continue
-      found.push(...this.#cuts(came, own, others))
+      // Of one alone that is not settled: it was refused, or fails only where it stands now.
+      if (
+        own.length > 1 ||
+        [...parts].every((id) => (id === own[0]!.part.id) !== this.#settled.has(id))
+      )
+        found.push(...this.#cuts(came, own, others, parts))
     }
     return found
   }
@@ -189,7 +201,10 @@ export class PartJudge {
       assembly,
       placed.map(({ part }) => part),
     ))
-      for (const id of partsOf(came)) {
+      for (const id of this.#partsOf(
+        came,
+        placed.map(({ part }) => part),
+      )) {
         const own = needs.get(id)
         if (!own) continue
         for (const words of waitsFor(came)) waiting.get(own.need)!.add(words)
@@ -212,6 +227,7 @@ export class PartJudge {
     came: Came,
     own: readonly (Placed & { readonly need: string })[],
     others: (need: string) => readonly CompiledPart[],
+    read: ReadonlySet<string>,
   ): PartConflict[] {
     const words = wordsOf(came)
     const as = (one: (typeof own)[number], parts: readonly CompiledPart[]) => ({
@@ -221,7 +237,7 @@ export class PartJudge {
     const [one, other] = own
     if (own.length !== 2) return [{ words, sides: own.map((side) => as(side, [side.part])) }]
     const failing = (p: CompiledPart, q: CompiledPart): boolean =>
-      this.#fails(came, { ...one!, part: p }, { ...other!, part: q })
+      this.#fails(came, { ...one!, part: p }, { ...other!, part: q }, read)
     const [ones, twos] = [others(one!.need), others(other!.need)]
     // The choice itself is always cut off: it failed where all the others stand.
     const isChosen = (p: CompiledPart, q: CompiledPart): boolean =>
@@ -235,15 +251,34 @@ export class PartJudge {
     return [...cut(one!.part), { words, sides: [as(one!, against), as(other!, [other!.part])] }]
   }
 
-  /** Whether the same limit fails between two others, both of which it reads. */
-  #fails({ limit, joint }: Came, one: Placed, other: Placed): boolean {
+  /** Whether the same limit fails between two others: it reads both, and nothing else that could be another yet. */
+  #fails({ limit, joint }: Came, one: Placed, other: Placed, read: ReadonlySet<string>): boolean {
     const assembly = assemble(withParts(this.#train, [one, other]))
     for (const came of this.#cameOut(joint, [limit], assembly))
-      if (came.code !== UNMEASURED && !this.#isOpenBridge(came, one.part.kind)) {
-        const parts = partsOf(came)
-        if (parts.has(one.part.id) && parts.has(other.part.id)) return true
+      if (
+        came.code !== UNMEASURED &&
+        ![one, other].some(({ part }) => this.#isOpenBridge(came, part.kind))
+      ) {
+        const parts = this.#partsOf(came, [one.part, other.part])
+        const pair = [one.part.id, other.part.id]
+        if (
+          pair.every((id) => parts.has(id)) &&
+          [...parts].every((id) => pair.includes(id) || this.#settled.has(id) || read.has(id))
+        )
+          return true
       }
     return false
+  }
+
+  /** Parts whose fields a limit read; what nobody named is none. A length that a bell moves is the bell's as well. */
+  #partsOf(came: Came, placed: readonly CompiledPart[]): ReadonlySet<string> {
+    const bell = [...placed, ...this.#train.coupling].find(({ kind }) => kind === 'bellhousing')
+    const ids = new Set<string>()
+    for (const { at } of fieldsIn(came)) {
+      if (at.part !== '?') ids.add(at.part)
+      if (bell && at.part === this.#train.transmission.id && isFromBell(at)) ids.add(bell.id)
+    }
+    return ids
   }
 
   #isJudged({ part, instead }: Placed): boolean {
@@ -327,10 +362,6 @@ const fieldsIn = ({ limit, scene }: Came): readonly Field<unknown>[] => {
     fieldsOf(read, scene),
   )
 }
-
-/** Parts whose fields a limit read; what nobody named is none. */
-const partsOf = (came: Came): ReadonlySet<string> =>
-  new Set(fieldsIn(came).flatMap(({ at }) => (at.part === '?' ? [] : at.part)))
 
 const titleOf = ({ joint, limit, at }: Came): string =>
   `${joint.title}: ${lowerFirst(limit.label.replace('{at}', at ?? ''))}`

@@ -5,6 +5,7 @@ import { tolerances } from '../joints/tolerances.ts'
 import { type CompiledPart, compilePart, fieldOf, fieldsOf, isPortKind } from '../ports/index.ts'
 import { typedPorts } from '../ports/part-kinds.ts'
 import { couplingSet } from './coupling.ts'
+import { PartJudge } from './judged-parts.ts'
 import { recordTrain, runPairing } from './pairing.ts'
 import type { Train } from './train.ts'
 import { FROM_BELL, withBell } from './with-bell.ts'
@@ -212,4 +213,17 @@ test('a bell that joins two patterns is found by the search, in the place of the
   expect(result.joints.find(({ joint }) => joint === 'block-face')!.bare.code).toBe('bridge')
   expect(result.closedBy.map(({ parts }) => parts)).toContainEqual(['right'])
   expect(result.closedBy.map(({ parts }) => parts)).not.toContainEqual(['short'])
+})
+
+test('a bell whose length makes a limit of its gearbox fail is refused; with one as long as its own the lengths fit', () => {
+  const own = bellOf('own', 150, BOX)
+  const train = trainWith(box, own, own)
+  const judge = new PartJudge(
+    train,
+    ctx,
+    [],
+    train.coupling.map(({ id }) => id),
+  )
+  expect(judge.of({ part: bellOf('alike', 150, BOX) }).refused).toBeNull()
+  expect(judge.of({ part: bellOf('short', 100, BOX) }).refused).toMatch(/^Depth/)
 })

@@ -1,4 +1,4 @@
-import type { Field } from '../ports/field.ts'
+import type { Field, FieldAddress } from '../ports/field.ts'
 import {
   type AnyPort,
   type CompiledPart,
@@ -16,6 +16,11 @@ export const FROM_BELL: Partial<Record<PortKindName, readonly string[]>> = {
   lever: ['alongMm'],
   'mount-pad': ['alongMm'],
 }
+/** Whether a field is a length that a bell moves. */
+export function isFromBell({ port, field }: FieldAddress): boolean {
+  const kind = port.split('/')[1] ?? ''
+  return FROM_BELL[kind as PortKindName]?.includes(field) ?? false
+}
 /** What a bell carries: its own stands in for the gearbox's. */
 const CARRIED: ReadonlySet<PortKindName> = new Set(['starter-seat', 'sensor-seat'])
 
@@ -24,7 +29,9 @@ export const CASE_SLOT = 'case'
 const isFront = ({ kind, looks, slot }: AnyPort): boolean =>
   kind === 'face' && looks === 'forward' && slot !== CASE_SLOT
 
-const known = new WeakMap<CompiledPart, Map<CompiledPart | null, Map<CompiledPart, CompiledPart>>>()
+const NOBODY = {}
+/** By gearbox, own bell and bell: whichever is compiled anew lets go of what was made with it. */
+const known = new WeakMap<CompiledPart, WeakMap<object, WeakMap<CompiledPart, CompiledPart>>>()
 
 /**
  * A gearbox as it stands behind a bell: the bell's front face and what it carries are the gearbox's, and behind another bell
@@ -39,9 +46,9 @@ export function withBell(
   bell: CompiledPart,
 ): CompiledPart {
   let byOwn = known.get(gearbox)
-  if (!byOwn) known.set(gearbox, (byOwn = new Map()))
-  let byBell = byOwn.get(own)
-  if (!byBell) byOwn.set(own, (byBell = new Map()))
+  if (!byOwn) known.set(gearbox, (byOwn = new WeakMap()))
+  let byBell = byOwn.get(own ?? NOBODY)
+  if (!byBell) byOwn.set(own ?? NOBODY, (byBell = new WeakMap()))
   let found = byBell.get(bell)
   if (!found) byBell.set(bell, (found = behind(gearbox, own, bell)))
   return found

@@ -103,6 +103,7 @@ export function runBuildPairing(
     train.transmission,
     train.recipient,
     train.transfer ?? null,
+    train.ownBell ?? null,
     ...train.coupling,
     context.tolerances,
     view.insertables,

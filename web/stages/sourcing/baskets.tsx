@@ -1,10 +1,10 @@
 import { useMemo } from 'react'
 import type { SourcingView } from '../../../contract/answers/planning.ts'
-import { call } from '../../api/client.ts'
-import { act, removeWithUndo } from '../../api/hooks.ts'
+import { removeWithUndo } from '../../api/hooks.ts'
 import { MoneyBars } from '../../components/charts/money-bars.tsx'
 import { Row, Rows } from '../../components/rows.tsx'
 import { Button, Money } from '../../components/ui.tsx'
+import { lock } from './lock.ts'
 
 /** What is ordered where, with its shipping. */
 export function Baskets({ build, view }: { build: string; view: SourcingView }) {
@@ -46,12 +46,9 @@ export function Baskets({ build, view }: { build: string; view: SourcingView }) 
                   <Button
                     tone="quiet"
                     onClick={() =>
-                      void act(
-                        () =>
-                          call('POST /builds/{id}/locks', {
-                            params: { id: build },
-                            body: { way: 'out', supplierId: basket.supplier },
-                          }),
+                      void lock(
+                        build,
+                        { way: 'out', supplierId: basket.supplier },
                         `${basket.name} is left out. Solve again.`,
                       )
                     }
@@ -72,17 +69,17 @@ export function Baskets({ build, view }: { build: string; view: SourcingView }) 
           <p className="text-steel">Select a line and press l to keep its source.</p>
         )}
         <Rows label="Locks">
-          {view.locks.map((lock) => (
+          {view.locks.map((held) => (
             <Row
-              key={lock.id}
+              key={held.id}
               end={
                 <Button
                   tone="quiet"
-                  aria-label={`Unlock: ${lock.words}`}
+                  aria-label={`Unlock: ${held.words}`}
                   onClick={() =>
                     void removeWithUndo(
                       'DELETE /builds/{id}/locks/{lock}',
-                      { params: { id: build, lock: lock.id } },
+                      { params: { id: build, lock: held.id } },
                       'The lock is off.',
                     )
                   }
@@ -91,8 +88,8 @@ export function Baskets({ build, view }: { build: string; view: SourcingView }) 
                 </Button>
               }
             >
-              {lock.words}
-              {lock.rests && <div className="text-steel">It rests: {lock.rests}.</div>}
+              {held.words}
+              {held.rests && <div className="text-steel">It rests: {held.rests}.</div>}
             </Row>
           ))}
         </Rows>

@@ -3,14 +3,13 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { JobView, SourcingView } from '../../../contract/answers/planning.ts'
 import { useAnswer } from '../../api/answer.ts'
-import { call } from '../../api/client.ts'
-import { act } from '../../api/hooks.ts'
 import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { Baskets } from './baskets.tsx'
+import { lock } from './lock.ts'
 import { PlanTable } from './plan-table.tsx'
 import { Progress } from './solve-progress.tsx'
 import { useSolve } from './use-solve.ts'
@@ -60,14 +59,7 @@ function Plan({
   const [selected, setSelected] = useState<string | null>(null)
   const line = view.lines.find((one) => one.need === selected) ?? null
   const lockIn = (one: Line): Promise<boolean> =>
-    act(
-      () =>
-        call('POST /builds/{id}/locks', {
-          params: { id: build },
-          body: { way: 'in', ...sourceOf(one) },
-        }),
-      'Locked. Solve again to see what it costs.',
-    )
+    lock(build, { way: 'in', ...sourceOf(one) }, 'Locked. Solve again to see what it costs.')
   useHotkeys('l', () => line && void lockIn(line))
   useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
   const running = job?.status === 'running'

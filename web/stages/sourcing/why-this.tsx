@@ -1,9 +1,8 @@
 import type { SourcingView } from '../../../contract/answers/planning.ts'
 import { printMoney } from '../../../core/money/money.ts'
-import { call } from '../../api/client.ts'
-import { act } from '../../api/hooks.ts'
 import { Button, Money, SheetHead } from '../../components/ui.tsx'
 import { numberWords } from '../parts/words.ts'
+import { lock } from './lock.ts'
 
 /** A line of the plan. */
 export type Line = SourcingView['lines'][number]
@@ -28,18 +27,13 @@ export function WhyThis({
 }) {
   const unit = line.bundle ? null : line.costMinor
   const whole = line.bundle
-  const lock = (way: 'in' | 'out', rival: Line['rivals'][number]): Promise<boolean> =>
-    act(
-      () =>
-        call('POST /builds/{id}/locks', {
-          params: { id: build },
-          body: {
-            way,
-            ...(rival.bundle
-              ? { bundle: rival.bundle, item: rival.item }
-              : { candidate: rival.id }),
-          },
-        }),
+  const take = (rival: Line['rivals'][number]): Promise<boolean> =>
+    lock(
+      build,
+      {
+        way: 'in',
+        ...(rival.bundle ? { bundle: rival.bundle, item: rival.item } : { candidate: rival.id }),
+      },
       'Locked. Solve again to see what it costs.',
     )
   return (
@@ -65,14 +59,7 @@ export function WhyThis({
         <Button onClick={onLock}>Keep this</Button>
         <Button
           onClick={() =>
-            void act(
-              () =>
-                call('POST /builds/{id}/locks', {
-                  params: { id: build },
-                  body: { way: 'out', ...sourceOf(line) },
-                }),
-              'Left out. Solve again.',
-            )
+            void lock(build, { way: 'out', ...sourceOf(line) }, 'Left out. Solve again.')
           }
         >
           Leave this out
@@ -80,12 +67,9 @@ export function WhyThis({
         {whole && (
           <Button
             onClick={() =>
-              void act(
-                () =>
-                  call('POST /builds/{id}/locks', {
-                    params: { id: build },
-                    body: { way: 'out', bundle: whole },
-                  }),
+              void lock(
+                build,
+                { way: 'out', bundle: whole },
                 `${line.bundleName} is left out. Solve again.`,
               )
             }
@@ -115,7 +99,7 @@ export function WhyThis({
                 ? ` · ${rival.minor - unit >= 0 ? '+' : '−'}${printMoney(Math.abs(rival.minor - unit), view.currency)} by itself`
                 : ''}
               <span className="ml-auto">
-                <Button tone="quiet" onClick={() => void lock('in', rival)}>
+                <Button tone="quiet" onClick={() => void take(rival)}>
                   Take this
                 </Button>
               </span>

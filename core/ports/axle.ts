@@ -12,4 +12,11 @@ export const axle = definePort({
     load: word('That load is', ['weighed', 'plate']),
     transferKg: exact('Load it gains under acceleration', 'kg'),
   },
+  how: {
+    ratio:
+      'Tag on the cover; or both wheels off the ground and turned once the same way, count turns of the shaft',
+    ladenKg: 'Weighbridge, this axle alone, as it will be driven',
+    load: 'Is the load above what carries it, or what it moves with a trailer?',
+    transferKg: 'Maker’s or reckoned share that moves to it when pulling away',
+  },
 })

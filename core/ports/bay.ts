@@ -15,4 +15,11 @@ export const bay = definePort({
     boosterMm: span('Crank axis to brake booster', tape),
     columnMm: span('Crank axis to steering shaft', tape),
   },
+  how: {
+    lengthMm: 'Radiator core to firewall, at the widest place of the engine',
+    widthMm: 'Between the towers or rails, at head height',
+    heightMm: 'Middle of the crank to the bonnet, clay on the highest place',
+    boosterMm: 'Middle of the crank to the brake booster, at head height',
+    columnMm: 'Middle of the crank to the steering shaft, at its nearest',
+  },
 })

@@ -7,4 +7,5 @@ export const bell = definePort({
   title: 'Bellhousing',
   end: 'gearbox',
   fields: { lengthMm: length('Front face to rear face', { methods: ['bar-caliper', 'rule'] }) },
+  how: { lengthMm: 'Straight bars on both faces, caliper between them at three places; the mean' },
 })

@@ -12,4 +12,10 @@ export const caseShaft = definePort({
     faceMm: span('Rear face from the bell face', { methods: ['tape-shaft', 'rule'] }),
     endMm: span('Shaft end from the bell face', { methods: ['tape-shaft', 'rule'] }),
   },
+  how: {
+    splines: 'Count them',
+    majorMm: 'Caliper over two opposite splines',
+    faceMm: 'Tape from the bell face to the face the transfer case sits on',
+    endMm: 'Tape from the bell face to the end of the shaft',
+  },
 })

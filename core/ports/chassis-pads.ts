@@ -13,4 +13,11 @@ export const chassisPads = definePort({
     thread: thread('Stud or bolt thread'),
     captive: flag('One mount captive, so that a torn rubber cannot let go'),
   },
+  how: {
+    crankAboveMm: 'Straight edge across the mounts, up to the middle of the crank',
+    spreadMm: 'Between the mounts, stud to stud',
+    angleDeg: 'Level on the face of the mount',
+    thread: 'Thread gauge on stud or bolt',
+    captive: 'Can the engine lift off with its rubber torn through, or is it held?',
+  },
 })

@@ -12,4 +12,10 @@ export const clutchPedal = definePort({
     masterMm: length('Master bore', { methods: ['caliper'], minutes: 5 }),
     strokeMm: length('Stroke the master has', { methods: ['caliper', 'rule'] }),
   },
+  how: {
+    travelMm: 'Rule beside the pedal, rest to floor',
+    ratio: 'Pivot to foot pad, divided by pivot to push rod',
+    masterMm: 'Cast on the cylinder; or bore gauge, apart',
+    strokeMm: 'How far the push rod goes, rest to floor',
+  },
 })

@@ -15,4 +15,13 @@ export const clutchSeat = definePort({
     outerMm: length('Outer Ø of the clutch face', { methods: ['caliper'], minutes: 5 }),
     innerMm: length('Inner Ø of the clutch face', { methods: ['caliper'], minutes: 5 }),
   },
+  how: {
+    circleMm: 'Edge to edge of two opposite holes, plus one hole Ø',
+    bolts: 'Count, dowels left out',
+    thread: 'Thread gauge in the hole',
+    dowelMm: 'Caliper on the pin',
+    stepMm: 'Bar across the clutch face, caliper to where the cover sits; 0 when it is one plane',
+    outerMm: 'Caliper over the ground face',
+    innerMm: 'Caliper in the ground face',
+  },
 })

@@ -13,4 +13,8 @@ export const converterBore = definePort({
     boreMm: length('Bore Ø', { methods: ['micrometer', 'caliper'] }),
     depthMm: length('Depth from the flange face'),
   },
+  how: {
+    boreMm: 'Bore gauge in the middle of the crank flange',
+    depthMm: 'Bar across the flange, depth rod to the bottom of the bore',
+  },
 })

@@ -11,4 +11,9 @@ export const coverFingers = definePort({
     travelLowMm: stated('Finger travel that frees the disc', 'mm'),
     travelHighMm: stated('Finger travel it stands at most', 'mm'),
   },
+  how: {
+    heightMm: 'Cover bolted on with its disc: bar across the fingers, caliper to the clutch face',
+    travelLowMm: 'Maker’s sheet: travel that frees the disc',
+    travelHighMm: 'Maker’s sheet: travel it stands',
+  },
 })

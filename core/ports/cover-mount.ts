@@ -14,4 +14,12 @@ export const coverMount = definePort({
     stepMm: length('Seat it is made for, from the clutch face'),
     clampN: roughly('Clamp load', 'N', (value) => 0.1 * value),
   },
+  how: {
+    circleMm: 'Edge to edge of two opposite holes, plus one hole Ø',
+    bolts: 'Count, dowel holes left out',
+    holeMm: 'Caliper in a clean hole',
+    dowelMm: 'Caliper in the dowel hole',
+    stepMm: 'Maker’s sheet; or what the wheel it came off had',
+    clampN: 'Maker’s sheet of the cover',
+  },
 })

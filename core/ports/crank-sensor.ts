@@ -10,4 +10,8 @@ export const crankSensor = definePort({
     readsAt: word('It reads', ['none', 'crank nose', 'block', 'wheel', 'wheel, from the bell']),
     teeth: exact('Teeth it counts a turn', '', { minutes: 5 }),
   },
+  how: {
+    readsAt: 'Follow its plug: flywheel, ring, damper or a ring in the block',
+    teeth: 'Maker’s sheet, the gap said: 60−2 is 58',
+  },
 })

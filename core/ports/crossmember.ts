@@ -18,4 +18,12 @@ export const crossmember = definePort({
     thread: thread('Bolt thread'),
     mayMove: flag('It unbolts and may be moved along'),
   },
+  how: {
+    alongMm: 'Plumb from between the engine mounts, tape to the middle of the gearbox mount',
+    belowMm: 'String at the height of the engine mounts, down to the seat',
+    spacingMm: 'Between the bolts of the gearbox mount',
+    slotMm: 'Bolts loose: push it to both ends and take half of what it moves',
+    thread: 'Thread gauge',
+    mayMove: 'Is it bolted to the rails, and is there rail where it would go?',
+  },
 })

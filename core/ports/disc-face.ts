@@ -11,4 +11,9 @@ export const discFace = definePort({
     innerMm: length('Inner Ø of the lining', { methods: ['caliper'], minutes: 5 }),
     friction: roughly('Friction of the lining, µ', '', () => 0.05),
   },
+  how: {
+    outerMm: 'Caliper across the lining',
+    innerMm: 'Caliper inside the lining',
+    friction: 'Maker’s sheet of the lining: organic, cermet; not measured in a shop',
+  },
 })

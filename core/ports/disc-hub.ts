@@ -16,4 +16,14 @@ export const discHub = definePort({
     marked: word('Marked for the way round', ['gearbox side', 'flywheel side', 'neither']),
     carrierMm: length('Spring carrier ahead of the clutch face'),
   },
+  how: {
+    startMm:
+      'Disc flat on the wheel: bar across the clutch face, caliper to the front end of the hub; minus towards the crank',
+    endMm: 'The same, to the rear end of the hub',
+    splines: 'Count them',
+    majorMm: 'Inside caliper across two opposite grooves',
+    form: 'Try it on its own shaft: straight, involute or saw-tooth',
+    marked: 'Read what is stamped on it',
+    carrierMm: 'Bar across the lining, caliper to the highest spring or rivet on the crank side',
+  },
 })

@@ -18,4 +18,18 @@ export const driveShafts = definePort({
     plungeMm: stated('Plunge either way', 'mm', { methods: ['rule'] }),
     mostDeg: stated('Angle the joints allow', '°'),
   },
+  how: {
+    family: 'What the inner joints are called by their maker',
+    splines: 'Count on the outer end',
+    hubSplines: 'Count in the hub',
+    leftMm: 'Joint centre to joint centre, plunge at its middle',
+    rightMm: 'Joint centre to joint centre, plunge at its middle',
+    hubLeftMm:
+      'Tape from the middle of the vehicle to the outer joint, wheels straight, on its tyres',
+    hubRightMm:
+      'Tape from the middle of the vehicle to the outer joint, wheels straight, on its tyres',
+    dropMm: 'Rule from the height of the inner joint to the outer, on its tyres',
+    plungeMm: 'Push and pull the inner joint to both stops; half of what it moves',
+    mostDeg: 'Maker’s sheet of the joint',
+  },
 })

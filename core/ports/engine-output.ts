@@ -13,4 +13,12 @@ export const engineOutput = definePort({
     oilL: reading('Oil it wants', 'L'),
     turns: word('Crank turns, seen from the gearbox', ['counter-clockwise', 'clockwise']),
   },
+  how: {
+    peakTorqueNm: 'Read off the maker’s sheet for this engine code, or off the dyno run',
+    peakTorqueRpm: 'From the same sheet or run, where the torque peaks',
+    redlineRpm: 'Red field of its own rev counter, or the maker’s sheet',
+    oilL: 'Maker’s sheet, with filter; or drain it and measure what came out',
+    turns:
+      'Arrow on the damper or cover, or the maker’s sheet; most turn clockwise seen from their front',
+  },
 })

@@ -13,4 +13,12 @@ export const enginePads = definePort({
     angleDeg: reading('Pads lean from level', '°', { methods: ['level', 'phone'], minutes: 5 }),
     thread: thread('Stud or bolt thread'),
   },
+  how: {
+    alongMm:
+      'Square across the block face, tape to the middle of the pads; minus ahead of the face',
+    belowMm: 'Rule down from the height of the crank axis to the pad',
+    spreadMm: 'Tape from stud to stud',
+    angleDeg: 'Level on the pad, the deck of the engine level',
+    thread: 'Thread gauge on stud or bolt',
+  },
 })

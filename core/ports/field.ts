@@ -49,6 +49,8 @@ export interface FieldWords<T> {
   readonly choices?: readonly string[]
   /** What a figure of it can be; outside it, a value is refused where it enters, and never used. */
   readonly range?: Range
+  /** How it is measured or found out, in shop words. */
+  readonly how?: string
   /** What is wrong with a word, beyond its form; refused where it enters, and never used. */
   readonly fault?: (value: T) => string | null
   /** Stated by whoever made it, as a limit: a method of measuring says nothing of it. */

@@ -16,4 +16,14 @@ export const flangeBolts = definePort({
     angleDeg: stated('Angle the maker states after it', '°'),
     headTallMm: length('Head height', { methods: ['caliper'], minutes: 3 }),
   },
+  how: {
+    thread: 'Thread gauge on the bolt',
+    lengthMm: 'Caliper from under the head to the end',
+    clampedMm: 'Everything it passes: flexplate or wheel, washer plate, spacers; caliper each',
+    headMm: 'Caliper across the widest of the head or its washer',
+    boltClass: 'Figures on the head',
+    torqueNm: 'Maker’s sheet for this engine, never a table for the size',
+    angleDeg: 'Maker’s sheet; 0 where it is tightened by torque alone',
+    headTallMm: 'Caliper, height of the head',
+  },
 })

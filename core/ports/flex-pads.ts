@@ -15,4 +15,14 @@ export const flexPads = definePort({
     boltThread: thread('Bolt thread'),
     boltMm: length('Bolt length under head', { methods: ['caliper'] }),
   },
+  how: {
+    heightMm: 'Flexplate flat on its crank face: bar across, caliper to where the converter sits',
+    angles:
+      'Protractor or rubbing, from the right-hand side, counter-clockwise; say which way you looked',
+    circleMm: 'Edge to edge of two opposite holes, plus one hole Ø',
+    holeMm: 'Caliper in a clean hole; a slot across its narrow way',
+    thickMm: 'Caliper on the sheet beside a hole',
+    boltThread: 'Thread gauge on the bolt',
+    boltMm: 'Caliper from under the head to the end',
+  },
 })

@@ -13,4 +13,11 @@ export const frontAxle = definePort({
     ladenKg: exact('Laden front axle load', 'kg', { methods: ['scale'] }),
     shift: word('The vehicle shifts four-wheel drive by', ['lever', 'cable', 'motor', 'vacuum']),
   },
+  how: {
+    side: 'Seen from behind: is the pinion left or right of the middle?',
+    turns: 'Turn the wheels forward and look at the pinion from in front',
+    ratio: 'Tag; or wheels turned once, count turns of the shaft',
+    ladenKg: 'Weighbridge, this axle alone',
+    shift: 'Is its disconnect by hand at the hubs, by vacuum, by a motor, or none?',
+  },
 })

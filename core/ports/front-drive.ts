@@ -17,4 +17,12 @@ export const frontDrive = definePort({
     alternatorWants: word('Alternator made to turn', [...SENSES, 'either']),
     alternatorBelt: word('Alternator driven by', BELT_SIDES),
   },
+  how: {
+    pumpWants: 'Arrow on the pump, or the way its vanes lean',
+    pumpBelt: 'Inside of the belt drives it, or its back?',
+    fanWants: 'The way its blades must turn to blow at the engine',
+    fanBelt: 'Inside of the belt drives it, or its back?',
+    alternatorWants: 'The way its fan blades lean',
+    alternatorBelt: 'Inside of the belt drives it, or its back?',
+  },
 })

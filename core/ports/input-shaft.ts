@@ -20,4 +20,14 @@ export const inputShaft = definePort({
     splineStartMm: length('Spline start'),
     splineEndMm: length('Spline end'),
   },
+  how: {
+    noseMm: 'Micrometer on the bright part that ran in the pilot, where it is not worn',
+    tipMm: 'Bar across the bell face, caliper out to the tip; minus behind it',
+    noseEndMm: 'The same bar, to the shoulder behind the nose',
+    splines: 'Mark one, count once round',
+    majorMm: 'Caliper over the splines, on two opposite lands',
+    form: 'Straight sides, curved sides (involute), or saw-teeth',
+    splineStartMm: 'The same bar, to where the splines begin in full depth',
+    splineEndMm: 'The same bar, to where they end in full depth',
+  },
 })

@@ -12,4 +12,10 @@ export const leverOpening = definePort({
     work: word('Shifted by', ['lever on the case', 'rods', 'cables']),
     mayCut: flag('The opening may be cut longer'),
   },
+  how: {
+    fromMm: 'Plumb from between the engine mounts to the front edge of the opening',
+    toMm: 'The same, to its rear edge',
+    work: 'What the vehicle shifts with',
+    mayCut: 'The owner’s word: may the floor be cut?',
+  },
 })

@@ -11,4 +11,9 @@ export const lever = definePort({
     work: word('Moved by', ['lever on the case', 'rods', 'cables']),
     gate: word('Gate', ['as the vehicle', 'mirrored']),
   },
+  how: {
+    alongMm: 'Bar across the bell face, tape to the middle of the lever or the selector',
+    work: 'A lever on the case, rods, or cables',
+    gate: 'First where the vehicle has it, or mirrored',
+  },
 })

@@ -10,4 +10,8 @@ export const loadSignal = definePort({
     wants: word('Load is told by', ['none', 'cable', 'vacuum', 'controller']),
     pullMm: length('Cable pull, idle to full', { methods: ['rule', 'caliper'] }),
   },
+  how: {
+    wants: 'What goes to the gearbox: a cable, a vacuum hose or a plug',
+    pullMm: 'How far its cable is pulled, idle to full: maker’s sheet',
+  },
 })

@@ -12,4 +12,10 @@ export const loadSource = definePort({
     vacuum: flag('Manifold vacuum at a pipe'),
     bus: flag('Throttle angle as a signal'),
   },
+  how: {
+    cable: 'Is there a throttle lever a cable could hang on?',
+    pullMm: 'How far the lever pulls at that radius, idle to full',
+    vacuum: 'A petrol engine with a throttle has it at the intake; a diesel only from a pump',
+    bus: 'Does the engine’s unit say its load on a bus the gearbox understands? Maker’s word',
+  },
 })

@@ -12,4 +12,10 @@ export const mountPad = definePort({
     spacingMm: span('Between the bolts', { methods: ['rule', 'tape-shaft'] }),
     thread: thread('Bolt thread'),
   },
+  how: {
+    alongMm: 'Bar across the bell face, tape to the middle of the pad',
+    belowMm: 'Rule down from the height of the shaft axis to the pad',
+    spacingMm: 'Rule, middle to middle of the bolts',
+    thread: 'Thread gauge',
+  },
 })

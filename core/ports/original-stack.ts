@@ -11,4 +11,10 @@ export const originalStack = definePort({
     platesMm: length('Original plates, B₀'),
     spacersMm: length('Original spacers'),
   },
+  how: {
+    flangeMm:
+      'On the engine it came behind: bar across the block face, caliper to the crank flange',
+    platesMm: 'Caliper on every plate there was between block and bell; 0 for none',
+    spacersMm: 'Caliper on every spacer there was on the crank; 0 for none',
+  },
 })

@@ -18,4 +18,14 @@ export const output = definePort({
       methods: ['rule', 'tape-shaft'],
     }),
   },
+  how: {
+    type: 'Does the shaft slide into the box on splines, or bolt to a flange?',
+    splines: 'Count them',
+    majorMm: 'Caliper over two opposite splines',
+    circleMm: 'Edge to edge of two opposite holes, plus one hole Ø',
+    thread: 'Thread gauge on the bolt',
+    alongMm: 'Tape from the bell face to the middle of the first joint',
+    belowMm: 'Rule from the height of the input shaft down to the output',
+    rightMm: 'Rule across from the line of the input shaft, seen from behind; minus to the left',
+  },
 })

@@ -16,4 +16,10 @@ export const pilotBore = definePort({
     mouthMm: length('Mouth of the bore'),
     bottomMm: length('Bottom of the bore', { minutes: 6 }),
   },
+  how: {
+    finished: 'Is it turned smooth to its bottom, or left as drilled or cast?',
+    boreMm: 'Bore gauge at two depths; an inside caliper will not do for a press fit',
+    mouthMm: 'Bar across the flange, caliper to the start of the straight bore, chamfer left out',
+    bottomMm: 'Bar across the flange, depth rod to the bottom',
+  },
 })

@@ -14,4 +14,11 @@ export const pilotPiece = definePort({
     widthMm: length('Width', { methods: ['caliper'] }),
     depthMm: length('Set below the mouth, − proud'),
   },
+  how: {
+    type: 'A roller bearing, a bronze bush, a sleeve, or none',
+    outerMm: 'Micrometer across it, out of the crank',
+    boreMm: 'Bore gauge, or the largest drill shank that goes in',
+    widthMm: 'Caliper along its axis',
+    depthMm: 'Depth rod from the mouth to the piece; minus when it stands out',
+  },
 })

@@ -22,4 +22,13 @@ export const pinion = definePort({
       minutes: 15,
     }),
   },
+  how: {
+    alongMm: 'Plumb from between the engine mounts to the middle of the axle joint, on its tyres',
+    belowMm: 'String at the height of the engine mounts, down to the axle joint',
+    rightMm: 'Middle of the vehicle to the axle joint, + to the right seen from behind',
+    noseUpDeg: 'Level on the axle flange, on its tyres',
+    flange:
+      'What the flange is called by its maker; else measure circle and bolts of the shaft that fits it',
+    travelMm: 'Mark the slip at bump and at droop, jacked under the frame',
+  },
 })

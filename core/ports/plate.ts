@@ -7,4 +7,5 @@ export const plate = definePort({
   title: 'Plate',
   end: 'engine',
   fields: { thicknessMm: length('Thickness', { methods: ['micrometer', 'caliper'] }) },
+  how: { thicknessMm: 'Caliper at three places of the edge, paint and burr off' },
 })

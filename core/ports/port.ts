@@ -33,6 +33,8 @@ export interface PortHead {
 }
 
 type Fields = Readonly<Record<string, FieldWords<any>>>
+/** How each field is measured or found out, in shop words. */
+type How<F extends Fields> = { readonly [K in keyof F]: string }
 export type CompiledPort<F extends Fields = Fields> = PortHead & {
   readonly [K in keyof F]: F[K] extends FieldWords<infer T> ? Field<T> : never
 }
@@ -57,13 +59,14 @@ export interface PortKind<F extends Fields = Fields> {
   readonly missing: CompiledPort<F>
 }
 
-/** Every figure with its range. @throws TypeError where the table of ranges leaves one out */
-function withRanges<F extends Fields>(kind: string, fields: F): F {
+/** Every field with how it is found out, every figure with its range. @throws TypeError where the table of ranges leaves one out */
+function withRanges<F extends Fields>(kind: string, fields: F, how: How<F>): F {
   const ranged = Object.entries(fields).map(([name, words]) => {
-    if (!['number', 'numbers', 'zones'].includes(words.type)) return [name, words]
+    const told = { ...words, how: how[name]! }
+    if (!['number', 'numbers', 'zones'].includes(words.type)) return [name, told]
     const range = RANGES[kind]?.[name]
     if (!range) throw new TypeError(`The field ${kind}.${name} has no range: see ranges.ts.`)
-    return [name, { ...words, range }]
+    return [name, { ...told, range }]
   })
   return Object.fromEntries(ranged) as F
 }
@@ -75,9 +78,10 @@ export function definePort<const F extends Fields>(declared: {
   end: 'engine' | 'gearbox'
   looks?: Looks
   fields: F
+  how: How<NoInfer<F>>
 }): PortKind<F> {
   const { kind, title, end } = declared
-  const fields = withRanges(kind, declared.fields)
+  const fields = withRanges(kind, declared.fields, declared.how)
   const looks = declared.looks ?? null
   const names = Object.keys(fields)
   const compile = (

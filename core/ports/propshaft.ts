@@ -17,4 +17,15 @@ export const propshaft = definePort({
     wallMm: length('Tube wall', { methods: ['caliper'], minutes: 5 }),
     yokeDeg: stated('Angle its joints allow', '°'),
   },
+  how: {
+    type: 'Slides on splines or bolts to a flange in front',
+    splines: 'Count them',
+    majorMm: 'Inside caliper across two opposite grooves',
+    circleMm: 'Edge to edge of two opposite holes, plus one hole Ø',
+    lengthMm: 'Joint centre to joint centre, slip at its middle',
+    slipMm: 'Pull it out and push it home; rule what it moved',
+    tubeMm: 'Caliper across the tube',
+    wallMm: 'At a cut end; else the maker’s figure',
+    yokeDeg: 'Fold the joint by hand till it touches, a level on both arms; less a degree',
+  },
 })

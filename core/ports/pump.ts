@@ -15,4 +15,12 @@ export const pump = definePort({
     turbineSplines: exact('Turbine shaft splines', '', { minutes: 5 }),
     statorSplines: exact('Stator support splines', '', { minutes: 5 }),
   },
+  how: {
+    padMm: 'Converter fully seated: bar across the bell face, caliper to the pads',
+    padSpreadMm: 'The same at every pad, turned by hand; the greatest less the least',
+    lugsMm: 'How far the hub goes in from the first touch of the pump to its stop',
+    bushMm: 'Bore gauge in the pump bush',
+    turbineSplines: 'Count on the shaft that stands out',
+    statorSplines: 'Count on the tube round it',
+  },
 })

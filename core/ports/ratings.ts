@@ -19,4 +19,10 @@ export const ratings = definePort({
     basis: word('Basis', ['nominal', 'peak']),
     speedRpm: stated('Speed rating', 'rpm'),
   },
+  how: {
+    torqueNm: 'Maker’s figure for this code; a seller’s figure is heard, not maker',
+    reference: 'What the maker’s figure is of: engine, turbine, output or axle',
+    basis: 'Nominal for a life, or peak for a moment',
+    speedRpm: 'Maker’s figure',
+  },
 })

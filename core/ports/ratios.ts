@@ -18,4 +18,14 @@ export const ratios = definePort({
     ]),
     mayTurnOver: flag('It may be turned over, final drive and all'),
   },
+  how: {
+    type: 'Three pedals: manual; two: automatic',
+    gears:
+      'Maker’s sheet by the code on the plate; or turn the input and count turns of the output',
+    finalDrive:
+      'Transaxles only: plate or tag, or turns of the input per turn of both wheels in direct',
+    stall: 'Converters only: maker’s torque multiplication at stall',
+    turns: 'Turn the input by hand, first gear; looking at it from the engine',
+    mayTurnOver: 'Can its final drive be turned over, so that it runs the other way? Maker’s word',
+  },
 })

@@ -11,4 +11,9 @@ export const releaseBearing = definePort({
     gapLowMm: stated('Least rest gap', 'mm'),
     gapHighMm: stated('Greatest rest gap', 'mm'),
   },
+  how: {
+    restMm: 'Bearing pushed back, bar across the bell face, caliper to the bearing face',
+    gapLowMm: 'Maker’s sheet of the bearing or slave; 0 where it always runs with the fingers',
+    gapHighMm: 'The same sheet',
+  },
 })

@@ -13,4 +13,11 @@ export const releaseGear = definePort({
     strokeMm: length('Stroke the slave has', { methods: ['caliper', 'rule'] }),
     forkRatio: exact('Fork ratio, 1 without a fork', '', { methods: ['rule'] }),
   },
+  how: {
+    type: 'Fork with a slave outside, or a slave round the shaft',
+    slaveMm: 'Cast on it; or caliper on the piston',
+    innerMm: 'Round the shaft only: caliper on the inner tube',
+    strokeMm: 'How far the piston may go: maker’s sheet, or between its stops',
+    forkRatio: 'Pivot to slave, divided by pivot to bearing',
+  },
 })

@@ -9,4 +9,7 @@ export const sensorSeat = definePort({
   fields: {
     drilled: flag('A crank sensor has its seat in the bell'),
   },
+  how: {
+    drilled: 'Is there a drilled and tapped place for the sensor in this bell?',
+  },
 })

@@ -14,4 +14,12 @@ export const shaftHalf = definePort({
     overlapLowMm: length('Least it goes into the other half', { methods: ['rule'] }),
     overlapHighMm: length('Most it goes into the other half', { methods: ['rule'] }),
   },
+  how: {
+    end: 'The end at the gearbox or at the wheel',
+    fits: 'What its end goes on: flange or joint by name, or splines counted',
+    bar: 'How the two halves join: sleeve, splined coupler, weld',
+    lengthMm: 'Tape from the joint centre to the end of the bar',
+    overlapLowMm: 'Maker’s sheet of the coupler',
+    overlapHighMm: 'Depth rod in the other half',
+  },
 })

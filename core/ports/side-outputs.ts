@@ -11,4 +11,9 @@ export const sideOutputs = definePort({
     leftMm: span('Left joint centre from the crank axis', { methods: ['rule', 'tape-shaft'] }),
     rightMm: span('Right joint centre from the crank axis', { methods: ['rule', 'tape-shaft'] }),
   },
+  how: {
+    family: 'What the inner joints are called by their maker',
+    leftMm: 'From the bell axis to the middle of the left joint, across',
+    rightMm: 'From the bell axis to the middle of the right joint, across',
+  },
 })

@@ -7,4 +7,5 @@ export const spacer = definePort({
   title: 'Crank spacer',
   end: 'engine',
   fields: { thicknessMm: length('Thickness', { methods: ['micrometer', 'caliper'] }) },
+  how: { thicknessMm: 'Micrometer or caliper at three places' },
 })

@@ -10,4 +10,8 @@ export const speedDrive = definePort({
     type: word('Speed is told by', ['cable', 'pulses', 'none']),
     perTurn: exact('Cable turns or pulses for a turn of the output', ''),
   },
+  how: {
+    type: 'A cable, a pulse sensor, or none',
+    perTurn: 'Pulses for a turn of the output shaft: count by hand with a meter',
+  },
 })

@@ -10,4 +10,8 @@ export const speedReader = definePort({
     type: word('Speedometer wants', ['cable', 'pulses']),
     perKm: exact('Cable turns or pulses for a kilometre', ''),
   },
+  how: {
+    type: 'What the speedometer is driven by',
+    perKm: 'Printed on its dial, turns or pulses for a kilometre',
+  },
 })

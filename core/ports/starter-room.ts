@@ -9,4 +9,7 @@ export const starterRoom = definePort({
   fields: {
     side: word('Free side, seen from the gearbox', ['both', 'left', 'right', 'neither']),
   },
+  how: {
+    side: 'Standing behind the engine in the bay: on which side is there room, clear of steering and exhaust?',
+  },
 })

@@ -11,4 +11,8 @@ export const starterSeat = definePort({
     side: word('Side, seen from the gearbox', ['left', 'right']),
     axisMm: length('Starter axis from the crank axis', { methods: ['bar-caliper', 'machine'] }),
   },
+  how: {
+    side: 'Standing behind the bell, looking at the engine',
+    axisMm: 'Caliper from edge of crank bore to edge of starter bore, plus both half diameters',
+  },
 })

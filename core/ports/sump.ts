@@ -14,4 +14,13 @@ export const sump = definePort({
     pickupMm: length('Pickup from the middle of the deep part', { minutes: 10 }),
     baffled: flag('Baffled'),
   },
+  how: {
+    zones:
+      'Block upside down or on stands: rule down from the crank axis at each step of the pan; from and to along the block, ahead of the block face minus',
+    dropMm: 'From the rail of the pan to the lowest edge of the pickup',
+    capacityL: 'Maker’s sheet, or fill it to the mark with water before it is cleaned',
+    coverMm: 'Oil to the lowest mark, dip a wire beside the pickup',
+    pickupMm: 'Rule from the pickup to the middle of the deep part',
+    baffled: 'Look in: are there walls or flaps round the pickup?',
+  },
 })

@@ -10,4 +10,8 @@ export const switchWants = definePort({
     reverse: flag('Wants a reverse lamp switch'),
     interlock: word('Start is allowed by', ['neutral or park switch', 'clutch switch', 'nothing']),
   },
+  how: {
+    reverse: 'Has the vehicle a reverse lamp that must burn?',
+    interlock: 'What must be so before the starter turns?',
+  },
 })

@@ -10,4 +10,8 @@ export const switches = definePort({
     reverse: flag('Has a reverse lamp switch'),
     interlock: word('Start is allowed by', ['neutral or park switch', 'nothing']),
   },
+  how: {
+    reverse: 'Is there a switch for reverse on the case?',
+    interlock: 'Is there a neutral or clutch switch that the starter hangs on?',
+  },
 })

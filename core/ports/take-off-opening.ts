@@ -12,4 +12,10 @@ export const takeOffOpening = definePort({
     moduleMm: exact('Module of its gear', 'mm', { methods: ['caliper'] }),
     turns: word('Its gear turns', ['with the engine', 'against the engine']),
   },
+  how: {
+    family: 'Bolt count and shape of the cover, as its maker names it',
+    side: 'Seen from behind',
+    moduleMm: 'Of the gear inside: outer Ø divided by teeth plus two',
+    turns: 'Clutch out, look into the opening while it is turned',
+  },
 })

@@ -14,4 +14,12 @@ export const takeOff = definePort({
     reachMm: span('It reaches out by', { methods: ['rule'] }),
     roomMm: span('Room there', { methods: ['tape-bay', 'rule'] }),
   },
+  how: {
+    family: 'Bolt count and shape, as its maker names it',
+    side: 'On which side of a gearbox it is made to sit, seen from behind',
+    moduleMm: 'Of its input gear: outer Ø divided by teeth plus two',
+    turns: 'Which way its input gear must be driven: arrow or sheet',
+    reachMm: 'Bar across its face, caliper to the tip of the gear',
+    roomMm: 'How far it stands out from the gearbox, its pump on',
+  },
 })

@@ -13,4 +13,10 @@ export const transferInput = definePort({
     depthMm: length('Splines reach behind its face'),
     mostMm: length('Room for a shaft behind its face'),
   },
+  how: {
+    splines: 'Count them',
+    majorMm: 'Inside caliper across two opposite grooves',
+    depthMm: 'Depth rod from its face to the end of the splines',
+    mostMm: 'Depth rod from its face to whatever the shaft would touch',
+  },
 })

@@ -13,4 +13,11 @@ export const transfer = definePort({
     low: exact('Low ratio', ''),
     shift: word('Shifted by', ['lever', 'cable', 'motor', 'vacuum']),
   },
+  how: {
+    frontSide: 'Seen from behind: is the front output left or right?',
+    frontTurns: 'Turn its input, all-wheel drive in, and look at the front output from in front',
+    frontRatio: 'Turns of the input per turn of the front output, high range',
+    low: 'Turns of the input per turn of the output, low range',
+    shift: 'A lever, cables, vacuum or a motor?',
+  },
 })

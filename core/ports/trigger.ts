@@ -9,4 +9,7 @@ export const trigger = definePort({
   fields: {
     teeth: exact('Trigger teeth a turn, 0 for none', '', { minutes: 5 }),
   },
+  how: {
+    teeth: 'Count once round, the gap left out; 0 for none',
+  },
 })

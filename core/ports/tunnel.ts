@@ -15,4 +15,11 @@ export const tunnel = definePort({
     caseMm: span('At the transfer case', rule),
     widthMm: span('Width at shaft height, at the bell', rule),
   },
+  how: {
+    bellMm: 'Straight edge across the mount pads, up to the roof of the tunnel, at the bell',
+    leverMm: 'The same, at the lever',
+    tailMm: 'The same, at the tail of the gearbox',
+    caseMm: 'The same, where a transfer case sits',
+    widthMm: 'Inside width at shaft height, at the bell',
+  },
 })

@@ -10,4 +10,8 @@ export const tyre = definePort({
     marking: marking('Tyre marking, such as 205/65R15'),
     loadedMm: length('Loaded radius, hub to ground', { methods: ['rule'], minutes: 3 }),
   },
+  how: {
+    marking: 'Read off the side wall: 205/70R15, 31x10.50R15, 7.50-16',
+    loadedMm: 'Rule, floor to the middle of the hub, loaded and at its pressure',
+  },
 })

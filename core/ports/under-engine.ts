@@ -9,4 +9,8 @@ export const underEngine = definePort({
   fields: {
     zones: zones('From, to, top below the engine mounts, left and right edge, "moving", name'),
   },
+  how: {
+    zones:
+      'String at the height of the engine mounts: from and to along it, down to the top of each thing; wheels turned lock to lock, axle at bump',
+  },
 })

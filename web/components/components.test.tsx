@@ -11,12 +11,12 @@ import { PORT_KINDS } from '../../core/ports/index.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { ApiProblem } from '../api/client.ts'
 import { Strip } from '../drawing/strip.tsx'
-import { MeasureDialog } from '../stages/pairing/measure-dialog.tsx'
 import { numberWords } from '../stages/parts/words.ts'
 import { choose } from '../testing/choose.ts'
 import { Form } from './form.tsx'
 import type { FieldSpec } from './form-values.ts'
 import { JointShape } from './joint-shape.tsx'
+import { MeasureDialog } from './measuring/measure-dialog.tsx'
 import { TypedInput } from './typed-input.tsx'
 import { Failed, GradeWord, Loaded, Money } from './ui.tsx'
 
@@ -257,6 +257,7 @@ const unnamed = field('?', '?/disc-hub/main', 'startMm', 'Hub front')
 const verdict = {
   missing: [bottom, unnamed],
   fields: [mouth, unnamed, bottom],
+  limits: [],
 } as unknown as Verdict
 const measure = () =>
   render(
@@ -292,6 +293,30 @@ test('a value that cannot be read is told before anything is sent', async () => 
     expect(screen.getByRole('alert').textContent).toContain('"deep" is not a number'),
   )
   expect(sent).not.toHaveBeenCalled()
+})
+
+test('several lengths typed on the drawings are recorded at once with Enter; what is refused stays typed, with why', async () => {
+  localStorage.clear()
+  const sent: string[] = []
+  vi.spyOn(globalThis, 'fetch').mockImplementation(async (_, init) => {
+    const body = JSON.parse(String(init?.body))
+    sent.push(`${body.field} ${body.typed}`)
+    return body.field === 'mouthMm'
+      ? Response.json(
+          { detail: 'Mouth of the bore must be less than its bottom.', errors: [] },
+          { status: 422 },
+        )
+      : Response.json({ id: 'c', notUsed: null })
+  })
+  measure()
+  fireEvent.change(screen.getByLabelText('Mouth of the bore, Wick'), { target: { value: '40' } })
+  fireEvent.change(screen.getByLabelText('Bottom of the bore, Wick'), { target: { value: '38' } })
+  fireEvent.submit(screen.getByRole('button', { name: 'Record 2 measurements' }))
+  await waitFor(() => expect(screen.getByRole('alert').textContent).toContain('must be less'))
+  expect(new Set(sent)).toEqual(new Set(['bottomMm 38', 'mouthMm 40']))
+  const list = screen.getByRole('list', { name: 'Fields of this joint' }).textContent
+  expect(list).toContain('recorded 38')
+  expect(list).toContain('typed 40')
 })
 
 test('the verdict on a number in words', () => {

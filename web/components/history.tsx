@@ -29,7 +29,7 @@ export function HistoryButton({
   return (
     <>
       <Button onClick={() => setOpen(true)}>History</Button>
-      <Dialog open={open} onOpenChange={setOpen} title={`History: ${title}`} wide>
+      <Dialog open={open} onOpenChange={setOpen} title={`History: ${title}`} size="wide">
         {open && <HistoryList {...(entity ? { entity } : {})} {...(id ? { id } : {})} />}
       </Dialog>
     </>

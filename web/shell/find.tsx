@@ -20,7 +20,7 @@ export function Find({ build }: { build: string | undefined }) {
       <Button tone="quiet" onClick={() => setOpen(true)}>
         Find /
       </Button>
-      <Dialog open={open} onOpenChange={setOpen} title="Find" wide>
+      <Dialog open={open} onOpenChange={setOpen} title="Find" size="wide">
         {open && <Results build={build} onDone={() => setOpen(false)} />}
       </Dialog>
     </>

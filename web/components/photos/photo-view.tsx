@@ -16,7 +16,7 @@ export const PhotoView = ({
   photo: StoredRow<'photo'>
   onClose: () => void
 }) => (
-  <Dialog open onOpenChange={onClose} title={photo.note || 'Photo'} wide>
+  <Dialog open onOpenChange={onClose} title={photo.note || 'Photo'} size="wide">
     <img
       src={`/api/photos/${photo.id}/image`}
       alt={photo.note ?? ''}

@@ -39,7 +39,7 @@ export function JointClaims({ joint, pairing }: { joint: JointDetail; pairing: P
           open
           onOpenChange={() => setSaying(false)}
           title="What is known of it as a whole"
-          wide
+          size="wide"
         >
           <Sentence joint={joint} pairing={pairing} onDone={() => setSaying(false)} />
         </Dialog>

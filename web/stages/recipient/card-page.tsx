@@ -114,7 +114,7 @@ function Line({ dimension, measuring }: { dimension: Dimension; measuring: Measu
       </svg>
       <div>
         <span className="font-semibold">{words.label}</span>
-        <p className="text-steel">{dimension.how}.</p>
+        <p className="text-steel">{words.how}.</p>
         {fault && (
           <p role="alert" className="border-l-[3px] border-clash pl-2">
             {fault}

@@ -138,7 +138,7 @@ function Drawings({
             {open ? (
               <>
                 <h2 className="font-bold">{dimensionWords(open).label}</h2>
-                <p>{open.how}.</p>
+                <p>{dimensionWords(open).how}.</p>
                 <p className="figure">
                   {measuring.shown(open).text || 'not measured'}{' '}
                   <span className="text-steel">

@@ -9,8 +9,8 @@ import { METHODS } from '../../../core/quantity/methods.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
+import { ClaimForm } from '../../components/measuring/claim-form.tsx'
 import { Button, Caution, Loaded } from '../../components/ui.tsx'
-import { ClaimForm } from '../pairing/claim-form.tsx'
 
 interface Card {
   readonly key: string
@@ -142,7 +142,12 @@ function Cards({ build, name, cards }: { build: string; name: string; cards: rea
         </Button>
       </nav>
       {measuring && (
-        <Dialog open onOpenChange={() => setMeasuring(null)} title="Record a measurement" wide>
+        <Dialog
+          open
+          onOpenChange={() => setMeasuring(null)}
+          title="Record a measurement"
+          size="wide"
+        >
           <ClaimForm build={build} field={measuring} onDone={() => setMeasuring(null)} />
         </Dialog>
       )}

@@ -40,6 +40,8 @@ export const partInput = z.strictObject({
   name,
   ownerId: id.nullish(),
   isDefault: z.boolean().optional(),
+  /** Its type: what is not typed is assumed from it. */
+  template: z.string().max(80).optional(),
   fromYear: year.nullish(),
   toYear: year.nullish(),
   massG: z.number().int().nonnegative().max(1e9).nullish(),
@@ -194,6 +196,14 @@ export const offerInput = z.strictObject({
   stock: z.number().int().nonnegative().max(1e6).nullish(),
   leadDays: z.number().int().nonnegative().max(1e6).nullish(),
   condition: z.string().trim().min(1).max(40).default('new'),
+})
+
+/** A part that stands on the shop's own shelf. */
+export const ownedInput = z.strictObject({
+  pieces: count.default(1),
+  /** What one would fetch if it were sold: the plan counts it. */
+  worthMinor: amount.default(0),
+  currency: currencySchema,
 })
 
 export const buildInput = z.strictObject({

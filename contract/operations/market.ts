@@ -8,6 +8,7 @@ import {
   issuerInput,
   issuerPatch,
   offerInput,
+  ownedInput,
   rateInput,
   ratePatch,
   supplierInput,
@@ -40,6 +41,11 @@ export const marketOperations = {
     answer: offers,
   },
   'POST /offers': { summary: 'Add an offer by hand', body: offerInput, answer: offer },
+  'POST /parts/{id}/owned': {
+    summary: 'Say that the shop owns a part: it is offered from its own shelf',
+    body: ownedInput,
+    answer: offer,
+  },
   'DELETE /offers/{id}': { summary: 'Move an offer to the trash', answer: trash },
   'POST /trash/{id}/restore': { summary: 'Put back what was removed', answer: restored },
 } as const satisfies Operations

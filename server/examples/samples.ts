@@ -216,6 +216,10 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
       currency: 'EUR',
     },
   }),
+  'POST /parts/{id}/owned': {
+    params: { id: 'marlund-4-disc' },
+    body: { pieces: 1, worthMinor: 4_000, currency: 'EUR' },
+  },
   'GET /offers': (told) => ({ query: { supplier: told('POST /suppliers').id } }),
   'POST /photos': {
     query: { id: 'sample-photo', donorId: 'donor-1', note: 'Left front, hit' },

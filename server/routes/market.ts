@@ -3,6 +3,7 @@ import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { updateIssuer } from '../services/issuers.ts'
 import { addOffer } from '../services/offers.ts'
+import { putOnShelf } from '../services/own-shelf.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 
@@ -32,6 +33,7 @@ export const marketRoutes = ({ store }: Services): App =>
       return { items: await store.list('offer', of) }
     },
     'POST /offers': async ({ body }) => addOffer(store, body),
+    'POST /parts/{id}/owned': async ({ params, body }) => putOnShelf(store, params.id, body),
     'DELETE /offers/{id}': async ({ params }) => toTrash(store, 'offer', params.id),
     'POST /trash/{id}/restore': async ({ params }) =>
       store.transaction((tx) => tx.restore(params.id)),

@@ -6,7 +6,7 @@ import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
 import { type DocumentRows, readBuildDocument } from '../documents/build-json.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import { toCoreParts } from './core-parts.ts'
-import { rebuildPortValues } from './parts.ts'
+import { rebuildPortValues } from './one-part.ts'
 
 /** A build and all it refers to, as one JSON document: rows by table, by id, without versions or history. */
 export interface BuildDocument {

@@ -2,7 +2,8 @@ import { beforeEach, expect, test } from 'vitest'
 import { openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { exportBuild, importDocument } from './build-document.ts'
-import { addClaim, createPart, onePart, partDetail, strikeClaim } from './parts.ts'
+import { onePart } from './one-part.ts'
+import { addClaim, createPart, partDetail, strikeClaim } from './parts.ts'
 
 let store: Store
 const PORT = 'disc/disc-hub/main'

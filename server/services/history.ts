@@ -3,7 +3,7 @@ import { withoutRetired } from '../database/row.ts'
 import { type Row, type Store, unpack } from '../database/store.ts'
 import { shapeOf, type TableName } from '../database/tables.ts'
 import { ConflictError, MissingError } from '../errors.ts'
-import { rebuildPortValues } from './parts.ts'
+import { rebuildPortValues } from './one-part.ts'
 
 /** One act on one row: who, when, from what, to what. */
 export interface HistoryEntry {

@@ -16,7 +16,6 @@ import {
   faultIn,
 } from '../../core/ports/field.ts'
 import {
-  type CompiledPart,
   compilePart,
   fieldOf,
   fieldsOf,
@@ -37,6 +36,8 @@ import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
 import { toClaim, toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
+import { onePart, rebuildPortValues } from './one-part.ts'
+import { partOfType } from './part-of-type.ts'
 
 export type PartInput = z.infer<typeof partInput>
 
@@ -188,15 +189,19 @@ export async function createPart(store: Store, input: PartInput): Promise<RowOf<
     if (isDefault)
       for (const other of others)
         await tx.update('part', other.id, other.version, { isDefault: false })
-    const part = await tx.insert('part', { ...row, isDefault })
+    const part = row.template
+      ? await partOfType(tx, { ...row, isDefault })
+      : await tx.insert('part', { ...row, isDefault })
+    const ofType = new Set((await tx.list('port', { partId: part.id })).map(({ id }) => id))
     for (const port of toCorePart({ id: part.id, kind: row.kind, ports }).ports) {
-      await tx.insert('port', {
-        id: port.id,
-        partId: part.id,
-        kind: port.kind,
-        slot: port.slot,
-        looks: port.looks ?? null,
-      })
+      if (!ofType.has(port.id))
+        await tx.insert('port', {
+          id: port.id,
+          partId: part.id,
+          kind: port.kind,
+          slot: port.slot,
+          looks: port.looks ?? null,
+        })
       for (const [field, claims] of Object.entries(port.claims))
         for (const claim of claims)
           await tx.insert('claim', {
@@ -430,48 +435,6 @@ function splitPort(id: string): { partId: string; kind: PortKindName; slot: stri
         : `"${id}" is not a port id (part/kind/slot).`,
     )
   return { partId, kind: kind as PortKindName, slot: slot.join('/') || 'main' }
-}
-
-/** One part, compiled from its own rows and no others. @throws MissingError */
-export async function onePart(store: Store, partId: string): Promise<CompiledPart> {
-  const part = await store.get('part', partId)
-  const ports = await store.list('port', { partId })
-  const claims = await store.listIn(
-    'claim',
-    'portId',
-    ports.map((port) => port.id),
-  )
-  return compilePart(toCoreParts([part], ports, claims)[0]!)
-}
-
-/** Rebuilds the chosen value of each field of a part, as columns for filtering and joining. */
-export async function rebuildPortValues(store: Store, partId: string): Promise<void> {
-  const ports = await store.list('port', { partId })
-  await store
-    .knex('portValue')
-    .whereIn(
-      'portId',
-      ports.map((port) => port.id),
-    )
-    .delete()
-  const rows = (await onePart(store, partId)).ports.flatMap((port) =>
-    Object.keys(PORT_KINDS[port.kind].fields).flatMap((field) => {
-      const { v, claim } = fieldOf(port, field)!
-      return claim === null
-        ? []
-        : [
-            {
-              portId: port.id,
-              field,
-              number: typeof v === 'number' ? v : null,
-              text: typeof v === 'number' ? null : typeof v === 'string' ? v : JSON.stringify(v),
-              claimId: claim,
-            },
-          ]
-    }),
-  )
-  for (let i = 0; i < rows.length; i += 100)
-    await store.knex('portValue').insert(rows.slice(i, i + 100))
 }
 
 /** Two transmissions compared by what is measured inside them. @throws MissingError where one is not in the catalogue */

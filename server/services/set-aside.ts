@@ -7,7 +7,7 @@ import { type Store, unpack } from '../database/store.ts'
 import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
-import { rebuildPortValues } from './parts.ts'
+import { rebuildPortValues } from './one-part.ts'
 
 export interface AsideView extends AsideRow {
   readonly version: number

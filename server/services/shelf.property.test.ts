@@ -3,7 +3,8 @@ import { afterAll, beforeAll, expect, test, vi } from 'vitest'
 import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { loadCatalogue } from './catalogue.ts'
-import { addClaim, createPart, onePart } from './parts.ts'
+import { onePart } from './one-part.ts'
+import { addClaim, createPart } from './parts.ts'
 import { compiledShelf } from './shelf.ts'
 
 let knex: Database

@@ -1,21 +1,19 @@
-import { v7 as uuidv7 } from 'uuid'
 import type { z } from 'zod'
 import type { startInput } from '../../contract/rows.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
-import { COUPLING_SETS, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { fieldsOfAnswer } from '../../core/pairing/stopper-fields.ts'
 import type { StopperSays } from '../../core/pairing/stoppers.ts'
-import { kindWords, typedPorts } from '../../core/ports/part-kinds.ts'
-import type { Claim } from '../../core/quantity/claim.ts'
-import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
-import { fromTemplate, TEMPLATE_SOURCE, templateOf } from '../../core/templates/index.ts'
+import { kindWords } from '../../core/ports/part-kinds.ts'
+import { TEMPLATE_SOURCE } from '../../core/templates/index.ts'
 import { RANGE_CURRENCY } from '../../core/templates/ranges.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { shopDay } from './day.ts'
 import { answerStopper } from './joint-claims.ts'
+import { onePart } from './one-part.ts'
 import { chooseCoupling, takePairing } from './pairing-choice.ts'
-import { addClaim, onePart, rebuildPortValues } from './parts.ts'
+import { partOfType } from './part-of-type.ts'
+import { addClaim } from './parts.ts'
 import { toRate } from './rate.ts'
 
 type Start = z.infer<typeof startInput>
@@ -156,103 +154,10 @@ async function pick(
       )
     return part.id
   }
-  const template = choice.template ? templateOf(choice.template) : undefined
-  if (choice.template && template?.kind !== kind)
-    throw new UnprocessableError(
-      `"${choice.template}" is not a type of ${kindWords(kind).toLowerCase()}.`,
-      [{ path: kind, message: 'Not a type that is known.' }],
-    )
-  if (!template && !choice.family) return null
-  const id = uuidv7()
-  const name = choice.name?.trim() || template?.words || `${kindWords(kind)}, ${choice.family}`
-  await tx.insert('part', {
-    id,
-    kind,
-    name,
-    ownerId,
-    isDefault: true,
-    template: template?.id ?? 'family',
-    massG: template ? template.massKg * 1000 : null,
-  })
-  for (const port of template ? fromTemplate(template, id).ports : []) {
-    await tx.insert('port', {
-      id: port.id,
-      partId: id,
-      kind: port.kind,
-      slot: port.slot,
-      looks: port.looks ?? null,
-    })
-    for (const [field, claims] of Object.entries(port.claims))
-      for (const claim of claims) await insertClaim(tx, port.id, field, claim)
-  }
-  if (choice.family) await nameFamily(tx, id, kind, choice.family)
-  await pieces(tx, id, kind, name)
-  await rebuildPortValues(tx, id)
+  if (!choice.template && !choice.family) return null
+  const { template, family, name } = choice
+  const { id } = await partOfType(tx, { kind, template, family, name: name ?? undefined, ownerId })
   return id
-}
-
-const insertClaim = (
-  tx: Store,
-  portId: string,
-  field: string,
-  claim: Omit<Claim, 'id'>,
-): Promise<RowOf<'claim'>> =>
-  tx.insert('claim', {
-    portId,
-    field,
-    value: claim.value,
-    plusMinus: claim.plusMinus ?? null,
-    grade: claim.grade,
-    source: claim.source ?? null,
-    saidBy: claim.by ?? null,
-    day: null,
-    typed: null,
-  })
-
-/** A family that is named settles the face: a published standard brings its holes too. */
-async function nameFamily(tx: Store, partId: string, kind: string, family: string): Promise<void> {
-  const face = typedPorts(kind).find((port) => port.kind === 'face')
-  if (!face) return
-  const portId = `${partId}/face/${face.slot}`
-  await tx.insert('port', {
-    id: portId,
-    partId,
-    kind: 'face',
-    slot: face.slot,
-    looks: face.looks ?? null,
-  })
-  await insertClaim(tx, portId, 'family', {
-    value: family,
-    grade: 'heard',
-    source: 'Said at the start',
-  })
-  const standard = PATTERN_FAMILIES.find((one) => one.id === family)
-  if (standard)
-    await insertClaim(tx, portId, 'holes', {
-      value: standard.holes,
-      grade: 'heard',
-      source: standard.words,
-    })
-}
-
-/** The coupling pieces that came with it, named and not measured, so that the first measurement has where to go. */
-async function pieces(tx: Store, ownerId: string, kind: string, name: string): Promise<void> {
-  if (kind !== 'engine' && kind !== 'transmission') return
-  const ofEngine = ['flywheel', 'flexplate', 'pilot', 'starter']
-  const kinds =
-    kind === 'engine'
-      ? ofEngine
-      : [...new Set([...COUPLING_SETS.manual, ...COUPLING_SETS.automatic])].filter(
-          (one) => isCouplingKind(one) && one !== 'separator' && !ofEngine.includes(one),
-        )
-  for (const one of kinds)
-    await tx.insert('part', {
-      kind: one,
-      name: `${name}, its ${kindWords(one).toLowerCase()}`,
-      ownerId,
-      isDefault: true,
-      template: 'piece',
-    })
 }
 
 const say = (

@@ -20,6 +20,7 @@ export function PartField({
     <PartCombobox
       {...rest}
       kind={kind}
+      makesOfType
       shown={value === '' ? nothing : (part?.name ?? '…')}
       nothing={nothing}
       onPick={(chosen) => onChange(chosen?.id ?? '')}

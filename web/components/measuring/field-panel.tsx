@@ -43,6 +43,7 @@ export function FieldPanel({
               value={typed}
               options={choices}
               nothing="Choose"
+              autoFocus={opensHere}
               onChange={(text) => measurements.type(field, text)}
             />
           ) : (

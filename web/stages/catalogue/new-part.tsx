@@ -10,7 +10,7 @@ import {
   typedPorts,
 } from '../../../core/ports/part-kinds.ts'
 import { GRADES, isGrade } from '../../../core/quantity/grade.ts'
-import { refresh } from '../../api/answer.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { useReading, useToday } from '../../api/hooks.ts'
 import { Field } from '../../components/fields/field.tsx'
@@ -31,6 +31,9 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const reading = useReading()
   const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
   const ports = typedPorts(kind)
+  const offered = useAnswer('GET /templates').data?.templates ?? []
+  const types = offered.filter((one) => one.kind === kind)
+  const type = types.find(({ id }) => id === typed.template)
   const noOwner = isCouplingKind(kind) ? 'Sold by itself' : 'None of ours'
   const put = (more: Typed): void => {
     const next = { ...typed, ...more }
@@ -42,7 +45,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const save = async (event: FormEvent): Promise<void> => {
     event.preventDefault()
     const found: Typed = {}
-    if (!typed.name?.trim()) found.name = 'Give it a name.'
+    if (!typed.name?.trim() && !type) found.name = 'Give it a name.'
     for (const year of ['fromYear', 'toYear'])
       if (typed[year]?.trim() && !/^\d{4}$/.test(typed[year]!.trim()))
         found[year] = 'Type a year such as 1979.'
@@ -78,7 +81,8 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
       const part = await call('POST /parts', {
         body: {
           kind,
-          name: typed.name ?? '',
+          name: typed.name?.trim() || type?.words || '',
+          ...(type ? { template: type.id } : {}),
           ...(typed.ownerId ? { ownerId: typed.ownerId } : {}),
           ...(typed.fromYear ? { fromYear: Number(typed.fromYear) } : {}),
           ...(typed.toYear ? { toYear: Number(typed.toYear) } : {}),
@@ -119,6 +123,19 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
                   value={kind}
                   options={KINDS}
                   onChange={(chosen) => set('kind', chosen)}
+                />
+              )}
+            </Field>
+          )}
+          {types.length > 0 && (
+            <Field label="Type" hint={type?.says ?? 'What is not typed below is assumed of it'}>
+              {(shared) => (
+                <Select
+                  {...shared}
+                  value={type?.id ?? ''}
+                  options={types.map((one) => ({ value: one.id, words: one.words }))}
+                  nothing="None: only what is typed"
+                  onChange={(chosen) => set('template', chosen)}
                 />
               )}
             </Field>

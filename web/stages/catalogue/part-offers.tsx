@@ -45,6 +45,35 @@ export function Offers({ part }: { part: PartDetail }) {
           </Row>
         ))}
       </Rows>
+      <Folded words="We own it">
+        <Form
+          id={`owned-${part.id}`}
+          columns={1}
+          fields={[
+            { name: 'pieces', label: 'How many', type: 'number', whole: true, required: true },
+            { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+            {
+              name: 'worthMinor',
+              label: 'What one would fetch',
+              type: 'money',
+              hint: 'Left blank, it costs the build nothing',
+              currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+            },
+          ]}
+          initial={{ pieces: 1, currency: suppliers[0]?.currency ?? 'EUR' }}
+          action="Put it on our shelf"
+          submit={async ({ pieces, worthMinor, currency }) => {
+            await act(
+              () =>
+                call('POST /parts/{id}/owned', {
+                  params: { id: part.id },
+                  body: { pieces: pieces ?? 1, worthMinor: worthMinor ?? 0, currency },
+                }),
+              'It is on our shelf, and plans can take it.',
+            )
+          }}
+        />
+      </Folded>
       <Folded words="Add an offer">
         <Form
           id={`offer-${part.id}`}

@@ -133,6 +133,7 @@ function Pairings({
           <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
           <HistoryButton entity="build" id={build} title={header?.name ?? 'this build'} />
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
+          <ButtonLink to="/catalogue/new/transmission">Add a gearbox</ButtonLink>
         </PageHead>
         <div className="min-h-0 flex-1 overflow-auto">
           <LookedInto value={joint}>

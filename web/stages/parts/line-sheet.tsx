@@ -161,6 +161,27 @@ export function LineSheet({
                 </Button>
               </p>
             ))}
+          {!line.decisions.some((decision) => decision.act === 'price') && (
+            <p className="mb-2">
+              <Button
+                onClick={() =>
+                  void act(
+                    () =>
+                      call('POST /builds/{id}/decisions', {
+                        params: { id: build },
+                        body: { needId: line.id, act: 'price', priceMinor: 0, source: 'We own it' },
+                      }),
+                    'Ours: it costs this build nothing.',
+                  )
+                }
+              >
+                We own it
+              </Button>
+              <span className="block pt-1 text-steel">
+                Or put on below what it would fetch, from “We own it”.
+              </span>
+            </p>
+          )}
           <Form
             id={`price-${build}-${line.id}`}
             columns={1}

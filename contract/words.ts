@@ -13,6 +13,13 @@ const KINDS: Readonly<Record<string, string>> = {
 }
 const kindOf = (value: unknown): string =>
   KINDS[value === null ? 'null' : Array.isArray(value) ? 'array' : typeof value] ?? 'something else'
+const FORMATS: Readonly<Record<string, string>> = {
+  date: 'a day such as 2026-03-14',
+  datetime: 'a day with its time',
+  email: 'an address with an @',
+  url: 'a web address',
+  uuid: 'an id',
+}
 const counted = (count: unknown, one: string): string =>
   `${count} ${one}${Number(count) === 1 ? '' : 's'}`
 
@@ -40,8 +47,17 @@ function say(issue: z.core.$ZodRawIssue): string | undefined {
       return `Choose one of ${(issue.values as unknown[]).slice(0, 20).join(', ')}.`
     case 'unrecognized_keys':
       return `There is no field ${(issue.keys as string[]).slice(0, 5).join(', ')} here.`
+    case 'invalid_union':
+      return 'It is none of what it can be. Look at its form and send it again.'
+    case 'invalid_format':
+      return `It should be written as ${FORMATS[issue.format as string] ?? 'its form says'}.`
+    case 'not_multiple_of':
+      return `It should be a multiple of ${issue.divisor}.`
+    case 'invalid_key':
+    case 'invalid_element':
+      return 'A name or an entry in it is not right.'
     default:
-      return undefined
+      return 'It is not right.'
   }
 }
 

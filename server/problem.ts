@@ -1,10 +1,4 @@
-export interface Problem {
-  readonly status: number
-  readonly title: string
-  readonly detail: string
-  readonly errors?: readonly { readonly path: string; readonly message: string }[]
-  readonly [extra: string]: unknown
-}
+import type { Problem } from '../contract/problem.ts'
 
 /** What each status is called. */
 export const TITLES: Record<number, string> = {
@@ -28,23 +22,3 @@ export const problem = (body: Problem): Response =>
     status: body.status,
     headers: { 'content-type': 'application/problem+json' },
   })
-
-/** Zod issues as one problem: where each fault is and what to do. */
-export function validationProblem(
-  issues: readonly { readonly path: readonly PropertyKey[]; readonly message: string }[],
-  target: string,
-): Problem {
-  const errors = issues.map((issue) => ({
-    path: issue.path.map(String).join('.'),
-    message: issue.message,
-  }))
-  const first = errors[0]
-  return {
-    status: 422,
-    title: 'Not right yet',
-    detail: first
-      ? `${first.path === '' ? target : first.path}: ${first.message}${errors.length > 1 ? ` (and ${errors.length - 1} more)` : ''}`
-      : 'The request does not have the right shape.',
-    errors,
-  }
-}

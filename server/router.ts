@@ -1,10 +1,11 @@
 import { OpenAPIHono } from '@hono/zod-openapi'
 import type { Logger } from 'pino'
+import { validationProblem } from './../contract/problem.ts'
 import type { Guard } from './access/guard.ts'
 import type { Store } from './database/store.ts'
 import type { PhotoMaker } from './jobs/photo-maker.ts'
 import type { JobRunner } from './jobs/runner.ts'
-import { problem, validationProblem } from './problem.ts'
+import { problem } from './problem.ts'
 import type { Backups } from './services/backups.ts'
 import type { PhotoFiles } from './services/photo-files.ts'
 

@@ -11,9 +11,9 @@ import {
   problemsOf,
   type QueryOf,
 } from '../../contract/operation.ts'
-import { problemSchema } from '../../contract/problem.ts'
+import { problemSchema, validationProblem } from '../../contract/problem.ts'
 import { ProblemError } from '../errors.ts'
-import { problem, TITLES, validationProblem } from '../problem.ts'
+import { problem, TITLES } from '../problem.ts'
 import type { App } from '../router.ts'
 import type { Sent } from '../sent.ts'
 

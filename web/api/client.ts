@@ -8,6 +8,7 @@ import {
 import { partsOf } from '../../contract/operation.ts'
 import { commandWritten } from './commands.ts'
 import { personNow } from './person.ts'
+import { problemWords } from './problem-words.ts'
 
 /** A problem told by the server (RFC 9457), or a lost connection. */
 export class ApiProblem extends Error {
@@ -77,13 +78,10 @@ async function request<T>(method: string, path: string, sent?: unknown): Promise
     )
   }
   const answer = await response.json().catch(() => ({}))
-  if (!response.ok)
-    throw new ApiProblem(
-      response.status,
-      answer.detail ?? 'Not done.',
-      answer.errors ?? [],
-      answer.theirs ?? null,
-    )
+  if (!response.ok) {
+    const { detail, errors } = problemWords(answer)
+    throw new ApiProblem(response.status, detail, errors, answer.theirs ?? null)
+  }
   const command = response.headers.get('x-junket-command')
   if (command) commandWritten(command, path !== '/undo')
   return answer as T

@@ -2,6 +2,7 @@ import { useState } from 'react'
 import type { AsideView } from '../../../contract/answers/shop.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
+import { fieldWords } from '../../api/field-words.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Button } from '../../components/ui.tsx'
 
@@ -52,7 +53,7 @@ function AsideCard({ row, waiting }: { row: AsideView; waiting: number }) {
       <ul className="mb-1">
         {row.faults.slice(0, 5).map((fault) => (
           <li key={`${fault.field}${fault.message}`}>
-            <span className="figure">{fault.field}</span>: {fault.message}
+            <b>{fieldWords(fault.field)}</b>: {fault.message}
           </li>
         ))}
       </ul>
@@ -67,7 +68,7 @@ function AsideCard({ row, waiting }: { row: AsideView; waiting: number }) {
           .filter(([field]) => field !== 'id' && field !== 'row')
           .map(([field, value]) => (
             <label key={field} className="flex flex-col">
-              <span className="text-steel">{field}</span>
+              <span className="text-steel">{fieldWords(field)}</span>
               <input
                 value={typed[field] ?? value}
                 onChange={(event) => setTyped({ ...typed, [field]: event.target.value })}

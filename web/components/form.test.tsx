@@ -33,6 +33,7 @@ const page = (
   initial: Record<string, unknown>,
   submit: Submit = async () => undefined,
   keepsDraft = true,
+  savesWhenLeft = false,
 ) => (
   <SWRConfig value={{ provider: () => new Map() }}>
     <MemoryRouter>
@@ -43,6 +44,7 @@ const page = (
         action="Save"
         submit={submit}
         keepsDraft={keepsDraft}
+        savesWhenLeft={savesWhenLeft}
       />
     </MemoryRouter>
   </SWRConfig>
@@ -204,4 +206,27 @@ test('after a save the text is the new base: their later change follows without 
   expect([shown('Price'), clash()]).toEqual(['3.50', null])
   rerender(page({ ...STORED, price: 9900 }, submit))
   expect([shown('Price'), clash()]).toEqual(['99.00', null])
+})
+
+test('where a page saves as fields are left: each is saved once, what is typed meanwhile next, and nothing needs pressing', async () => {
+  let done: () => void = () => {}
+  const submit = vi.fn<Submit>(() => new Promise<void>((resolve) => (done = resolve)))
+  render(page(STORED, submit, true, true))
+  expect(screen.queryByRole('button', { name: 'Save' })).toBeNull()
+  fireEvent.blur(screen.getByLabelText('Why'))
+  type('Why', 'Rust')
+  fireEvent.blur(screen.getByLabelText('Why'))
+  await waitFor(() => expect(submit).toHaveBeenCalledTimes(1))
+  expect(submit.mock.calls[0]![0]).toMatchObject({ why: 'Rust', price: 295000 })
+  type('Price', '3000')
+  fireEvent.blur(screen.getByLabelText('Price'))
+  expect(submit).toHaveBeenCalledTimes(1)
+  done()
+  await waitFor(() => expect(submit).toHaveBeenCalledTimes(2))
+  expect(submit.mock.calls[1]![0]).toMatchObject({ why: 'Rust', price: 300000 })
+  done()
+  await screen.findByText('Saved.')
+  await choose('Use', 'Track')
+  await waitFor(() => expect(submit).toHaveBeenCalledTimes(3))
+  expect(submit.mock.calls[2]![0]).toMatchObject({ use: 'track' })
 })

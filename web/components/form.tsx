@@ -1,4 +1,4 @@
-import { type ReactNode, useEffect, useRef, useState } from 'react'
+import { type FormEvent, type ReactNode, useEffect, useRef, useState } from 'react'
 import { type FieldError, type ResolverResult, useForm } from 'react-hook-form'
 import { refresh } from '../api/answer.ts'
 import { ApiProblem } from '../api/client.ts'
@@ -25,6 +25,9 @@ const readDraft = (id: string): Draft | null => {
     return null
   }
 }
+
+/** Fields that are chosen, not typed: left as soon as they are. */
+const CHOSEN: ReadonlySet<string> = new Set(['select', 'check', 'part'])
 
 const isSame = (a: Values, b: Values): boolean =>
   Object.keys(b).every((name) => a[name] === b[name])
@@ -66,6 +69,7 @@ export function Form<const F extends readonly FieldSpec[]>({
   children,
   columns = 2,
   keepsDraft = true,
+  savesWhenLeft = false,
 }: {
   id: string
   fields: F
@@ -76,6 +80,8 @@ export function Form<const F extends readonly FieldSpec[]>({
   columns?: 1 | 2 | 3
   /** False for what must not be written down: a passcode. */
   keepsDraft?: boolean
+  /** Each field is saved as it is left or chosen, where all of its page is; the button stands only while something is not saved. */
+  savesWhenLeft?: boolean
 }) {
   const texts = (): Values =>
     Object.fromEntries(fields.map((spec) => [spec.name, toText(spec, initial[spec.name], initial)]))
@@ -99,14 +105,22 @@ export function Form<const F extends readonly FieldSpec[]>({
   } = useForm<Values>({
     defaultValues: { ...stored, ...readDraft(id)?.values },
     resolver: (typed) => read(specs.current, typed),
+    // Whoever goes on to the next field is not called back.
+    shouldFocusError: !savesWhenLeft,
   })
+  const isSaving = useRef(false)
+  const isRefused = useRef(false)
+  const isLeftMeanwhile = useRef(false)
+  const leave = useRef<() => void>(() => {})
   useEffect(() => {
-    const subscription = watch((values) => {
+    const subscription = watch((values, { name }) => {
+      const chosen = specs.current.find((spec) => spec.name === name)?.type
+      if (savesWhenLeft && CHOSEN.has(chosen ?? '')) setTimeout(() => leave.current())
       if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
       else localStorage.setItem(draftKey(id), JSON.stringify({ base: base.current, values }))
     })
     return () => subscription.unsubscribe()
-  }, [watch, id, keepsDraft])
+  }, [watch, id, keepsDraft, savesWhenLeft])
   const storedKey = JSON.stringify(stored)
   useEffect(() => {
     const now = JSON.parse(storedKey) as Values
@@ -122,23 +136,33 @@ export function Form<const F extends readonly FieldSpec[]>({
       ...open.filter(({ name }) => !merged.clashes.some((one) => one.name === name)),
       ...merged.clashes,
     ])
+    if (isRefused.current) setTimeout(() => leave.current())
+    isRefused.current = false
   }, [storedKey, getValues, setValue])
   const hasDraft = formState.isDirty || readDraft(id) !== null
   const settle = ({ name, theirs }: Clash, take: boolean): void => {
     if (take) setValue(name, theirs, { shouldDirty: true })
     setClashes((open) => open.filter((one) => one.name !== name))
+    if (savesWhenLeft) setTimeout(() => leave.current())
   }
 
-  const save = handleSubmit(async (typed: Values) => {
+  /** What is sent is what stands in the form now: it may be typed on before it is read. */
+  const sent = useRef<Values>({})
+  const send = handleSubmit(async (typed: Values) => {
     setFault(clashes.length > 0 ? 'Choose yours or theirs for each field above, then save.' : '')
     if (clashes.length > 0) return
+    isSaving.current = true
     try {
       await submit(typed as ValuesOf<F>)
+      isSaving.current = false
       setSaved(true)
-      // As it is stored, where that came back already.
+      // As it is stored, where that came back already; what was typed meanwhile is for the next save.
       const shown = { ...getValues() }
-      base.current = shown
-      reset(shown)
+      const isTypedOn = specs.current.some((spec) => !isSameValue(spec, shown, sent.current))
+      base.current = isTypedOn ? sent.current : shown
+      reset(base.current, { keepValues: isTypedOn })
+      if (isLeftMeanwhile.current) leave.current()
+      if (isTypedOn) return
       // Last: resetting is a change too, and would leave a draft behind.
       localStorage.removeItem(draftKey(id))
     } catch (error) {
@@ -146,13 +170,34 @@ export function Form<const F extends readonly FieldSpec[]>({
       for (const { path, message } of error.errors)
         if (fields.some((spec) => spec.name === path)) setError(path, { message })
       // Newest first: what others saved comes into the form, and the next save starts from it.
-      if (error.status === 409) await refresh()
+      if (error.status === 409) {
+        isRefused.current = savesWhenLeft
+        await refresh()
+      }
       setFault(error.message)
+    } finally {
+      isSaving.current = false
     }
   })
+  const save = (event?: FormEvent): void => {
+    sent.current = { ...getValues() }
+    void send(event)
+  }
+  leave.current = () => {
+    isLeftMeanwhile.current = isSaving.current
+    if (savesWhenLeft && !isSaving.current && !isSame(getValues(), base.current)) save()
+  }
 
   return (
-    <form onSubmit={save} noValidate className="max-w-4xl">
+    <form
+      onSubmit={(event) => {
+        event.preventDefault()
+        if (!isSaving.current) save(event)
+      }}
+      onBlur={() => leave.current()}
+      noValidate
+      className="max-w-4xl"
+    >
       <Sections fields={fields} columns={columns}>
         {(spec) => (
           <FormField
@@ -172,9 +217,11 @@ export function Form<const F extends readonly FieldSpec[]>({
         </p>
       )}
       <div className="mt-4 flex items-center gap-3">
-        <Button type="submit" tone="main" disabled={formState.isSubmitting}>
-          {action}
-        </Button>
+        {(!savesWhenLeft || hasDraft) && (
+          <Button type="submit" tone="main" disabled={formState.isSubmitting}>
+            {action}
+          </Button>
+        )}
         {isSaved && !formState.isDirty && (
           <span role="status" className="text-steel">
             Saved.

@@ -27,6 +27,7 @@ export function Component() {
                 fields={briefFields(build.currency)}
                 initial={build}
                 action="Save the brief"
+                savesWhenLeft
                 submit={async ({ labourRateMinor, taxRate, contingency, ...rest }) => {
                   await saveBuild(build, {
                     ...rest,

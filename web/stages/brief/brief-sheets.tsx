@@ -54,7 +54,7 @@ export function MustWork({ build }: { build: Build }) {
           one === kind ? on : newest.mustWork.includes(one),
         ),
       })
-    })
+    }, 'Saved: what must still work.')
   const keeps =
     brief.data?.keeps.map((one) => ({ ...one, isKept: ticked.shown(one.kind, one.isKept) })) ?? []
   const kept = keeps.filter((one) => one.isKept)

@@ -69,7 +69,7 @@ export function People() {
                     },
                   })
                   if (here.id === person.id) setPerson(changed)
-                })
+                }, `Saved for ${person.name}.`)
               }
             />
           </Row>

@@ -76,6 +76,7 @@ function ShopZone({ zone }: { zone: string }) {
         ]}
         initial={{ timeZone: zone }}
         action="Save the time zone"
+        savesWhenLeft
         submit={(values) => write(() => call('PATCH /settings', { body: values }))}
       />
     </section>

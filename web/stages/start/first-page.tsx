@@ -177,11 +177,13 @@ function Stoppers({ build, answer }: { build: string; answer: FirstAnswer }) {
       stoppers={stoppers}
       onAnswer={(question, says) =>
         void said.say(question, says, () =>
-          act(() =>
-            call('POST /builds/{id}/stoppers', {
-              params: { id: build },
-              body: { question, says, saidBy: person.name },
-            }),
+          act(
+            () =>
+              call('POST /builds/{id}/stoppers', {
+                params: { id: build },
+                body: { question, says, saidBy: person.name },
+              }),
+            'Answer kept.',
           ),
         )
       }

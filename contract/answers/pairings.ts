@@ -106,6 +106,8 @@ const plate = z
       met: list(z.object({ a: z.number(), b: z.number(), residual: z.number(), play: z.number() })),
       missingA: list(z.number()),
       missingB: list(z.number()),
+      /** Holes without a partner: side, index, and how far the nearest of the other face stands off, mm. */
+      odd: list(z.object({ face: z.enum(['a', 'b']), index: z.number(), offMm: z.number() })),
       offsetMm: z.number(),
       turnDeg: z.number(),
       placement: z.object({ turn: z.number(), x: z.number(), y: z.number() }),

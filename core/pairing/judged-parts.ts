@@ -276,7 +276,9 @@ export class PartJudge {
     const ids = new Set<string>()
     for (const { at } of fieldsIn(came)) {
       if (at.part !== '?') ids.add(at.part)
-      if (bell && at.part === this.#train.transmission.id && isFromBell(at)) ids.add(bell.id)
+      const isMoved =
+        at.part === this.#train.transmission.id || at.port.includes('/release-bearing/')
+      if (bell && isMoved && isFromBell(at)) ids.add(bell.id)
     }
     return ids
   }

@@ -6,7 +6,7 @@ import { emptySide, type Side, slotsOf } from '../joints/side.ts'
 import type { Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { indexOf, type PartIndex } from './part-index.ts'
-import { withBell } from './with-bell.ts'
+import { bearingWithBell, withBell } from './with-bell.ts'
 
 /** The parts of a pairing in order of power flow: what is checked. */
 export interface Train {
@@ -84,7 +84,11 @@ export function assemble(told: Train): Assembly {
   for (const part of coupling) {
     // What a bell brings stands on the gearbox by now.
     if (part === bell) continue
-    const index = indexOf(part)
+    const index = indexOf(
+      bell && part.kind === 'release-bearing'
+        ? bearingWithBell(part, train.transmission, told.ownBell ?? null, bell)
+        : part,
+    )
     if (index.hasPlate) plates.push(part)
     else placeOver(part.kind === 'sump' ? a : b, index)
     if (index.hasSpacer) spacers.push(part)

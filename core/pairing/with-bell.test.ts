@@ -2,7 +2,14 @@ import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
 import { tolerances } from '../joints/tolerances.ts'
-import { type CompiledPart, compilePart, fieldOf, fieldsOf, isPortKind } from '../ports/index.ts'
+import {
+  type AnyPort,
+  type CompiledPart,
+  compilePart,
+  fieldOf,
+  fieldsOf,
+  isPortKind,
+} from '../ports/index.ts'
 import { typedPorts } from '../ports/part-kinds.ts'
 import { couplingSet } from './coupling.ts'
 import { PartJudge } from './judged-parts.ts'
@@ -129,6 +136,30 @@ const trainWith = (
   inserted: [],
 })
 
+/** A part with one field of one kind of port changed. */
+const changed = (part: CompiledPart, kind: string, name: string, to: (value: any) => unknown) => ({
+  ...part,
+  ports: part.ports.map((port): AnyPort => {
+    const field = port.kind === kind ? fieldOf(port, name) : null
+    return field ? ({ ...port, [name]: { ...field, v: to(field.v) } } as AnyPort) : port
+  }),
+})
+/** The gearbox with its bearing on a slave round the shaft, on the case. */
+const roundShaft = (gearbox: CompiledPart): CompiledPart =>
+  changed(gearbox, 'release-gear', 'type', () => 'concentric slave')
+/** A release bearing measured behind a bell longer by so much. */
+const bearingMoved = (part: CompiledPart, by: number): CompiledPart =>
+  changed(part, 'release-bearing', 'restMm', (value) => value + by)
+
+test('a bearing on a fork rests where the other bell’s fork leaves it: not known until it is measured there', () => {
+  const own = bellOf('own', 150, BOX)
+  const depth = (bell: CompiledPart) =>
+    recordTrain(trainWith(box, own, bell), ctx).find(({ joint }) => joint === 'depth')!
+  const asked = depth(bellOf('other', 150, BOX)).missing.map(({ part, field }) => [part, field])
+  expect(asked).toContainEqual(['other', 'restMm'])
+  expect(depth(own).missing.map(({ field }) => field)).not.toContain('restMm')
+})
+
 test('every length that a gearbox tells from its bell face moves with the bell', () => {
   for (const { kind } of typedPorts('transmission')) {
     const fields = isPortKind(kind) ? fieldsOf(kind) : {}
@@ -149,8 +180,12 @@ test('behind another bell a gearbox is judged as one whose lengths were taken wi
       const measured = partOf(BOX, [caseFront], (kind, field, value) =>
         FROM_BELL[kind as keyof typeof FROM_BELL]?.includes(field) ? value + by : value,
       )
-      const there = recordTrain(trainWith(box, own, other), ctx)
-      const known = recordTrain(trainWith(measured, other, other), ctx)
+      const there = recordTrain(trainWith(roundShaft(box), own, other), ctx)
+      const { coupling, ...rest } = trainWith(roundShaft(measured), other, other)
+      const known = recordTrain(
+        { ...rest, coupling: coupling.map((part) => bearingMoved(part, by)) },
+        ctx,
+      )
       const limits = (verdicts: typeof there) =>
         verdicts.map(({ joint, limits }) => [
           joint,

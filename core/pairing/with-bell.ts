@@ -16,9 +16,12 @@ export const FROM_BELL: Partial<Record<PortKindName, readonly string[]>> = {
   lever: ['alongMm'],
   'mount-pad': ['alongMm'],
 }
-/** Whether a field is a length that a bell moves. */
+/** Of the release bearing, a piece of its own, this is told from the bell face too. */
+const BEARING = 'release-bearing'
+/** Whether a field is a length that a bell moves, of a gearbox or of its release bearing. */
 export function isFromBell({ port, field }: FieldAddress): boolean {
   const kind = port.split('/')[1] ?? ''
+  if (kind === BEARING) return field === 'restMm'
   return FROM_BELL[kind as PortKindName]?.includes(field) ?? false
 }
 /** What a bell carries: its own stands in for the gearbox's. */
@@ -30,6 +33,8 @@ const isFront = ({ kind, looks, slot }: AnyPort): boolean =>
   kind === 'face' && looks === 'forward' && slot !== CASE_SLOT
 
 const NOBODY = {}
+/** Stands for the own bell where it does not matter. */
+const IN_BELL = {}
 /** By gearbox, own bell and bell: whichever is compiled anew lets go of what was made with it. */
 const known = new WeakMap<CompiledPart, WeakMap<object, WeakMap<CompiledPart, CompiledPart>>>()
 
@@ -45,12 +50,50 @@ export function withBell(
   own: CompiledPart | null,
   bell: CompiledPart,
 ): CompiledPart {
-  let byOwn = known.get(gearbox)
-  if (!byOwn) known.set(gearbox, (byOwn = new WeakMap()))
-  let byBell = byOwn.get(own ?? NOBODY)
-  if (!byBell) byOwn.set(own ?? NOBODY, (byBell = new WeakMap()))
+  return kept(gearbox, own ?? NOBODY, bell, () => behind(gearbox, own, bell))
+}
+
+/**
+ * A release bearing behind another bell than the gearbox's own. Round the shaft it sits on the case, and the bell moves it as
+ * it moves the shaft; a fork pivots in the bell, and where it leaves the bearing is measured in that bell.
+ */
+export function bearingWithBell(
+  bearing: CompiledPart,
+  gearbox: CompiledPart,
+  own: CompiledPart | null,
+  bell: CompiledPart,
+): CompiledPart {
+  if (own?.id === bell.id) return bearing
+  const isOnCase = portOf(gearbox, 'release-gear').type.v === 'concentric slave'
+  const [old, now] = [portOf(own, 'bell'), portOf(bell, 'bell')]
+  return kept(bearing, isOnCase ? (own ?? NOBODY) : IN_BELL, bell, () => ({
+    ...bearing,
+    ports: bearing.ports.map((port) =>
+      port.kind !== BEARING
+        ? port
+        : isOnCase
+          ? shifted(port, ['restMm'], old.lengthMm, now.lengthMm)
+          : (Object.freeze({
+              ...port,
+              ...Object.fromEntries([['restMm', now.restMm]]),
+            }) as AnyPort),
+    ),
+  }))
+}
+
+/** What was made of a part with its own bell and another, for as long as they are these. */
+function kept(
+  part: CompiledPart,
+  own: object,
+  bell: CompiledPart,
+  make: () => CompiledPart,
+): CompiledPart {
+  let byOwn = known.get(part)
+  if (!byOwn) known.set(part, (byOwn = new WeakMap()))
+  let byBell = byOwn.get(own)
+  if (!byBell) byOwn.set(own, (byBell = new WeakMap()))
   let found = byBell.get(bell)
-  if (!found) byBell.set(bell, (found = behind(gearbox, own, bell)))
+  if (!found) byBell.set(bell, (found = make()))
   return found
 }
 
@@ -72,8 +115,17 @@ function behind(gearbox: CompiledPart, own: CompiledPart | null, bell: CompiledP
 
 function moved(port: AnyPort, old: Field<number>, now: Field<number>): AnyPort {
   const names = FROM_BELL[port.kind]
-  if (!names) return port
-  const shifted = names.map((name) => {
+  return names ? shifted(port, names, old, now) : port
+}
+
+/** A port with some of its lengths moved by the difference of two bells; not known where one of them is not. */
+function shifted(
+  port: AnyPort,
+  names: readonly string[],
+  old: Field<number>,
+  now: Field<number>,
+): AnyPort {
+  const fields = names.map((name) => {
     const field = fieldOf(port, name) as Field<number>
     const isKnown = field.claim !== null && old.claim !== null && now.claim !== null
     return [
@@ -92,5 +144,5 @@ function moved(port: AnyPort, old: Field<number>, now: Field<number>): AnyPort {
       },
     ]
   })
-  return Object.freeze({ ...port, ...Object.fromEntries(shifted) }) as AnyPort
+  return Object.freeze({ ...port, ...Object.fromEntries(fields) }) as AnyPort
 }

@@ -25,7 +25,7 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   'flange-bolts': ['boltClass', 'torqueNm', 'angleDeg'],
   ratings: ['basis'],
   axle: ['ladenKg'],
-  bell: ['lengthMm'],
+  bell: ['lengthMm', 'restMm'],
   output: ['thread'],
   pinion: ['flange'],
 }

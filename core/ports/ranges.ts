@@ -140,7 +140,7 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     angleDeg: LEAN,
   },
   'chassis-pads': { crankAboveMm: ASIDE, spreadMm: ROOM, angleDeg: LEAN },
-  bell: { lengthMm: above(800) },
+  bell: { lengthMm: above(800), restMm: above(800) },
   'mount-pad': {
     alongMm: behind('The pad would stand ahead of the bell face.'),
     belowMm: ASIDE,

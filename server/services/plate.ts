@@ -23,7 +23,7 @@ export interface PlateView {
   readonly gearbox: FaceView
   readonly match: Pick<
     PatternMatch,
-    'met' | 'missingA' | 'missingB' | 'offsetMm' | 'turnDeg' | 'placement'
+    'met' | 'missingA' | 'missingB' | 'odd' | 'offsetMm' | 'turnDeg' | 'placement'
   > & { readonly worstMm: number | null }
   readonly design: PlateDesign
 }
@@ -55,7 +55,7 @@ export function plateOf(
     ?.bare.shown.find((one) => one.label.startsWith('e,'))?.value
   // The flywheel too far back by so much is what a plate may be thick.
   const depthMm = typeof offset === 'number' ? -offset : null
-  const { met, missingA, missingB, offsetMm, turnDeg, placement, worstMm } = match
+  const { met, missingA, missingB, odd, offsetMm, turnDeg, placement, worstMm } = match
   return {
     engine: a,
     gearbox: b,
@@ -63,6 +63,7 @@ export function plateOf(
       met,
       missingA,
       missingB,
+      odd,
       offsetMm,
       turnDeg,
       placement,

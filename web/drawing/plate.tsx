@@ -1,10 +1,44 @@
 import type { PlateView } from '../../contract/answers/pairings.ts'
 import { turned } from '../../core/patterns/plate.ts'
+import type { Hole } from '../../core/ports/field.ts'
 
 const MARGIN_MM = 20
+/** A hole further from any of the other face is another pattern's, and how far says nothing. */
+const NEAR_MM = 20
 
-/** Two patterns on one axis to scale: the engine's drawn solid, the gearbox's dashed and turned as designed; walls too thin are struck. */
-export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: PlateView }) {
+/** Holes without a partner with how far they are off, and of those that meet the worst, where it misses at all. */
+function marksOf(
+  { met, odd }: PlateView['match'],
+  ofEngine: readonly Hole[],
+  ofGearbox: readonly Hole[],
+): readonly { hole: Hole; words: string; isOdd: boolean; isGearbox: boolean }[] {
+  const worst = met.reduce<(typeof met)[number] | null>(
+    (most, one) =>
+      one.residual - one.play > (most ? most.residual - most.play : -Infinity) ? one : most,
+    null,
+  )
+  return [
+    ...odd.map(({ face, index, offMm }) => ({
+      hole: (face === 'a' ? ofEngine : ofGearbox)[index]!,
+      words: offMm < NEAR_MM ? `${offMm.toFixed(1)} off` : '',
+      isOdd: true,
+      isGearbox: face === 'b',
+    })),
+    ...(worst && worst.residual > 0
+      ? [
+          {
+            hole: ofEngine[worst.a]!,
+            words: `worst: ${worst.residual.toFixed(2)} of ${worst.play.toFixed(2)}`,
+            isOdd: false,
+            isGearbox: false,
+          },
+        ]
+      : []),
+  ]
+}
+
+/** Two patterns on one axis to scale: the engine's drawn solid, the gearbox's dashed and turned as designed; holes that do not meet and the worst that does are ringed, walls too thin struck. */
+export function PlateDrawing({ plate: { engine, gearbox, match, design } }: { plate: PlateView }) {
   const turn = <T extends { readonly x: number; readonly y: number }>(all: readonly T[]): T[] =>
     turned(all, design.turnDeg)
   const faces = [
@@ -21,6 +55,7 @@ export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: Pl
       dash: '5 3',
     },
   ] as const
+  const marks = marksOf(match, faces[0].face.holes, faces[1].face.holes)
   const all = faces.flatMap(({ face }) => [...face.holes, ...face.dowels, ...face.outline])
   const left = Math.min(...all.map(({ x }) => x)) - MARGIN_MM
   const right = Math.max(...all.map(({ x }) => x)) + MARGIN_MM
@@ -72,6 +107,25 @@ export function PlateDrawing({ plate: { engine, gearbox, design } }: { plate: Pl
           </text>
         )),
       )}
+      {marks.map(({ hole, words, isOdd, isGearbox }) => (
+        <g key={`${isGearbox}${hole.x},${hole.y}`}>
+          <circle
+            cx={hole.x}
+            cy={-hole.y}
+            r={hole.d / 2 + 4}
+            className={`fill-none ${isOdd ? 'stroke-clash' : 'stroke-work'}`}
+            strokeWidth={2}
+          />
+          <text
+            x={hole.x + hole.d / 2 + 6}
+            y={-hole.y + (isGearbox ? 14 : -6)}
+            fontSize={9}
+            className="figure fill-ink"
+          >
+            {words}
+          </text>
+        </g>
+      ))}
       {design.thin.map(({ a, b }) => {
         const [p, q] = [spots.get(a), spots.get(b)]
         return p && q ? (

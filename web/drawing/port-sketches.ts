@@ -26,7 +26,7 @@ export const PORT_SKETCHES: Readonly<Partial<Record<PortKindName, PortSketch>>> 
   bell: {
     body: 'M22 6V54L78 44V16Z',
     datum: AXIS,
-    lengths: { lengthMm: [22, 56, 78, 56, 50, 55] },
+    lengths: { lengthMm: [22, 56, 78, 56, 50, 55], restMm: [22, 36, 56, 36, 40, 24] },
   },
   plate: {
     body: 'M45 6H55V54H45Z',

@@ -35,6 +35,7 @@ const plate = (gearbox: ReturnType<typeof face>, depthMm: number) => {
       met: [],
       missingA: [],
       missingB: [],
+      odd: [],
       offsetMm: 0,
       turnDeg: 0,
       placement: { turn: 0, x: 0, y: 0 },
@@ -218,6 +219,11 @@ test('the plate says what it is and why, with its ways out; without both pattern
   show(<PlateView pairing={detail(plate(face('Gearbox', 180, 3), 16))} />)
   expect(screen.getByText('stepped')).toBeTruthy()
   expect(screen.getByText(/welded work distorts/)).toBeTruthy()
+  cleanup()
+  const missed = plate(face('Gearbox', 140, 10), 16)
+  const odd = [{ face: 'b', index: 1, offMm: 4.2 } as const]
+  show(<PlateView pairing={detail({ ...missed, match: { ...missed.match, odd } })} />)
+  expect(screen.getByText('4.2 off')).toBeTruthy()
   cleanup()
   show(<PlateView pairing={detail(null)} />)
   expect(screen.getByText(/once the holes of both faces are known/)).toBeTruthy()

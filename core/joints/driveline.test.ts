@@ -159,6 +159,13 @@ test('what cannot be undone says so, and asks for one last check', () => {
   }
 })
 
+test('an axle ahead of its output is a caution, whoever sent it', () => {
+  const cautionsOf = (changes: Changes) =>
+    check('propshaft', changes).cautions.some((one) => one.includes('ahead of the output'))
+  expect(cautionsOf({})).toBe(false)
+  expect(cautionsOf({ pinion: { alongMm: -1200 } })).toBe(true)
+})
+
 test('joints that another kind of train has do not apply', () => {
   expect(check('clutch-cover', AUTOMATIC)).toBeNull()
   expect(check('release', AUTOMATIC)).toBeNull()

@@ -296,7 +296,14 @@ export const propshaft: Joint = {
       of: formula(SPEED, (x) => topSpeed(x)),
     },
   ],
-  cautions: [{ words: BALANCE }],
+  cautions: [
+    { words: BALANCE },
+    {
+      words:
+        'As measured the axle stands ahead of the output. Look at both lengths again before a shaft is ordered.',
+      when: formula({ run: aside(LINE.run) }, ({ run }) => run < 0),
+    },
+  ],
   cures: { propshaft: 'elsewhere' },
   hardware: (_a, b) => ({
     bolts: boltSet({

@@ -1,6 +1,6 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { RecipientView } from '../../../contract/answers/sheets.ts'
-import { parseTyped } from '../../../core/ports/parse.ts'
+import { parseTyped, unusualTyped } from '../../../core/ports/parse.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { printQuantity } from '../../../core/quantity/units.ts'
 import {
@@ -37,6 +37,8 @@ export function useMeasuring(build: string, view: RecipientView, onKept: () => u
   const reading = useReading()
   const [faults, setFaults] = useState<Readonly<Record<string, string>>>({})
   const [methods, setMethods] = useState<Readonly<Record<string, string>>>({})
+  /** What was asked about once, by dimension. */
+  const asked = useRef(new Map<string, string>())
   const newest = (id: string): SheetAnswer | undefined =>
     Object.entries(waiting)
       .filter(([key]) => key.startsWith(`${id}@`))
@@ -69,12 +71,17 @@ export function useMeasuring(build: string, view: RecipientView, onKept: () => u
         isWaiting: false,
       }
     },
-    /** Reads what was typed and keeps it; says what is wrong and keeps nothing where it cannot be read. */
+    /** Reads what was typed and keeps it; says what is wrong and keeps nothing where it cannot be read; what is only unusual is asked once. */
     record(dimension: Dimension, typed: string): boolean {
       const id = dimensionId(dimension)
       const words = dimensionWords(dimension)
       try {
         const value = parseTyped(words, typed, reading) as number
+        const unusual = unusualTyped(words, typed, reading)
+        if (unusual && asked.current.get(id) !== typed) {
+          asked.current.set(id, typed)
+          throw new Error(`${unusual} Look again; if it is so, press Enter in the field once more.`)
+        }
         const at = new Date().toISOString()
         const method = methods[id] ?? words.methods[0]
         give(`${id}@${at}`, {

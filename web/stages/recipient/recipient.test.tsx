@@ -135,6 +135,17 @@ test('what cannot be read is told at its field, and nothing is sent', async () =
   expect(sent).toEqual([])
 })
 
+test('what is only unusual is asked once, and taken when it is said again', async () => {
+  show('recipient')
+  const along = await screen.findByLabelText('Joint centre behind the engine mounts')
+  fireEvent.change(along, { target: { value: '-1200' } })
+  fireEvent.keyDown(along, { key: 'Enter' })
+  expect(along.getAttribute('aria-invalid')).toBe('true')
+  expect(sent).toEqual([])
+  fireEvent.keyDown(along, { key: 'Enter' })
+  await vi.waitFor(() => expect(sent.length).toBeGreaterThan(0))
+})
+
 test('the card goes in the order one crawls, each place with its caution and its boxes', async () => {
   show('card')
   await screen.findByText('Bay, from above')

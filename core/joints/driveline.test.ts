@@ -161,7 +161,7 @@ test('what cannot be undone says so, and asks for one last check', () => {
 
 test('an axle ahead of its output is a caution, whoever sent it', () => {
   const cautionsOf = (changes: Changes) =>
-    check('propshaft', changes).cautions.some((one) => one.includes('ahead of the output'))
+    check('propshaft', changes)!.cautions.some((one) => one.includes('ahead of the output'))
   expect(cautionsOf({})).toBe(false)
   expect(cautionsOf({ pinion: { alongMm: -1200 } })).toBe(true)
 })

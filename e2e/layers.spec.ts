@@ -122,3 +122,35 @@ for (const width of [1280, 390])
         await expectAccessible(page, undefined, OVER)
       })
   })
+
+test('at 390 px the head holds the build, its likely range and the next action in full, each inside the window and on top', async ({
+  page,
+  demo,
+}) => {
+  await page.setViewportSize({ width: 390, height: 844 })
+  for (const stage of ['brief', 'pairing', 'parts', 'sourcing', 'budget']) {
+    await page.goto(`${demo.url}/builds/lantern/${stage}`)
+    const head = page.getByRole('banner')
+    const next = head.getByRole('link', { name: /for 9 lines/ })
+    for (const shown of [
+      head.getByText('Lantern', { exact: true }),
+      head.getByText(/^Likely/),
+      next,
+    ]) {
+      await expect(shown).toBeVisible()
+      const isWhole = await shown.evaluate((one) => {
+        const { left, right, top, bottom } = one.getBoundingClientRect()
+        const there = document.elementFromPoint((left + right) / 2, (top + bottom) / 2)
+        const fits = one.scrollWidth <= one.clientWidth + 1 || one.clientWidth === 0
+        return (
+          left >= 0 &&
+          right <= innerWidth &&
+          fits &&
+          (one.contains(there) || !!there?.contains(one))
+        )
+      })
+      expect(isWhole, `${stage}: ${await shown.textContent()}`).toBe(true)
+    }
+    expect(await page.evaluate(() => document.documentElement.scrollWidth)).toBeLessThanOrEqual(390)
+  }
+})

@@ -24,9 +24,9 @@ const VIEWS = [
       page.getByRole('region', { name: 'Both patterns' }).evaluate((one) => one.scrollIntoView()),
   ],
   [
-    'propshaft',
-    '/builds/lantern/pairing?engine=wick-2&transmission=kessarn-5&joint=propshaft',
-    (page) => page.getByRole('button', { name: 'Propshaft wanted over the one at hand' }).click(),
+    'measuring',
+    '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=depth',
+    (page) => page.getByRole('button', { name: 'Record measurement' }).click(),
   ],
   ['trace', '/catalogue/parts/trivet-1/trace', traced],
   ['parts', '/builds/lantern/parts'],

@@ -15,6 +15,7 @@ import { JobRunner } from './jobs/runner.ts'
 import { checkPasscode, openData, StartFault } from './opening.ts'
 import { Backups } from './services/backups.ts'
 import { importDocument } from './services/build-document.ts'
+import { noteJudged } from './services/judged-pairings.ts'
 import { PhotoFiles, photoFolder } from './services/photo-files.ts'
 import { solveBuilds } from './services/solve.ts'
 
@@ -64,7 +65,14 @@ async function main(): Promise<void> {
   )
   // The thread that plans reads the shop in before anybody asks.
   setTimeout(
-    () => void jobs.readings.warm(store, (work) => jobs.gate.enter(work)).catch(() => undefined),
+    () =>
+      void jobs.readings
+        .warm(store, (work) => jobs.gate.enter(work))
+        // After that: what a newer program judges otherwise is noted.
+        .then(() =>
+          jobs.gate.enter(async () => noteJudged(store, await jobs.readings.ask(store, 'judged'))),
+        )
+        .catch((error: unknown) => log.warn(error, 'pairings were not judged at the start')),
     WARM_AFTER_MS,
   ).unref()
   server.on('error', (error: NodeJS.ErrnoException) =>

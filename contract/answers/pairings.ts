@@ -234,3 +234,7 @@ export type PairingRow = z.output<typeof pairingRow>
 export type PairingDetail = z.output<typeof pairingDetail>
 export type JointDetail = z.output<typeof jointDetail>
 export type PlateView = z.output<typeof plate>
+
+/** A joint of the chosen pairing that a newer program judges otherwise from the same claims. */
+export const changedCode = z.strictObject({ joint: z.string(), was: code, is: code })
+export type ChangedCode = z.output<typeof changedCode>

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import { done, items, trash, words } from '../answers/basics.ts'
 import { budgetPage, buildHeader, firstAnswer } from '../answers/builds.ts'
-import { pairingDetail, pairings, shafts } from '../answers/pairings.ts'
+import { changedCode, pairingDetail, pairings, shafts } from '../answers/pairings.ts'
 import { job, partsList, sourcing, underWay } from '../answers/planning.ts'
 import { build, decision, jointClaim, lock, rowOf } from '../answers/rows.ts'
 import { donorSheet, donors, joined, matingCard } from '../answers/sheets.ts'
@@ -80,6 +80,14 @@ export const buildOperations = {
     summary: 'One pairing whole: verdicts bare and closed, sets, drawing',
     query: pair,
     answer: pairingDetail,
+  },
+  'GET /builds/{id}/judged': {
+    summary: 'Joints of the chosen pairing that read otherwise since an upgrade of the program',
+    answer: items(changedCode),
+  },
+  'POST /builds/{id}/judged/seen': {
+    summary: 'What an upgrade changed was seen: it is told no more',
+    answer: done,
   },
   'GET /builds/{id}/shafts': {
     summary:

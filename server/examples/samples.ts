@@ -98,6 +98,8 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   },
   'GET /builds/{id}/pairings': { params: lantern, query: { most: 2 } },
   'GET /builds/{id}/pairing': { params: lantern, query: pair },
+  'GET /builds/{id}/judged': { params: lantern },
+  'POST /builds/{id}/judged/seen': { params: lantern },
   'GET /builds/{id}/shafts': { params: lantern, query: pair },
   'POST /builds/{id}/pairing': { params: lantern, body: pairIds },
   'POST /builds/{id}/coupling': {

@@ -11,6 +11,7 @@ import { viewBuild } from '../services/build-view.ts'
 import { isLine } from '../services/decisions.ts'
 import { donorSheet, donorsOf } from '../services/donors.ts'
 import { firstAnswerView } from '../services/first-answer.ts'
+import { judgeChosen } from '../services/judged-pairings.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
 import { closingSet } from '../services/pairing-choice.ts'
@@ -46,6 +47,7 @@ export const READINGS = {
   pairing: async (store: Store, build: string, engine: string, transmission: string) =>
     pairingDetail(await viewBuild(store, build), engine, transmission),
   closingSet,
+  judged: judgeChosen,
   shafts: findShafts,
   mating: matingCard,
   parts: partsList,

@@ -4,6 +4,7 @@ import { changeBuild } from '../services/change-build.ts'
 import { decide } from '../services/decisions.ts'
 import { answerSheet } from '../services/donors.ts'
 import { addJointClaim, answerStopper } from '../services/joint-claims.ts'
+import { changedByUpgrade, seeUpgrade } from '../services/judged-pairings.ts'
 import { addLock } from '../services/locks.ts'
 import { answerMating } from '../services/mating.ts'
 import { chooseCoupling, chooseKit, choosePairing } from '../services/pairing-choice.ts'
@@ -38,6 +39,13 @@ export function buildRoutes({ store, jobs }: Services): App {
       readings.json(store, 'pairings', params.id, query.most),
     'GET /builds/{id}/pairing': async ({ params, query }) =>
       readings.json(store, 'pairing', params.id, query.engine, query.transmission),
+    'GET /builds/{id}/judged': async ({ params }) => ({
+      items: await changedByUpgrade(store, params.id),
+    }),
+    'POST /builds/{id}/judged/seen': async ({ params }) => {
+      await seeUpgrade(store, params.id)
+      return DONE
+    },
     'GET /builds/{id}/shafts': async ({ params, query }) =>
       readings.json(store, 'shafts', params.id, query.engine, query.transmission),
     'POST /builds/{id}/pairing': async ({ params, body }) =>

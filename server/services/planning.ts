@@ -12,6 +12,7 @@ import { partsAsked } from '../../core/sourcing/offer-matches.ts'
 import type { Conflict, Lock, Problem } from '../../core/sourcing/problem.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { type BuildView, contextOf, viewBuild } from './build-view.ts'
+import { JUDGING } from './judging.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { offeredOf } from './offered.ts'
 import { type PairingRun, runBuildPairing } from './pairing-run.ts'
@@ -42,13 +43,14 @@ const planned = new RevisionMemory<Planned>()
 const gatheredMemory = new Memory<Gathered>(50)
 const fingerprints = new WeakMap<Gathered, string>()
 
-/** Fingerprint of the problem of a build's sources, worked out when a plan is held against it. */
+/** Fingerprint of the problem of a build's sources and of what judges them, worked out when a plan is held against it. */
 function fingerprint(gathered: Gathered): string {
   let found = fingerprints.get(gathered)
   if (!found)
     fingerprints.set(
       gathered,
       (found = createHash('sha256')
+        .update(JUDGING)
         .update(JSON.stringify(gathered.problem))
         .digest('hex')
         .slice(0, 32)),

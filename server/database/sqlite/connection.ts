@@ -14,6 +14,7 @@ import * as strikeClaimsOut from '../migrations/20261128_0010_strike_claims_out.
 import * as addSales from '../migrations/20261128_0011_add_sales_and_what_is_missing.ts'
 import * as lockItems from '../migrations/20261129_0012_lock_items_of_bundles.ts'
 import * as onePlace from '../migrations/20261129_0013_list_pieces_in_one_place.ts'
+import * as addJudged from '../migrations/20261129_0014_add_judged_pairings.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -30,6 +31,7 @@ export const MIGRATIONS = [
   { name: '20261128_0011_add_sales_and_what_is_missing', ...addSales },
   { name: '20261129_0012_lock_items_of_bundles', ...lockItems },
   { name: '20261129_0013_list_pieces_in_one_place', ...onePlace },
+  { name: '20261129_0014_add_judged_pairings', ...addJudged },
 ]
 
 export type Database = Knex

@@ -15,6 +15,7 @@ import { useAddress } from '../../components/use-address.ts'
 import { PairingStrip } from '../build-strip.tsx'
 import { LookedInto, pairingColumns, pairingKey } from './pairing-columns.tsx'
 import { PairingSide } from './pairing-side.tsx'
+import { SinceUpgrade } from './since-upgrade.tsx'
 
 /** Pairings as rows, joints as columns of shapes; the why sheet beside. */
 export function Component() {
@@ -135,6 +136,7 @@ function Pairings({
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
           <ButtonLink to="/catalogue/new/transmission">Add a gearbox</ButtonLink>
         </PageHead>
+        <SinceUpgrade build={build} />
         <div className="min-h-0 flex-1 overflow-auto">
           <LookedInto value={joint}>
             <DataTable

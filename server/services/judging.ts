@@ -1,0 +1,6 @@
+import { createHash } from 'node:crypto'
+import { JOINTS } from '../../core/joints/index.ts'
+import { declarationsSaid } from '../../core/joints/judging/said.ts'
+
+/** What judges, by all that its joints declare. */
+export const JUDGING = createHash('sha256').update(declarationsSaid(JOINTS)).digest('hex')

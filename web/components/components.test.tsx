@@ -319,6 +319,28 @@ test('several lengths typed on the drawings are recorded at once with Enter; wha
   expect(list).toContain('typed 40')
 })
 
+test('a figure that holds only with another is tried again once the other is in', async () => {
+  localStorage.clear()
+  const sent: string[] = []
+  vi.spyOn(globalThis, 'fetch').mockImplementation(async (_, init) => {
+    const { field } = JSON.parse(String(init?.body))
+    sent.push(field)
+    return field === 'bottomMm' && !sent.includes('mouthMm')
+      ? Response.json(
+          { detail: 'Bottom of the bore must be more than its mouth.' },
+          { status: 422 },
+        )
+      : Response.json({ id: 'c', notUsed: null })
+  })
+  measure()
+  fireEvent.change(screen.getByLabelText('Bottom of the bore, Wick'), { target: { value: '8' } })
+  fireEvent.change(screen.getByLabelText('Mouth of the bore, Wick'), { target: { value: '4' } })
+  fireEvent.submit(screen.getByRole('button', { name: 'Record 2 measurements' }))
+  await screen.findByText('Nothing is missing here any more. Choose another, or close.')
+  expect(sent).toEqual(['bottomMm', 'mouthMm', 'bottomMm'])
+  expect(screen.queryByRole('alert')).toBeNull()
+})
+
 test('the verdict on a number in words', () => {
   expect(numberWords({ says: 'superseded by', path: ['i:41718', 'i:41720'] })).toBe(
     'Superseded by 41720',

@@ -1,11 +1,12 @@
 import { createHash } from 'node:crypto'
 import type { ChangedCode } from '../../contract/answers/pairings.ts'
 import type { Code } from '../../core/joints/code.ts'
+import { recordTrain } from '../../core/pairing/pairing.ts'
 import type { CompiledPart } from '../../core/ports/index.ts'
 import type { Store } from '../database/store.ts'
-import { viewBuild } from './build-view.ts'
-import { JUDGING } from './judging.ts'
-import { runBuildPairing } from './pairing-run.ts'
+import { contextOf, viewBuild } from './build-view.ts'
+import { judging } from './judging.ts'
+import { chosenTrain } from './pairing-run.ts'
 
 const TABLE = 'judgedPairing'
 
@@ -21,25 +22,23 @@ export interface Judged {
 
 const hash = (text: string): string => createHash('sha256').update(text).digest('hex')
 
-/** Every chosen pairing as it is judged now, with the set that closes it. */
+/** Every chosen pairing as it is judged now, with the pieces put into it. */
 export async function judgeChosen(store: Store): Promise<readonly Judged[]> {
   const judged: Judged[] = []
   for (const row of await store.list('pairing', { chosen: true })) {
     const view = await viewBuild(store, row.buildId)
-    const { parts, tolerances } = view.catalogue
-    if (!parts.get(row.engineId) || !parts.get(row.transmissionId)) continue
-    const { train, result } = runBuildPairing(view, row.engineId, row.transmissionId)
-    const put = result.chosen.flatMap((id) => parts.get(id) ?? [])
-    const all = [train.engine, train.transmission, train.recipient, train.transfer, train.ownBell]
-    const claims = [...all, ...train.coupling, ...put].flatMap((part) =>
-      part ? claimsOf(part) : [],
-    )
+    const train = chosenTrain(view, row)
+    if (!train) continue
+    const { engine, transmission, recipient, transfer, ownBell, coupling, inserted } = train
+    const parts = [engine, transmission, recipient, transfer, ownBell, ...coupling, ...inserted]
+    const claims = parts.flatMap((part) => (part ? claimsOf(part) : [])).sort()
+    const context = contextOf(view)
     judged.push({
       pairingId: row.id,
-      judging: JUDGING,
-      inputs: hash(JSON.stringify([claims.sort(), result.chosen, tolerances, view.build.use])),
+      judging: judging(),
+      inputs: hash(JSON.stringify([claims, context])),
       codes: Object.fromEntries(
-        result.joints.map(({ joint, bare, closed }) => [joint, (closed ?? bare).code]),
+        recordTrain(train, context).map(({ joint, code }) => [joint, code]),
       ),
     })
   }
@@ -60,12 +59,12 @@ const claimsOf = ({ ports }: CompiledPart): string[] =>
  * What was noted before stays until it is seen.
  */
 export async function noteJudged(store: Store, judged: readonly Judged[]): Promise<void> {
-  for (const { pairingId, judging, inputs, codes } of judged) {
+  for (const { pairingId, judging: by, inputs, codes } of judged) {
     const before = (await store.knex(TABLE).where({ pairingId }).first()) as
       | { judging: string; inputs: string; codes: string; changed: string | null }
       | undefined
     const was = before ? (JSON.parse(before.codes) as Judged['codes']) : {}
-    const isOfProgram = before && before.judging !== judging && before.inputs === inputs
+    const isOfProgram = before && before.judging !== by && before.inputs === inputs
     const changed = isOfProgram
       ? Object.entries(codes).flatMap(([joint, code]): ChangedCode[] =>
           was[joint] === undefined || was[joint] === code
@@ -76,7 +75,7 @@ export async function noteJudged(store: Store, judged: readonly Judged[]): Promi
     const told = changed.length > 0 ? JSON.stringify(changed) : (before?.changed ?? null)
     await store
       .knex(TABLE)
-      .insert({ pairingId, judging, inputs, codes: JSON.stringify(codes), changed: told })
+      .insert({ pairingId, judging: by, inputs, codes: JSON.stringify(codes), changed: told })
       .onConflict('pairingId')
       .merge()
   }

@@ -115,6 +115,15 @@ export function runBuildPairing(
   return { train, result, insertable, row, heard: hear(view, train, result) }
 }
 
+/** The train of a build's chosen pairing with the pieces put into it; null where engine or transmission is gone. */
+export function chosenTrain(view: BuildView, row: RowOf<'pairing'>): Train | null {
+  const { parts } = view.catalogue
+  const [engine, transmission] = [parts.get(row.engineId), parts.get(row.transmissionId)]
+  if (!engine || !transmission) return null
+  const inserted = (view.inserted.get(row.id) ?? []).flatMap((id) => parts.get(id) ?? [])
+  return { ...trainOf(view, engine, transmission).train, inserted }
+}
+
 function hear(view: BuildView, train: Train, result: PairingResult): PairingRun['heard'] {
   if (view.jointClaims.length === 0) return new Map()
   const inRun = new Set([...result.chosen, ...train.coupling.map((part) => part.id)])

@@ -12,7 +12,7 @@ import { partsAsked } from '../../core/sourcing/offer-matches.ts'
 import type { Conflict, Lock, Problem } from '../../core/sourcing/problem.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { type BuildView, contextOf, viewBuild } from './build-view.ts'
-import { JUDGING } from './judging.ts'
+import { judging } from './judging.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { offeredOf } from './offered.ts'
 import { type PairingRun, runBuildPairing } from './pairing-run.ts'
@@ -50,7 +50,7 @@ function fingerprint(gathered: Gathered): string {
     fingerprints.set(
       gathered,
       (found = createHash('sha256')
-        .update(JUDGING)
+        .update(judging())
         .update(JSON.stringify(gathered.problem))
         .digest('hex')
         .slice(0, 32)),

@@ -1,0 +1,62 @@
+import { JOINTS } from '../../joints/index.ts'
+import { each, JOINT_SAYS } from './fact-row.ts'
+
+/** Ways out of what does not go, each with its chain; open until one is chosen. */
+const CHOICES = {
+  member: ['bolt', 'weld'],
+  sump: ['pan', 'cut', 'member'],
+  booster: ['smaller', 'hydraulic', 'electric'],
+  vacuum: ['pump', 'hydraulic'],
+  steering: ['belt', 'electric'],
+  lock: ['carried', 'out', 'own'],
+  cluster: ['gateway', 'donor', 'new', 'dead'],
+  load: ['bracket', 'controller'],
+  pilot: ['bore', 'carrier'],
+  wheel: ['solid', 'dual-mass'],
+  bonnet: ['bonnet', 'intake'],
+  tunnel: ['open', 'lower'],
+  face: ['plate', 'bell'],
+  firewall: ['recess', 'ignition'],
+  length: ['fan', 'radiator', 'support'],
+  width: ['panels', 'move'],
+  mounts: ['bolt', 'weld'],
+  lever: ['bend', 'cut'],
+  case: ['adapter', 'apart'],
+  loom: ['own', 'service', 'ready-made'],
+} as const
+
+/** Two sizes that meet and no joint computes yet: asked, until one does. */
+const ASKED_JOINTS = {
+  exhaust: 'Does the exhaust pass, and meet what stays?',
+  fuel: 'Do its fuel supply and the vehicle’s go together?',
+  'oil-filter': 'Can its oil filter stay where it is?',
+  'axle-load': 'Do springs and axle carry it?',
+  'throttle-bore': 'Do throttle and intake pipe have one bore?',
+  'coolant-hose': 'Have engine and radiator one size of hose?',
+  'rail-height': 'Do rail and injectors sit as they should?',
+  'sensor-plug': 'Do the sensors fit the loom’s plugs?',
+  'filter-thread': 'Has the filter the thread of its head?',
+  'cable-end': 'Do cable ends and levers go together?',
+  'pipe-flange': 'Have the exhaust flanges one shape?',
+  'fuel-union': 'Have the fuel pipes one union?',
+  'belt-line': 'Do the pulleys stand in one line?',
+  'hose-end': 'Have the pipes one end?',
+} as const
+
+/** Read off joints, and ways out that are chosen: never typed. */
+export const DERIVED_FACTS = {
+  ...(Object.fromEntries(
+    JOINTS.map(({ id }) => [`joint.${id}`, { values: JOINT_SAYS }]),
+  ) as Readonly<Record<`joint.${string}`, { values: typeof JOINT_SAYS }>>),
+  ...each('joint', ['torque-clutch', 'torque-gearbox', 'torque-case', 'torque-axle'], {
+    values: JOINT_SAYS,
+  }),
+  ...each('joint', Object.keys(ASKED_JOINTS) as (keyof typeof ASKED_JOINTS)[], (one) => ({
+    values: JOINT_SAYS,
+    asks: ASKED_JOINTS[one],
+    found: 'measure both',
+  })),
+  ...each('choice', Object.keys(CHOICES) as (keyof typeof CHOICES)[], (one) => ({
+    values: CHOICES[one],
+  })),
+}

@@ -1,0 +1,79 @@
+import type { Condition } from './condition.ts'
+import type { Level, WaitsFor } from './need.ts'
+
+/** From the front of the vehicle to its back, then what is nowhere. */
+export const LINE_PLACES = [
+  'radiator',
+  'front',
+  'engine top',
+  'engine under',
+  'crank',
+  'face',
+  'coupling',
+  'gearbox',
+  'transfer case',
+  'tunnel',
+  'shafts',
+  'axle',
+  'tank',
+  'cab',
+  'body',
+  'wiring',
+  'papers',
+  'shop',
+] as const
+export type LinePlace = (typeof LINE_PLACES)[number]
+
+/** In the order of the work. */
+export const STAGES = [
+  'before',
+  'stripping',
+  'mating',
+  'mock-up',
+  'final fit',
+  'wiring',
+  'first fire',
+  'shakedown',
+  'after',
+] as const
+export type Stage = (typeof STAGES)[number]
+
+export const SORTS = ['part', 'task', 'service', 'paper', 'tool', 'blocker'] as const
+export type Sort = (typeof SORTS)[number]
+
+/** Low, likely, high. */
+export type Three = readonly [number, number, number]
+
+/** One thing a build may need, with when, where and what it costs: the row is the kind of line. */
+export interface LineRow {
+  readonly kind: string
+  /** Kinds it had in older lists: decisions follow. */
+  readonly was?: readonly string[]
+  readonly words: string
+  readonly place: LinePlace
+  readonly stage: Stage
+  readonly sort: Sort
+  /** Each is a reason, and says why the line stands. */
+  readonly when: readonly Reasoned[]
+  readonly level?: Exclude<Level, 'confirm'>
+  readonly slots?: readonly string[]
+  readonly quantity?: number
+  readonly eur: Three
+  readonly hours: Three
+  /** What brings it, and how often that one then fails. */
+  readonly comes?: {
+    readonly with: 'engine' | 'gearbox' | 'vehicle' | 'recipient'
+    readonly fails?: number
+  }
+  /** New every time it is undone; or only once more. */
+  readonly renew?: 'always' | 'twice'
+  readonly waits?: WaitsFor
+  readonly caution?: readonly string[]
+  readonly cannotBeUndone?: true
+}
+
+export interface Reasoned {
+  readonly if: Condition
+  readonly says: string
+  readonly level?: Exclude<Level, 'confirm'>
+}

@@ -1,4 +1,5 @@
 import type { Field } from '../../ports/field.ts'
+import { unusualWords } from '../../ports/ranges.ts'
 import { GRADES, type Grade, strength } from '../../quantity/grade.ts'
 import { METHODS } from '../../quantity/methods.ts'
 import { lowerFirst } from '../../quantity/plain-text.ts'
@@ -178,6 +179,10 @@ export class Recorder {
         this.#cautions.add(
           `${field.at.partName}: claims on "${field.at.words.label}" disagree beyond their ±. Wrong variant, worn or altered part, or mismeasured: look before you spend.`,
         )
+      const { range, label } = field.at.words
+      const unusual = range && unusualWords(range, field.v)
+      if (unusual)
+        this.#cautions.add(`${field.at.partName}, ${label.toLowerCase()}: ${unusual} Look again.`)
     }
   }
 

@@ -153,6 +153,8 @@ test('a piece of a kit is taken by itself; a lock on a line that is dropped rest
   await expect(locks).not.toContainText('It rests')
 
   await page.getByRole('link', { name: /^Parts/ }).click()
+  // Sourcing has a row of that name too: the click is for the page that comes.
+  await expect(page.getByRole('heading', { name: /^\d+ lines$/ })).toBeVisible()
   await page.getByRole('row', { name: /^Clutch disc/ }).click()
   await page.getByRole('button', { name: 'Drop this line' }).click()
   await page

@@ -58,14 +58,18 @@ export function evaluate(condition: Condition, view: View): Truth {
   return value === undefined ? UNKNOWN : condition.of.includes(value) ? YES : NO
 }
 
-/** Facts and lines that a condition reads, each once. */
-export function readsOf(condition: Condition): {
+/** Facts and lines named in a condition. */
+interface Named {
   readonly facts: ReadonlySet<FactKey>
   readonly lines: ReadonlySet<string>
-} {
+}
+
+/** What is named in the branches that count, each once. */
+function namedIn(condition: Condition, counts: (branch: Condition) => boolean): Named {
   const facts = new Set<FactKey>()
   const lines = new Set<string>()
   const walk = (one: Condition): void => {
+    if (!counts(one)) return
     if ('all' in one) one.all.forEach(walk)
     else if ('any' in one) one.any.forEach(walk)
     else if ('not' in one) walk(one.not)
@@ -76,24 +80,12 @@ export function readsOf(condition: Condition): {
   return { facts, lines }
 }
 
+/** Facts and lines that a condition reads. */
+export const readsOf = (condition: Condition): Named => namedIn(condition, () => true)
+
 /** Where a condition is not known: the unknown facts that hold it open, and the open lines it waits for. */
-export function openIn(
-  condition: Condition,
-  view: View,
-): { readonly facts: ReadonlySet<FactKey>; readonly lines: ReadonlySet<string> } {
-  const facts = new Set<FactKey>()
-  const lines = new Set<string>()
-  const walk = (one: Condition): void => {
-    if (evaluate(one, view) !== UNKNOWN) return
-    if ('all' in one) one.all.forEach(walk)
-    else if ('any' in one) one.any.forEach(walk)
-    else if ('not' in one) walk(one.not)
-    else if ('has' in one) lines.add(one.has)
-    else facts.add(one.is)
-  }
-  walk(condition)
-  return { facts, lines }
-}
+export const openIn = (condition: Condition, view: View): Named =>
+  namedIn(condition, (branch) => evaluate(branch, view) === UNKNOWN)
 
 /** Deeper or longer is no condition a person can read. */
 const DEEPEST = 8

@@ -1,5 +1,6 @@
 import { type CompiledPart, compilePart, fieldOf, PORT_KINDS } from '../../core/ports/index.ts'
-import type { Store } from '../database/store.ts'
+import type { Port } from '../../core/ports/port.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import { toCoreParts } from './core-parts.ts'
 
 /** One part, compiled from its own rows and no others. @throws MissingError */
@@ -43,3 +44,10 @@ export async function rebuildPortValues(store: Store, partId: string): Promise<v
   for (let i = 0; i < rows.length; i += 100)
     await store.knex('portValue').insert(rows.slice(i, i + 100))
 }
+
+/** Writes a port of a part, as core has it. */
+export const insertPort = (
+  tx: Store,
+  partId: string,
+  { id, kind, slot, looks }: Pick<Port, 'id' | 'kind' | 'slot' | 'looks'>,
+): Promise<RowOf<'port'>> => tx.insert('port', { id, partId, kind, slot, looks: looks ?? null })

@@ -5,7 +5,7 @@ import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
 import { fromTemplate, templateOf } from '../../core/templates/index.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
-import { rebuildPortValues } from './one-part.ts'
+import { insertPort, rebuildPortValues } from './one-part.ts'
 
 /**
  * A part made of its type, every value assumed, or of its pattern family, with the coupling pieces that came with it.
@@ -39,13 +39,7 @@ export async function partOfType(
     template: template?.id ?? 'family',
   })
   for (const port of template ? fromTemplate(template, part.id).ports : []) {
-    await tx.insert('port', {
-      id: port.id,
-      partId: part.id,
-      kind: port.kind,
-      slot: port.slot,
-      looks: port.looks ?? null,
-    })
+    await insertPort(tx, part.id, port)
     for (const [field, claims] of Object.entries(port.claims))
       for (const claim of claims) await insertClaim(tx, port.id, field, claim)
   }
@@ -78,13 +72,7 @@ async function nameFamily(tx: Store, partId: string, kind: string, family: strin
   const face = typedPorts(kind).find((port) => port.kind === 'face')
   if (!face) return
   const portId = `${partId}/face/${face.slot}`
-  await tx.insert('port', {
-    id: portId,
-    partId,
-    kind: 'face',
-    slot: face.slot,
-    looks: face.looks ?? null,
-  })
+  await insertPort(tx, partId, { ...face, id: portId, kind: 'face' })
   await insertClaim(tx, portId, 'family', {
     value: family,
     grade: 'heard',

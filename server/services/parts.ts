@@ -36,7 +36,7 @@ import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
 import { toClaim, toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
-import { onePart, rebuildPortValues } from './one-part.ts'
+import { insertPort, onePart, rebuildPortValues } from './one-part.ts'
 import { partOfType } from './part-of-type.ts'
 
 export type PartInput = z.infer<typeof partInput>
@@ -194,14 +194,7 @@ export async function createPart(store: Store, input: PartInput): Promise<RowOf<
       : await tx.insert('part', { ...row, isDefault })
     const ofType = new Set((await tx.list('port', { partId: part.id })).map(({ id }) => id))
     for (const port of toCorePart({ id: part.id, kind: row.kind, ports }).ports) {
-      if (!ofType.has(port.id))
-        await tx.insert('port', {
-          id: port.id,
-          partId: part.id,
-          kind: port.kind,
-          slot: port.slot,
-          looks: port.looks ?? null,
-        })
+      if (!ofType.has(port.id)) await insertPort(tx, part.id, port)
       for (const [field, claims] of Object.entries(port.claims))
         for (const claim of claims)
           await tx.insert('claim', {

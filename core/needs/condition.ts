@@ -20,6 +20,9 @@ export const any = (...of: readonly Condition[]): Condition => ({ any: of })
 export const not = (of: Condition): Condition => ({ not: of })
 /** A fact has one of these values. */
 export const is = (key: FactKey, ...of: readonly string[]): Condition => ({ is: key, of })
+export const yes = (key: FactKey): Condition => is(key, 'yes')
+/** Said to be no: a fact nobody knows is not. */
+export const no = (key: FactKey): Condition => is(key, 'no')
 /** Another line of the list stands. */
 export const has = (kind: string, slot?: string): Condition =>
   slot === undefined ? { has: kind } : { has: kind, slot }

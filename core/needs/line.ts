@@ -1,3 +1,4 @@
+import type { CautionId } from './cautions.ts'
 import type { Condition } from './condition.ts'
 import type { Level, WaitsFor } from './need.ts'
 
@@ -60,17 +61,20 @@ export interface LineRow {
   readonly quantity?: number
   readonly eur: Three
   readonly hours: Three
-  /** What brings it, and how often that one then fails. */
-  readonly comes?: {
-    readonly with: 'engine' | 'gearbox' | 'vehicle' | 'recipient'
-    readonly fails?: number
-  }
+  /** What is said to bring it: the better of two is kept. */
+  readonly comes?: readonly Bringer[]
+  /** Kind of part it is sought as in the catalogue; its own kind where absent. */
+  readonly part?: string
   /** New every time it is undone; or only once more. */
   readonly renew?: 'always' | 'twice'
   readonly waits?: WaitsFor
-  readonly caution?: readonly string[]
-  readonly cannotBeUndone?: true
+  readonly caution?: readonly CautionId[]
+  /** What it does that a build may not want, or a shop cannot. */
+  readonly work?: readonly ('weld' | 'cut')[]
 }
+
+/** Engine and gearbox as bought, the whole donor, or the vehicle that stays. */
+export type Bringer = 'engine' | 'gearbox' | 'vehicle' | 'recipient'
 
 export interface Reasoned {
   readonly if: Condition

@@ -1,4 +1,3 @@
-import { JOINTS } from '../../joints/index.ts'
 import { each, JOINT_SAYS } from './fact-row.ts'
 
 /** Ways out of what does not go, each with its chain; open until one is chosen. */
@@ -25,6 +24,24 @@ const CHOICES = {
   loom: ['own', 'service', 'ready-made'],
 } as const
 
+/** Computed joints that lines read, in order of power flow; the others answer facts of engine and gearbox. */
+export const COMPUTED_JOINTS = [
+  'block-face',
+  'crank-flange',
+  'depth',
+  'pilot',
+  'release',
+  'converter',
+  'starter-ring',
+  'rotation',
+  'transfer-case',
+  'propshaft',
+  'drive-shafts',
+  'gearbox-mount',
+  'engine-mounts',
+  'lever',
+] as const
+
 /** Two sizes that meet and no joint computes yet: asked, until one does. */
 const ASKED_JOINTS = {
   exhaust: 'Does the exhaust pass, and meet what stays?',
@@ -40,14 +57,14 @@ const ASKED_JOINTS = {
   'pipe-flange': 'Have the exhaust flanges one shape?',
   'fuel-union': 'Have the fuel pipes one union?',
   'belt-line': 'Do the pulleys stand in one line?',
-  'hose-end': 'Have the pipes one end?',
+  'hose-end-clutch': 'Have the clutch pipes one end?',
+  'hose-end-steering': 'Have the steering hoses one end?',
+  'hose-end-air': 'Have the refrigerant hoses one end?',
 } as const
 
 /** Read off joints, and ways out that are chosen: never typed. */
 export const DERIVED_FACTS = {
-  ...(Object.fromEntries(
-    JOINTS.map(({ id }) => [`joint.${id}`, { values: JOINT_SAYS }]),
-  ) as Readonly<Record<`joint.${string}`, { values: typeof JOINT_SAYS }>>),
+  ...each('joint', COMPUTED_JOINTS, { values: JOINT_SAYS }),
   ...each('joint', ['torque-clutch', 'torque-gearbox', 'torque-case', 'torque-axle'], {
     values: JOINT_SAYS,
   }),

@@ -45,6 +45,12 @@ export const ENGINE_FACTS = {
     asks: 'What drives the camshaft?',
     found: 'its front cover',
   },
+  'engine.cams': {
+    values: ['block', 'head'],
+    asks: 'Are its camshafts in the block, or over the valves?',
+    found: 'shape of its covers',
+    assumed: 'head',
+  },
   'engine.emission': {
     values: ['none', 'catalyst', 'filter', 'reductant'],
     asks: 'What did it leave the factory with?',

@@ -1,4 +1,6 @@
 import { expect, test } from 'vitest'
+import { JOINTS } from '../../joints/index.ts'
+import { COMPUTED_JOINTS } from './derived.ts'
 import { FACT_ROWS } from './index.ts'
 
 const rows = Object.entries(FACT_ROWS)
@@ -22,4 +24,9 @@ test('what is asked is asked in words, with how it is found out; the start asks 
     rows.flatMap(([key, row]) => (row.when === when && !key.startsWith('keep.') ? [key] : []))
   expect(at('start')).toHaveLength(8)
   expect(at('stopper')).toHaveLength(12)
+})
+
+test('every joint that is a fact is one that is computed', () => {
+  const ids = JOINTS.map(({ id }) => id)
+  for (const id of COMPUTED_JOINTS) expect(ids).toContain(id)
 })

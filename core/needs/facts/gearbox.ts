@@ -48,5 +48,9 @@ export const GEARBOX_FACTS = {
     asks: 'Which speed drive is on it?',
     found: 'look',
   },
+  'gearbox.opening': yesNo('Has it an opening for a take-off?', {
+    found: 'a plate on its side',
+    assumed: 'no',
+  }),
   'gearbox.fault': yesNo('Has this gearbox a known fault?', { found: 'notes of the family' }),
 } as const

@@ -1,6 +1,9 @@
 import { z } from 'zod'
-import { FACT_KEYS, type FactKey } from '../core/needs/facts.ts'
+import { factNamed, NAMED_FACTS } from '../core/facts/aliases.ts'
+import { FACT_ROWS } from '../core/facts/index.ts'
+import { FACT_KEYS } from '../core/needs/from-pairing/facts.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
+import { GRADES } from '../core/quantity/grade.ts'
 import { list } from './answers/basics.ts'
 import { verdict } from './answers/judging.ts'
 import { need } from './answers/planning.ts'
@@ -17,18 +20,36 @@ export const planNeedsRequest = z
   .strictObject({
     facts: z
       .array(
-        z.strictObject({
-          key: z.enum(Object.keys(FACT_KEYS) as [FactKey, ...FactKey[]]),
-          value: z.union([z.string().max(2000), z.number(), z.boolean()]),
-        }),
+        z
+          .strictObject({
+            key: z.enum([...new Set([...NAMED_FACTS, ...Object.keys(FACT_KEYS)])] as [
+              string,
+              ...string[],
+            ]),
+            value: z.union([z.string().max(2000), z.number(), z.boolean()]),
+            /** How it is known: heard where nothing is said; an assumed fact only leans. */
+            grade: z.enum(GRADES).optional(),
+          })
+          .superRefine(({ key, value }, ctx) => {
+            const fact = factNamed(key)
+            const said = typeof value === 'boolean' ? (value ? 'yes' : 'no') : String(value)
+            const { values } = fact ? FACT_ROWS[fact] : { values: [said] }
+            if (!values.includes(said))
+              ctx.addIssue({
+                code: 'custom',
+                path: ['value'],
+                message: `${key} is never "${said}". It is one of ${values.join(', ')}.`,
+              })
+          }),
       )
-      .max(200),
+      .max(400),
     joints: z.array(jointSchema).max(60).optional(),
     recipes: z.array(recipeSchema).max(100).optional(),
   })
   .meta({
     example: {
       facts: [
+        { key: 'build.engine', value: 'other' },
         { key: 'gearbox.type', value: 'automatic' },
         { key: 'engine.part', value: 'engine' },
         { key: 'keep.heater', value: true },
@@ -36,7 +57,7 @@ export const planNeedsRequest = z
     },
   })
 
-export const planNeedsResponse = z.object({ needs: list(need) })
+export const planNeedsResponse = z.object({ needs: list(need), folded: list(need) })
 
 const minor = z.number().int().min(-1e12).max(1e12)
 const count = z.number().int().positive().max(1e6)

@@ -1,12 +1,14 @@
 import { z } from 'zod'
+import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
+import { isFactKey } from '../core/facts/index.ts'
 import { markingFault } from '../core/mechanics/tyre.ts'
-import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import { FACE_VIEWS } from '../core/patterns/as-stored.ts'
 import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
+import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { answersSchema, PAPERS } from './stored.ts'
 import {
   amount,
@@ -365,9 +367,20 @@ export const couplingChoiceInput = z.strictObject({
   partId: id.nullable(),
 })
 export const couplingKitInput = z.strictObject({ engineId: id, transmissionId: id, kitId: id })
+export const factInput = z.strictObject({
+  key: z.string().max(80).refine(isFactKey, 'Not a fact that is known here.'),
+  /** One of its values, or "unknown". */
+  value: z.string().min(1).max(40),
+  by: name.nullish(),
+})
+export const whatIfInput = z.strictObject({
+  facts: z
+    .record(z.string().max(80), z.string().max(40))
+    .refine((facts) => Object.keys(facts).length <= 40, 'At most forty answers at once.'),
+})
 export const decisionInput = z.strictObject({
   needId,
-  act: z.enum(['drop', 'price', 'estimate', 'keep', 'confirm']),
+  act: z.enum(DECISION_ACTS),
   priceMinor: amount.nullish(),
   source: text.nullish(),
   note: text.nullish(),

@@ -1,8 +1,8 @@
 import { z } from 'zod'
+import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { jointNamed } from '../core/joints/index.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
-import { KEPT_ASSEMBLIES } from '../core/needs/rules/must-still-work.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import type { FieldWords } from '../core/ports/field.ts'
@@ -11,6 +11,7 @@ import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
+import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { sourcedPlan } from './sourced-plan.ts'
 import {
   amount,
@@ -334,10 +335,12 @@ export const STORED_ROWS = {
     id,
     buildId: id,
     needId,
-    act: z.enum(['drop', 'price', 'estimate', 'keep', 'confirm']),
+    act: z.enum(DECISION_ACTS),
     priceMinor: amount.nullish(),
     source: text.nullish(),
     note: text.nullish(),
+    /** What its line rested on when it was made. */
+    rests: z.string().max(8000).nullish(),
   }),
   sourcingLock: z.strictObject({
     id,

@@ -3,6 +3,7 @@ import { moreEngines, moreGearboxes, transferCases } from './families.ts'
 import { donors, kits, market } from './market.ts'
 import { alder, sprat } from './other-builds.ts'
 import { adapters, discOf, liningOf, trains } from './train.ts'
+import { answers, traits } from './traits.ts'
 
 /**
  * The invented shop Skerry Works and its builds Lantern, Alder and Sprat, as one document in the export format. Deterministic.
@@ -34,6 +35,8 @@ export function demoDocument(scale = 1): {
   alder(doc)
   sprat(doc)
   people(doc)
+  traits(doc)
+  answers(doc)
   return { format: 'junket-build', version: 2, tables: doc.tables }
 }
 
@@ -310,7 +313,7 @@ function lantern(doc: DocumentWriter): void {
     currency: 'EUR',
     taxRate: 0.21,
     labourRateMinor: 4800,
-    contingency: 0.22,
+    contingency: 0,
     likeForLikeMinor: 295000,
     mustWork: ['brake-assist', 'gauges', 'heater', 'speedometer'],
     inspection: true,
@@ -344,8 +347,8 @@ function lantern(doc: DocumentWriter): void {
       priceMinor,
       source,
     })
-  price('propshaft/driveline/main', 'estimate', 38000, 'Last two builds')
-  price('papers/papers/main', 'estimate', 9000, 'Registration office, by telephone')
+  price('clutch-pipe-hose-and-ends/coupling/main', 'estimate', 5200, 'Last two builds')
+  price('registration-changed/papers/main', 'estimate', 9000, 'Registration office, by telephone')
 }
 
 /** Who works there, what they answered and heard, and a donor's sheet begun on a tablet. */
@@ -404,7 +407,7 @@ function people(doc: DocumentWriter): void {
     'hit-front': 'no',
     'hit-rear': 'yes',
     'dry-under': 'yes',
-    'has:starter/coupling/main': 'no',
+    'has:starter/face/main': 'no',
   }
   doc.add('donorSheet', {
     id: 'sheet-donor-1',

@@ -85,7 +85,7 @@ export function alder(doc: DocumentWriter): void {
     currency: 'EUR',
     taxRate: 0.21,
     labourRateMinor: 4800,
-    contingency: 0.25,
+    contingency: 0,
     likeForLikeMinor: 410000,
     mustWork: ['air-conditioning', 'four-wheel-drive', 'power-take-off', 'speedometer'],
     inspection: true,
@@ -140,7 +140,7 @@ export function sprat(doc: DocumentWriter): void {
     currency: 'EUR',
     taxRate: 0.21,
     labourRateMinor: 4800,
-    contingency: 0.3,
+    contingency: 0,
     mustWork: ['gauges'],
     school: 'keep',
   })

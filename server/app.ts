@@ -24,6 +24,7 @@ import { buildRoutes } from './routes/builds.ts'
 import { catalogueRoutes } from './routes/catalogue.ts'
 import { checkRoutes } from './routes/check.ts'
 import { documentRoutes } from './routes/documents.ts'
+import { factRoutes } from './routes/facts.ts'
 import { historyRoutes } from './routes/history.ts'
 import { jobRoutes } from './routes/jobs.ts'
 import { marketRoutes } from './routes/market.ts'
@@ -78,6 +79,7 @@ export function createApp(services: Services): App {
     patternRoutes,
     photoRoutes,
     briefRoutes,
+    factRoutes,
   ])
     app.route('/api', routes(services))
   let document: Promise<string> | undefined

@@ -6,25 +6,34 @@ import { build } from './rows.ts'
 
 export const totals: z.ZodType<BuildTotals> = z
   .strictObject({
+    currency: z.string(),
     likely: range,
     middleMinor: z.number(),
-    safeMinor: z.number(),
+    outer: range,
+    dots: list(z.number()),
+    hours: range,
+    hoursMiddle: z.number(),
     labour: range,
     openLines: range,
     unpriced: z.number(),
     againstRepair: range.nullable(),
-    widest: list(z.strictObject({ words: z.string(), low: z.number(), high: z.number() })),
-    currency: z.string(),
+    drives: list(
+      z.strictObject({ words: z.string(), fact: z.string().nullable(), spreadMinor: z.number() }),
+    ),
+    settled: z.number(),
+    lines: z.number(),
+    open: z.number(),
+    questions: z.number(),
     contingency: z.number(),
+    contingencyMinor: z.number(),
+    committedMinor: z.number(),
     likeForLikeMinor: known,
     planMinor: known,
     leftoversMinor: z.number(),
     planStatus: z.string().nullable(),
     planIsCurrent: z.boolean(),
     proven: z.string().nullable(),
-    hours: range,
     pairing: z.string().nullable(),
-    open: z.number(),
   })
   .meta({ id: 'BuildTotals' })
 
@@ -39,6 +48,7 @@ export const buildHeader = z
     totals: totals.nullable(),
     open: z.strictObject({
       brief: z.number(),
+      known: z.number(),
       pairing: z.number(),
       parts: z.number(),
       sourcing: z.number(),
@@ -59,6 +69,19 @@ export const stopper: z.ZodType<Stopper> = z.object(stopperShape).meta({
   id: 'Stopper',
   description: `One of the ${STOPPERS.length} questions that stop a build.`,
 })
+
+/** A fact that is not known, as it is asked. */
+export const question = z
+  .strictObject({
+    key: z.string(),
+    asks: z.string(),
+    found: z.string().nullable(),
+    values: words,
+    assumed: z.string().nullable(),
+    spreadMinor: z.number(),
+    lines: list(z.strictObject({ id: z.string(), words: z.string() })),
+  })
+  .meta({ id: 'Question' })
 
 export const firstAnswer = z
   .strictObject({
@@ -87,24 +110,19 @@ export const firstAnswer = z
         day: z.string().nullable(),
       }),
     ),
-    lines: list(
-      z.strictObject({
-        need: z.string(),
-        price: range.nullable(),
-        hours: range,
-        from: z.enum(['kept', 'typed', 'offers', 'assumed']),
-        words: z.string(),
-        group: z.string(),
-        quantity: z.number(),
-        why: z.string(),
-      }),
-    ),
-    parts: range,
-    hours: range,
-    labour: range,
-    total: range,
-    unpriced: z.number(),
-    toSettle: words,
+    /** Lines by how they stand. */
+    counts: z.strictObject({
+      yes: z.number(),
+      leansYes: z.number(),
+      open: z.number(),
+      folded: z.number(),
+      assumed: z.number(),
+    }),
+    totals: totals.nullable(),
+    /** Facts that decide most, dearest first, with what they may move. */
+    questions: list(question),
+    /** What stops the build. */
+    blockers: list(z.strictObject({ id: z.string(), words: z.string(), why: z.string() })),
     measure: list(
       z.strictObject({
         field: z.string(),
@@ -127,15 +145,22 @@ export const budgetPage = z
     totals: totals.nullable(),
     lines: list(
       z.strictObject({
+        id: z.string(),
         words: z.string(),
         group: z.string(),
+        stage: z.string(),
         source: z.string(),
         from: z.string(),
-        minor: z.number(),
+        outcome: z.enum(['yes', 'leans yes', 'open', 'folded']),
+        low: known,
+        minor: known,
+        high: known,
+        hours: z.number(),
       }),
     ),
     byGroup: list(z.strictObject({ name: z.string(), minor: z.number() })),
     bySource: list(z.strictObject({ name: z.string(), minor: z.number() })),
+    byStage: list(z.strictObject({ name: z.string(), minor: z.number() })),
     open: openLines,
   })
   .meta({ id: 'Budget' })

@@ -1,11 +1,14 @@
 import { z } from 'zod'
+import type { FactKey } from '../../core/facts/index.ts'
 import type { NumberVerdict } from '../../core/identity/supersession.ts'
+import { SORTS, STAGES } from '../../core/needs/line.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'
-import { grade, known, list, range, task, words } from './basics.ts'
+import { grade, known, list, task, words } from './basics.ts'
 import { openLines } from './builds.ts'
 import { decision, rowWith } from './rows.ts'
 
+const three = z.tuple([z.number(), z.number(), z.number()]).readonly()
 const needShape = {
   id: z.string(),
   kind: z.string(),
@@ -38,6 +41,17 @@ const needShape = {
   task: task.optional(),
   keep: z.boolean().optional(),
   cautions: words,
+  outcome: z.enum(['yes', 'leans yes', 'open', 'folded']),
+  would: z.enum(['required', 'wanted', 'optional']),
+  because: list(z.string() as z.ZodType<FactKey>),
+  stage: z.enum(STAGES),
+  sort: z.enum(SORTS),
+  part: z.string().optional(),
+  eur: three,
+  hours: three,
+  comes: list(z.enum(['engine', 'gearbox', 'vehicle', 'recipient'])).optional(),
+  work: list(z.enum(['weld', 'cut'])).optional(),
+  rests: z.string(),
 } as const
 export const need: z.ZodType<Need> = z.object(needShape).meta({ id: 'Need' })
 
@@ -72,6 +86,23 @@ const listed = {
   wantsName: z.string().nullable(),
   joint: z.string().nullable(),
 } as const
+/** Open: nobody sells or priced it; asked: it hangs on a question. */
+export const LINE_STATES = [
+  'asked',
+  'open',
+  'planned',
+  'kept',
+  'comes',
+  'work',
+  'dropped',
+  'estimated',
+  'to solve',
+  'here',
+  'ordered',
+  'fitted',
+  'postponed',
+  'blocker',
+] as const
 const partLine = z
   .strictObject({
     ...listed,
@@ -80,10 +111,17 @@ const partLine = z
     packs: known,
     candidates: list(sourceInfo),
     candidateCount: z.number(),
-    range: range.nullable(),
+    supply: z.enum(['get', 'comes', 'keep', 'here', 'settled']),
+    /** Low, likely, high of its money and hours, by how it stands and where it comes from. */
+    price: three.nullable(),
+    time: three,
     estimateMinor: known,
     decisions: list(decision),
-    state: z.enum(['open', 'planned', 'kept', 'work', 'dropped', 'estimated', 'to solve']),
+    state: z.enum(LINE_STATES),
+    /** What changed since somebody decided of it: the decision stands aside. */
+    aside: z.string().nullable(),
+    /** The questions it hangs on. */
+    hangs: words,
   })
   .meta({ id: 'PartLine' })
 const excluded = list(z.object({ id: z.string(), why: z.string() }))
@@ -95,6 +133,8 @@ export const partsList = z
     planStatus: z.string().nullable(),
     lines: list(partLine),
     dropped: list(z.strictObject({ ...listed, decisionId: z.string() })),
+    /** Left out because a type says so. */
+    folded: list(z.strictObject({ ...listed, hangs: words })),
     excluded,
   })
   .meta({ id: 'PartsList' })

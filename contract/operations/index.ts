@@ -3,6 +3,7 @@ import { buildOperations } from './builds.ts'
 import { catalogueOperations } from './catalogue.ts'
 import { checkOperations } from './check.ts'
 import { documentOperations } from './documents.ts'
+import { factOperations } from './facts.ts'
 import { historyOperations } from './history.ts'
 import { jobOperations } from './jobs.ts'
 import { marketOperations } from './market.ts'
@@ -18,6 +19,7 @@ export const SUBJECTS = {
   Plan: planOperations,
   Builds: buildOperations,
   'Brief and recipient': briefOperations,
+  Facts: factOperations,
   Catalogue: catalogueOperations,
   Market: marketOperations,
   Documents: documentOperations,

@@ -27,9 +27,9 @@ const shim: Task = {
 const figures: BuildFigures = {
   currency: 'EUR',
   tasks: [shim],
-  hours: 1,
-  likely: { low: 250_000, high: 250_000 },
-  safeMinor: 300_000,
+  hours: { low: 1, high: 1 },
+  likely: { low: 250_000, high: 300_000 },
+  blockers: [],
   marginNm: 38,
   marginAtTargetNm: null,
 }
@@ -48,7 +48,7 @@ describe.each([
   ['uncut', { uncut: 'yes' }, { tasks: [cut] }],
   ['tool:weld', { 'tool:weld': 'no' }, { tasks: [cut] }],
   ['money', { 'most-money': '2800' }, {}],
-  ['hours', { 'most-hours': '4' }, { hours: 5 }],
+  ['hours', { 'most-hours': '4' }, { hours: { low: 5, high: 9 } }],
   ['target', { 'target-nm': '400' }, { marginAtTargetNm: -20 }],
   ['today', {}, { marginNm: -1 }],
   ['cause', { reason: 'The old engine failed', cause: 'Blocked radiator' }, {}],
@@ -82,7 +82,7 @@ test('each holds where the build keeps within it', () => {
 
 test('limits are read in the unit they are typed in, and what cannot be read is said', () => {
   expect(targetTorque('300 lbf·ft')).toBeCloseTo(406.75, 1)
-  expect(holds({ 'most-hours': '90 min' }, { hours: 2 }).hours).toBe(false)
+  expect(holds({ 'most-hours': '90 min' }, { hours: { low: 2, high: 2 } }).hours).toBe(false)
   expect(holds({ 'most-money': '2,800.50' })['most-money']).toBe(false)
   const [said1] = briefFindings(said({ 'target-nm': 'plenty' }), figures).filter(
     (one) => one.id === 'target-nm',

@@ -17,9 +17,12 @@ export interface BuildFigures {
   readonly currency: Currency
   /** Tasks of the pairing as it would be built. */
   readonly tasks: readonly Task[]
-  readonly hours: number
+  /** Hours of the whole list, P10 to P90; null before there is one. */
+  readonly hours: Range | null
+  /** Money, P10 to P90. */
   readonly likely: Range | null
-  readonly safeMinor: number | null
+  /** What stops the build. */
+  readonly blockers: readonly string[]
   /** Torque margin at the gearbox input, N·m, at today's output and at the target; null where not known. */
   readonly marginNm: number | null
   readonly marginAtTargetNm: number | null
@@ -95,23 +98,28 @@ export function briefFindings(answers: SheetAnswers, figures: BuildFigures): Fin
     const side = sideOf(figures.likely, most)
     find(
       'money',
-      side === 'under' && (figures.safeMinor ?? figures.likely.high) <= most,
-      'Within the money, safe figure included.',
-      side === 'under'
-        ? 'Within the money if nothing goes wrong; the safe figure is over it.'
-        : side === 'over'
-          ? 'Over the money, even if nothing goes wrong.'
-          : 'It may come out either side of the money: lines without a price decide it.',
+      side === 'under',
+      'Within the money, in nine builds of ten.',
+      side === 'over'
+        ? 'Over the money in nine builds of ten.'
+        : 'It may come out either side of the money: Budget says what decides it.',
     )
   }
   const hours = read('most-hours', (typed) => parseQuantity(typed, 'h'))
-  if (hours !== null)
+  if (hours !== null && figures.hours !== null) {
+    const { low, high } = figures.hours
+    const said = `${Math.round(low)} to ${Math.round(high)} h of work`
     find(
       'hours',
-      figures.hours <= hours,
-      `${figures.hours.toFixed(1)} h of named work, within the hours.`,
-      `${figures.hours.toFixed(1)} h of named work alone, over the hours.`,
+      high <= hours,
+      `${said}, within the hours.`,
+      low > hours
+        ? `${said}, over the hours.`
+        : `${said}: it may come out either side of the hours.`,
     )
+  }
+  for (const words of figures.blockers)
+    find(`blocker:${words}`, false, '', `This stops the build: ${words}.`)
   if (figures.marginNm !== null)
     find(
       'today',

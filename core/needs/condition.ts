@@ -1,5 +1,5 @@
 import { z } from 'zod'
-import { FACT_ROWS, type FactKey, isFactKey } from './facts/index.ts'
+import { FACT_ROWS, type FactKey, isFactKey } from '../facts/index.ts'
 
 /** No, not known, yes: in this order, so that all is the least and any the greatest. */
 export const NO = 0
@@ -95,18 +95,23 @@ const DEEPEST = 8
 const LONGEST = 60
 
 /** A condition as it comes in: from a shop's own recipe, or a document. */
-export const conditionSchema: z.ZodType<Condition> = z.lazy(() =>
-  z.union([
-    z.strictObject({ all: z.array(conditionSchema).min(1).max(LONGEST) }),
-    z.strictObject({ any: z.array(conditionSchema).min(1).max(LONGEST) }),
-    z.strictObject({ not: conditionSchema }),
-    z.strictObject({
-      is: z.string().refine(isFactKey, 'Not a fact that is known here.'),
-      of: z.array(z.string()).min(1).max(LONGEST),
-    }),
-    z.strictObject({ has: z.string().min(1).max(80), slot: z.string().min(1).max(60).optional() }),
-  ]),
-) as z.ZodType<Condition>
+export const conditionSchema: z.ZodType<Condition> = z
+  .lazy(() =>
+    z.union([
+      z.strictObject({ all: z.array(conditionSchema).min(1).max(LONGEST) }),
+      z.strictObject({ any: z.array(conditionSchema).min(1).max(LONGEST) }),
+      z.strictObject({ not: conditionSchema }),
+      z.strictObject({
+        is: z.string().max(80).refine(isFactKey, 'Not a fact that is known here.'),
+        of: z.array(z.string().max(40)).min(1).max(LONGEST),
+      }),
+      z.strictObject({
+        has: z.string().min(1).max(80),
+        slot: z.string().min(1).max(60).optional(),
+      }),
+    ]),
+  )
+  .meta({ id: 'Condition' }) as z.ZodType<Condition>
 
 /**
  * What makes a condition one that cannot be: a value its fact never has, `not` over a line (a list could then turn back

@@ -1,5 +1,6 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
+import { FACT_ROWS, type FactKey } from '../facts/index.ts'
 import {
   all,
   any,
@@ -11,7 +12,6 @@ import {
   not,
   readsOf,
 } from './condition.ts'
-import { FACT_ROWS, type FactKey } from './facts/index.ts'
 import type { LineRow } from './line.ts'
 import { factsRead, type KnownFacts, type Line, linesOf } from './line-list.ts'
 

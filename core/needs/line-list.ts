@@ -1,3 +1,4 @@
+import type { FactKey } from '../facts/index.ts'
 import {
   type Condition,
   evaluate,
@@ -10,7 +11,6 @@ import {
   type View,
   YES,
 } from './condition.ts'
-import type { FactKey } from './facts/index.ts'
 import type { LineRow, Reasoned } from './line.ts'
 
 /** What is known of a build. */
@@ -18,6 +18,8 @@ export interface KnownFact {
   readonly value: string
   /** Taken from a type, not said by anybody. */
   readonly isAssumed?: boolean
+  /** Who or what says so. */
+  readonly from?: string
 }
 export type KnownFacts = Readonly<Partial<Record<FactKey, KnownFact>>>
 
@@ -32,23 +34,32 @@ export interface Line {
   /** As it is taken to be, or as it would be once it is known. */
   readonly level: 'required' | 'wanted' | 'optional'
   readonly why: readonly string[]
+  /** The reasons that speak for it. */
+  readonly spoken: readonly Reasoned[]
   /** Facts that would settle it. */
   readonly because: readonly FactKey[]
 }
 
 type Truths = ReadonlyMap<LineRow, readonly Truth[]>
+const NONE: Truths = new Map()
 
 /**
  * The least list in which every row agrees with its reasons, from nothing standing: rows only rise, so it ends, and the
- * order of rows cannot matter.
+ * order of rows cannot matter. Rows that are settled stand as they are.
  */
 function leastFixpoint(
   rows: readonly LineRow[],
   fact: View['fact'],
+  settled: Truths = NONE,
 ): { truths: Truths; view: View } {
   const byKind = new Map<string, LineRow[]>()
-  for (const row of rows) byKind.set(row.kind, [...(byKind.get(row.kind) ?? []), row])
-  const truths = new Map<LineRow, Truth[]>(rows.map((row) => [row, row.when.map(() => NO)]))
+  const truths = new Map<LineRow, readonly Truth[]>(settled)
+  for (const row of rows)
+    truths.set(
+      row,
+      row.when.map(() => NO),
+    )
+  for (const row of truths.keys()) byKind.set(row.kind, [...(byKind.get(row.kind) ?? []), row])
   const view: View = {
     fact,
     line: (kind, slot) => {
@@ -62,7 +73,7 @@ function leastFixpoint(
   for (let isRising = true; isRising; ) {
     isRising = false
     for (const row of rows) {
-      const own = truths.get(row)!
+      const own = truths.get(row)! as Truth[]
       row.when.forEach((reason, i) => {
         const truth = evaluate(reason.if, view)
         if (truth > own[i]!) {
@@ -75,6 +86,52 @@ function leastFixpoint(
   return { truths, view }
 }
 
+/** Rows that read a fact, themselves or through lines they wait for. */
+const readersOf = new WeakMap<readonly LineRow[], Map<FactKey, readonly LineRow[]>>()
+function readers(rows: readonly LineRow[], key: FactKey): readonly LineRow[] {
+  let byFact = readersOf.get(rows)
+  if (!byFact) readersOf.set(rows, (byFact = new Map()))
+  let found = byFact.get(key)
+  if (!found) {
+    const reads = rows.map((row) => ({
+      row,
+      facts: new Set(row.when.flatMap((one) => [...readsOf(one.if).facts])),
+      lines: new Set(row.when.flatMap((one) => [...readsOf(one.if).lines])),
+    }))
+    const kinds = new Set(reads.flatMap(({ row, facts }) => (facts.has(key) ? row.kind : [])))
+    for (let size = -1; size !== kinds.size; ) {
+      size = kinds.size
+      for (const { row, lines } of reads)
+        if ([...lines].some((kind) => kinds.has(kind))) kinds.add(row.kind)
+    }
+    byFact.set(key, (found = rows.filter(({ kind }) => kinds.has(kind))))
+  }
+  return found
+}
+
+const baseOf = new WeakMap<KnownFacts, { rows: readonly LineRow[]; truths: Truths }>()
+
+/** How true each line that reads a fact is, told that it has a value; assumed facts count as known. By kind. */
+export function truthsWith(
+  rows: readonly LineRow[],
+  facts: KnownFacts,
+  key: FactKey,
+  value: string,
+): ReadonlyMap<string, Truth> {
+  let base = baseOf.get(facts)
+  if (!base || base.rows !== rows) {
+    base = { rows, truths: leastFixpoint(rows, (one) => facts[one]?.value).truths }
+    baseOf.set(facts, base)
+  }
+  const affected = readers(rows, key)
+  const { truths } = leastFixpoint(
+    affected,
+    (one) => (one === key ? value : facts[one]?.value),
+    base.truths,
+  )
+  return new Map(affected.map((row) => [row.kind, greatestOf(truths.get(row)!)]))
+}
+
 const LEVELS = ['required', 'wanted', 'optional'] as const
 const greatestOf = (truths: readonly Truth[]): Truth => Math.max(NO, ...truths) as Truth
 
@@ -84,9 +141,7 @@ const greatestOf = (truths: readonly Truth[]): Truth => Math.max(NO, ...truths) 
  * @throws TypeError where a row's condition cannot be
  */
 export function linesOf(rows: readonly LineRow[], facts: KnownFacts): readonly Line[] {
-  for (const { kind, when } of rows)
-    for (const { if: condition } of when)
-      for (const fault of faultsIn(condition)) throw new TypeError(`${kind}: ${fault}`)
+  checked(rows)
   const firm = leastFixpoint(rows, (key) => {
     const known = facts[key]
     return known?.isAssumed ? undefined : known?.value
@@ -107,6 +162,7 @@ export function linesOf(rows: readonly LineRow[], facts: KnownFacts): readonly L
         outcome,
         level: levelOf(row, spoken),
         why: spoken.map(({ says }) => says),
+        spoken,
         because:
           outcome === 'yes'
             ? []
@@ -118,6 +174,16 @@ export function linesOf(rows: readonly LineRow[], facts: KnownFacts): readonly L
       }))
     })
     .sort((p, q) => (p.id < q.id ? -1 : 1))
+}
+
+const sound = new WeakSet<LineRow>()
+function checked(rows: readonly LineRow[]): void {
+  for (const row of rows) {
+    if (sound.has(row)) continue
+    for (const { if: condition } of row.when)
+      for (const fault of faultsIn(condition)) throw new TypeError(`${row.kind}: ${fault}`)
+    sound.add(row)
+  }
 }
 
 function outcomeOf(firm: Truth, planned: Truth): Outcome | null {
@@ -150,6 +216,13 @@ function becauseOf(
   }
   for (const one of reasons) follow(one.if)
   return [...found].sort()
+}
+
+/** What conditions name, sorted. */
+export const factsBehind = {
+  of: (conditions: readonly Condition[]): readonly FactKey[] =>
+    [...new Set(conditions.flatMap((one) => [...readsOf(one).facts]))].sort(),
+  linesIn: (condition: Condition): readonly string[] => [...readsOf(condition).lines],
 }
 
 /** Facts that any of the rows reads. */

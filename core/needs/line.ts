@@ -1,3 +1,4 @@
+import type { Three } from '../money/three.ts'
 import type { CautionId } from './cautions.ts'
 import type { Condition } from './condition.ts'
 import type { Level, WaitsFor } from './need.ts'
@@ -25,6 +26,10 @@ export const LINE_PLACES = [
 ] as const
 export type LinePlace = (typeof LINE_PLACES)[number]
 
+/** A place as a heading. */
+export const placeWords = (place: string): string =>
+  `${place.slice(0, 1).toUpperCase()}${place.slice(1).replaceAll('-', ' ')}`
+
 /** In the order of the work. */
 export const STAGES = [
   'before',
@@ -42,8 +47,8 @@ export type Stage = (typeof STAGES)[number]
 export const SORTS = ['part', 'task', 'service', 'paper', 'tool', 'blocker'] as const
 export type Sort = (typeof SORTS)[number]
 
-/** Low, likely, high. */
-export type Three = readonly [number, number, number]
+/** Currency the rows are priced in. */
+export const ROW_CURRENCY = 'EUR'
 
 /** One thing a build may need, with when, where and what it costs: the row is the kind of line. */
 export interface LineRow {

@@ -2,7 +2,7 @@ import { threadKey } from '../mechanics/thread.ts'
 import type { Field } from '../ports/field.ts'
 import { type CompiledPart, fieldOf, isPortKind, PORT_KINDS } from '../ports/index.ts'
 import { strength } from '../quantity/grade.ts'
-import type { Constraint, Need } from './need.ts'
+import { type Constraint, type Need, seeks } from './need.ts'
 
 /** yes: kind agrees and no constraint fails; confirm: a constraint's field is unknown; no: the reason. */
 export type Meets =
@@ -22,11 +22,11 @@ const isKnown = (field: Field<unknown> | undefined): field is Field<unknown> =>
 /** Whether a part can meet a need. */
 export function meets(
   part: CompiledPart,
-  need: Pick<Need, 'kind' | 'constraints' | 'wants'>,
+  need: Pick<Need, 'kind' | 'part' | 'constraints' | 'wants'>,
 ): Meets {
   if (part.id === need.wants) return { meets: 'yes' }
-  if (part.kind !== need.kind)
-    return { meets: 'no', because: `It is a ${part.kind}, the line wants a ${need.kind}` }
+  if (part.kind !== seeks(need))
+    return { meets: 'no', because: `It is a ${part.kind}, the line wants a ${seeks(need)}` }
   const unknown: string[] = []
   for (const constraint of need.constraints) {
     if (constraint.port === undefined) {

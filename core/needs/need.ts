@@ -1,4 +1,8 @@
+import type { FactKey } from '../facts/index.ts'
 import type { Task } from '../joints/verdict.ts'
+import type { Three } from '../money/three.ts'
+import type { Bringer, Sort, Stage } from './line.ts'
+import type { Outcome } from './line-list.ts'
 
 export type WaitsFor = 'nothing' | 'mock-up' | 'mated' | 'first run'
 export type Level = 'required' | 'wanted' | 'optional' | 'confirm'
@@ -45,13 +49,50 @@ export interface Need {
   /** The recipient has one that can be kept. */
   readonly keep?: boolean
   readonly cautions: readonly string[]
+  /** How it stands with what is assumed counted as not known, and as known. */
+  readonly outcome: Outcome
+  /** The level it would have once its open facts are known. */
+  readonly would: Exclude<Level, 'confirm'>
+  /** Facts that would settle it. */
+  readonly because: readonly FactKey[]
+  readonly stage: Stage
+  readonly sort: Sort
+  /** Kind of part it is sought as, where that is not its own. */
+  readonly part?: string
+  /** Whole euros and hours, low, likely, high, for its quantity: common practice until something better is known. */
+  readonly eur: Three
+  readonly hours: Three
+  /** What is said to bring it. */
+  readonly comes?: readonly Bringer[]
+  readonly work?: readonly ('weld' | 'cut')[]
+  /** What its reasons, the facts they read and its specification come to: a decision rests on it. */
+  readonly rests: string
 }
 
-export type NewNeed = Omit<
-  Need,
-  'id' | 'slot' | 'quantity' | 'level' | 'waits' | 'constraints' | 'cautions'
-> &
-  Partial<Pick<Need, 'slot' | 'quantity' | 'level' | 'waits' | 'constraints' | 'cautions'>>
+const NOTHING: Three = [0, 0, 0]
+
+type Given =
+  | 'slot'
+  | 'quantity'
+  | 'level'
+  | 'waits'
+  | 'constraints'
+  | 'cautions'
+  | 'outcome'
+  | 'would'
+  | 'because'
+  | 'stage'
+  | 'sort'
+  | 'eur'
+  | 'hours'
+  | 'rests'
+export type NewNeed = Omit<Need, 'id' | Given> & Partial<Pick<Need, Given>>
+
+/** The kind of part a need is sought as. */
+export const seeks = (need: {
+  readonly kind: string
+  readonly part?: string | undefined
+}): string => need.part ?? need.kind
 
 /** `kind/place/slot`. */
 export const needId = (kind: string, place: string, slot = 'main'): string =>
@@ -65,45 +106,27 @@ export function need(from: NewNeed): Need {
     quantity: 1,
     constraints: [],
     cautions: [],
+    outcome: 'yes',
+    would: 'required',
+    because: [],
+    stage: 'mating',
+    sort: 'part',
+    eur: NOTHING,
+    hours: NOTHING,
+    rests: '',
     ...from,
     slot,
     id: needId(from.kind, from.place, slot),
   }
 }
 
-const LEVELS: readonly Level[] = ['optional', 'confirm', 'wanted', 'required']
-const WAITS: readonly WaitsFor[] = ['nothing', 'mated', 'mock-up', 'first run']
-const later = <T>(order: readonly T[], a: T, b: T): T =>
-  order.indexOf(a) >= order.indexOf(b) ? a : b
-
-/** Joins two needs of one id: reasons together, the larger quantity, the stricter level, constraints intersected. */
-export function mergeNeeds(a: Need, b: Need): Need {
-  const why = [
-    ...a.why,
-    ...b.why.filter((reason) => !a.why.some((other) => sameReason(other, reason))),
-  ].sort((p, q) => (key(p) < key(q) ? -1 : 1))
-  const { constraints, conflict } = intersect([...a.constraints, ...b.constraints])
-  const [first, second] = a.words <= b.words ? [a, b] : [b, a]
-  const wants = [a.wants, b.wants].filter((id) => id !== undefined).sort()[0]
-  const said = conflict ?? a.conflict ?? b.conflict
-  return {
-    ...second,
-    ...first,
-    quantity: Math.max(a.quantity, b.quantity),
-    level: later(LEVELS, a.level, b.level),
-    waits: later(WAITS, a.waits, b.waits),
-    why,
-    constraints,
-    cautions: [...new Set([...a.cautions, ...b.cautions])].sort(),
-    ...(wants === undefined ? {} : { wants }),
-    ...(a.keep || b.keep ? { keep: true } : {}),
-    ...(said === undefined ? {} : { conflict: said }),
-  }
-}
-
 const key = (reason: Reason): string =>
   `${reason.rule}|${reason.words}|${reason.joint ?? ''}|${reason.parent ?? ''}`
-const sameReason = (a: Reason, b: Reason): boolean => key(a) === key(b)
+
+/** Reasons of both, each once. */
+export const joinReasons = (a: readonly Reason[], b: readonly Reason[]): readonly Reason[] => [
+  ...new Map([...a, ...b].map((one) => [key(one), one])).values(),
+]
 
 /** Narrows constraints on one field to one; an empty window or two words is a conflict. */
 export function intersect(all: readonly Constraint[]): {

@@ -1,49 +1,78 @@
 import { z } from 'zod'
-import { FACT_KEYS, type FactKey } from './facts.ts'
-import type { Rule } from './rule.ts'
+import { factNamed } from '../facts/aliases.ts'
+import { all, type Condition, conditionSchema, faultsIn, has, is } from './condition.ts'
+import { FACT_KEYS, type Fact, type FactKey, Facts } from './from-pairing/facts.ts'
+import { type LINE_PLACES, type LineRow, SORTS, STAGES } from './line.ts'
 
-/** A shop's own rule as data: when these facts hold (and these kinds are on the list), add these needs. */
+const three = z.tuple([z.number(), z.number(), z.number()])
+
+/** As recipes were first written: all of these facts, all of these kinds. */
+const firstForm = z
+  .array(
+    z.object({
+      fact: z.union([
+        z.enum(Object.keys(FACT_KEYS) as [FactKey, ...FactKey[]]),
+        z.string().refine((key) => factNamed(key) !== null, 'Not a fact that is known here.'),
+      ]),
+      equals: z.union([z.string(), z.number(), z.boolean()]),
+    }),
+  )
+  .max(60)
+
+/** A shop's own rows as data: when a condition holds, add these lines. Never code. */
 export const recipeSchema = z.object({
-  id: z.string().min(1),
+  id: z.string().min(1).max(80),
   when: z
-    .array(
-      z.object({
-        fact: z.enum(Object.keys(FACT_KEYS) as [FactKey, ...FactKey[]]),
-        equals: z.union([z.string(), z.number(), z.boolean()]),
+    .union([
+      firstForm,
+      conditionSchema.refine((one) => faultsIn(one).length === 0, {
+        error: (issue) => faultsIn(issue.input as Condition).join(' '),
       }),
-    )
+    ])
     .default([]),
-  whenListed: z.array(z.string()).default([]),
+  whenListed: z.array(z.string().max(80)).max(60).default([]),
   add: z
     .array(
       z.object({
-        kind: z.string(),
-        place: z.string().default('recipe'),
-        words: z.string(),
-        quantity: z.number().int().positive().default(1),
+        kind: z.string().min(1).max(80),
+        place: z.string().max(40).default('recipe'),
+        words: z.string().min(1).max(300),
+        quantity: z.number().int().positive().max(10_000).default(1),
+        stage: z.enum(STAGES).default('final fit'),
+        sort: z.enum(SORTS).default('part'),
+        eur: three.default([0, 0, 0]),
+        hours: three.default([0, 0, 0]),
       }),
     )
-    .min(1),
+    .min(1)
+    .max(60),
 })
 
 export type Recipe = z.infer<typeof recipeSchema>
 
-/** A recipe as a rule: it only adds, so the fixpoint stays. */
-export function recipeRule(recipe: Recipe): Rule {
-  return {
-    id: `recipe:${recipe.id}`,
-    reads: [
-      ...recipe.when.map((condition) => condition.fact),
-      ...recipe.whenListed.map((kind) => `need:${kind}` as const),
-    ],
-    adds: recipe.add.map((addition) => addition.kind),
-    run: ({ facts, has }) =>
-      recipe.when.every(({ fact, equals }) => facts.text(fact) === String(equals)) &&
-      recipe.whenListed.every(has)
-        ? recipe.add.map((addition) => ({
-            ...addition,
-            why: [{ rule: `recipe:${recipe.id}`, words: 'Recipe of the shop' }],
-          }))
-        : [],
-  }
+/** Rows of recipes, in the same shape as the house's own. */
+export function rowsOfRecipes(recipes: readonly Recipe[], pairing: readonly Fact[]): LineRow[] {
+  const said = new Facts(pairing)
+  return recipes.flatMap(({ id, when, whenListed, add }) => {
+    const holds: Condition = all(
+      ...(Array.isArray(when) ? when.map((one) => leaf(one, said)) : [when]),
+      ...whenListed.map((kind) => has(kind)),
+    )
+    return add.map(
+      ({ place, ...row }): LineRow => ({
+        ...row,
+        // A shop may list under a place of its own.
+        place: place as (typeof LINE_PLACES)[number],
+        when: [{ if: holds, says: `Recipe of the shop: ${id}` }],
+      }),
+    )
+  })
+}
+
+/** What the pairing says is known at once: it holds, or it does not. */
+function leaf({ fact, equals }: z.infer<typeof firstForm>[number], said: Facts): Condition {
+  const key = factNamed(fact)
+  const value = equals === true ? 'yes' : equals === false ? 'no' : String(equals)
+  if (key) return is(key, value)
+  return said.text(fact as FactKey) === String(equals) ? { all: [] } : { any: [] }
 }

@@ -18,6 +18,9 @@ const ELSEWHERE: Readonly<Record<string, string>> = {
   bell: 'another bell moves every length of the gearbox by the difference',
   bay: 'room for the train',
   tunnel: 'room for the train',
+  'engine-traits': 'read by lines of the list',
+  'gearbox-traits': 'read by lines of the list',
+  'vehicle-traits': 'read by lines of the list',
   outline: 'drawn on the strip, and room for the train',
 }
 const ALLOWED: Readonly<Record<string, readonly string[]>> = {

@@ -18,6 +18,7 @@ import { discHub } from './disc-hub.ts'
 import { driveShafts } from './drive-shafts.ts'
 import { engineOutput } from './engine-output.ts'
 import { enginePads } from './engine-pads.ts'
+import { engineTraits } from './engine-traits.ts'
 import { face } from './face.ts'
 import type { Field, FieldWords } from './field.ts'
 import { flangeBolts } from './flange-bolts.ts'
@@ -25,6 +26,7 @@ import { flexPads } from './flex-pads.ts'
 import { flywheel } from './flywheel.ts'
 import { frontAxle } from './front-axle.ts'
 import { frontDrive } from './front-drive.ts'
+import { gearboxTraits } from './gearbox-traits.ts'
 import { inputShaft } from './input-shaft.ts'
 import { lever } from './lever.ts'
 import { leverOpening } from './lever-opening.ts'
@@ -67,6 +69,7 @@ import { trigger } from './trigger.ts'
 import { tunnel } from './tunnel.ts'
 import { tyre } from './tyre.ts'
 import { underEngine } from './under-engine.ts'
+import { vehicleTraits } from './vehicle-traits.ts'
 
 /** Every port kind, by power flow. Adding a kind is adding a file and a line here. */
 export const PORT_KINDS = {
@@ -135,6 +138,9 @@ export const PORT_KINDS = {
   bay,
   tunnel,
   outline,
+  'vehicle-traits': vehicleTraits,
+  'engine-traits': engineTraits,
+  'gearbox-traits': gearboxTraits,
 } as const
 
 export type PortKindName = keyof typeof PORT_KINDS

@@ -16,6 +16,7 @@ export const PART_KINDS = {
       'engine-pads/main',
       'sump/main',
       'outline/main',
+      'engine-traits/main',
     ],
   },
   transmission: {
@@ -45,6 +46,7 @@ export const PART_KINDS = {
       'mount-pad/main',
       'tunnel/main',
       'outline/main',
+      'gearbox-traits/main',
     ],
   },
   'transfer-case': {
@@ -83,6 +85,7 @@ export const PART_KINDS = {
       'bay/main',
       'tunnel/main',
       'outline/main',
+      'vehicle-traits/main',
     ],
   },
   plate: {
@@ -248,8 +251,6 @@ export type PartKind = keyof typeof PART_KINDS
 export const isPartKind = (kind: string): kind is PartKind => Object.hasOwn(PART_KINDS, kind)
 export const kindWords = (kind: string): string =>
   isPartKind(kind) ? PART_KINDS[kind].words : kind
-export const kindGroup = (kind: string): string =>
-  isPartKind(kind) ? PART_KINDS[kind].group : 'Other'
 
 export interface TypedPort {
   readonly kind: string

@@ -1,7 +1,7 @@
 import { chargedMissing, soldFor } from '../donors/net-cost.ts'
 import { timesRate } from '../money/money.ts'
 import { paidPrice } from '../money/offer-price.ts'
-import type { Need } from '../needs/need.ts'
+import { type Need, seeks } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { donorId, itemKey, kitId } from './ids.ts'
@@ -129,7 +129,7 @@ function itemsFor(
   return rows.map((row) => {
     const part = market.parts.get(row.partId)
     const fitting =
-      part && needs.some((need) => need.kind === part.kind) && !isAssumed(part)
+      part && needs.some((need) => seeks(need) === part.kind) && !isAssumed(part)
         ? needs.flatMap((need) => {
             const answer = answerOf(part, need, judge)
             return answer.meets === 'no' ? [] : [{ need, answer }]

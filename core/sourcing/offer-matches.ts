@@ -1,5 +1,5 @@
 import { constraintsOf, type Meets, meets } from '../needs/meets.ts'
-import type { Need } from '../needs/need.ts'
+import { type Need, seeks } from '../needs/need.ts'
 import type { PartJudge } from '../pairing/judged-parts.ts'
 import { type CompiledPart, fieldOf, PORT_KINDS } from '../ports/index.ts'
 import { GRADES, type Grade } from '../quantity/grade.ts'
@@ -75,8 +75,8 @@ export function partsMeeting(
   kinds: Market['kinds'],
   judge: Judge,
 ): readonly PartMatch[] {
-  const { known, matches } = shelve(kinds.get(need.kind) ?? NONE)
-  const key = JSON.stringify([need.kind, need.wants, need.constraints, judge?.key])
+  const { known, matches } = shelve(kinds.get(seeks(need)) ?? NONE)
+  const key = JSON.stringify([seeks(need), need.wants, need.constraints, judge?.key])
   let found = matches.get(key)
   if (!found) {
     const refused = new Map<string, string[]>()
@@ -99,9 +99,7 @@ export function assumedOnly(
   needs: readonly Need[],
   kinds: Market['kinds'],
 ): readonly CompiledPart[] {
-  return [...new Set(needs.map((need) => need.kind))].flatMap(
-    (kind) => shelve(kinds.get(kind) ?? NONE).assumed,
-  )
+  return [...new Set(needs.map(seeks))].flatMap((kind) => shelve(kinds.get(kind) ?? NONE).assumed)
 }
 
 /** Needs that are bought or had, each with what its part wanted by name asks of another. */
@@ -117,7 +115,7 @@ export function partsAsked(
   judge: Judge,
 ): Set<string> {
   const wanted = sourced(needs, market.parts)
-  const kinds = new Set(wanted.map((need) => need.kind))
+  const kinds = new Set(wanted.map(seeks))
   const asked = new Set<string>()
   for (const need of wanted) {
     if (need.wants) asked.add(need.wants)

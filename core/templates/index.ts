@@ -3,6 +3,7 @@ import type { Claim } from '../quantity/claim.ts'
 import { ENGINE_TEMPLATES } from './engines.ts'
 import type { Template } from './template.ts'
 import { TRANSFER_TEMPLATES, TRANSMISSION_TEMPLATES } from './transmissions.ts'
+import { traitsOf } from './type-traits.ts'
 import { VEHICLE_TEMPLATES } from './vehicles.ts'
 
 /** Every type template. */
@@ -11,7 +12,7 @@ export const TEMPLATES: readonly Template[] = [
   ...TRANSMISSION_TEMPLATES,
   ...TRANSFER_TEMPLATES,
   ...VEHICLE_TEMPLATES,
-]
+].map((one) => ({ ...one, ports: [...one.ports, ...traitsOf(one)] }))
 export const templateOf = (id: string): Template | undefined =>
   TEMPLATES.find((one) => one.id === id)
 

@@ -3,10 +3,10 @@ import { writeFileSync } from 'node:fs'
 import { demoDocument } from '../../demo/index.ts'
 import { askAll } from './ask-all.ts'
 
-/** Lists cut to their first entry; pairs of figures stay. */
+/** Lists cut to their first entry; figures stay in pairs and threes. */
 function cut(value: unknown): unknown {
   if (Array.isArray(value))
-    return value.slice(0, value.every((one) => typeof one === 'number') ? 2 : 1).map(cut)
+    return value.slice(0, value.every((one) => typeof one === 'number') ? 3 : 1).map(cut)
   if (value === null || typeof value !== 'object') return value
   return Object.fromEntries(Object.entries(value).map(([key, held]) => [key, cut(held)]))
 }

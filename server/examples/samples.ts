@@ -85,6 +85,15 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: lantern,
     body: { question: 'rotation', says: 'yes', saidBy: 'Ida' },
   },
+  'GET /builds/{id}/facts': { params: lantern },
+  'POST /builds/{id}/facts': {
+    params: lantern,
+    body: { key: 'vehicle.tank', value: 'dirty', by: 'Ida' },
+  },
+  'POST /builds/{id}/what-if': {
+    params: lantern,
+    body: { facts: { 'keep.air': 'yes', 'build.school': 'rebuild' } },
+  },
   'GET /builds/{id}/brief': { params: lantern },
   'GET /builds/{id}/sheets/{kind}': { params: { ...lantern, kind: 'brief' } },
   'PATCH /builds/{id}/sheets/{kind}': {

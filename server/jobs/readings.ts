@@ -8,10 +8,11 @@ import { briefView } from '../services/brief.ts'
 import { budgetView } from '../services/budget.ts'
 import { buildHeader, headerOrFault } from '../services/build-header.ts'
 import { viewBuild } from '../services/build-view.ts'
-import { isLine } from '../services/decisions.ts'
+import { restsOfLine } from '../services/decisions.ts'
 import { donorSheet, donorsOf } from '../services/donors.ts'
 import { firstAnswerView } from '../services/first-answer.ts'
 import { judgeChosen } from '../services/judged-pairings.ts'
+import { knownView } from '../services/known.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
 import { closingSet } from '../services/pairing-choice.ts'
@@ -25,6 +26,7 @@ import { recipientView } from '../services/recipient.ts'
 import { listAside } from '../services/set-aside.ts'
 import { findShafts } from '../services/shafts.ts'
 import { sourcingView } from '../services/sourcing.ts'
+import { whatIf } from '../services/what-if.ts'
 
 const encoder = new TextEncoder()
 const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
@@ -42,6 +44,8 @@ export const READINGS = {
   header: buildHeader,
   firstAnswer: firstAnswerView,
   brief: briefView,
+  known: knownView,
+  whatIf,
   recipient: recipientView,
   pairings: listPairings,
   pairing: async (store: Store, build: string, engine: string, transmission: string) =>
@@ -55,7 +59,7 @@ export const READINGS = {
     encoder.encode(
       (await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build)),
     ),
-  isLine,
+  restsOfLine,
   donors: donorsOf,
   donorSheet,
   sourcing: sourcingView,

@@ -59,7 +59,9 @@ export function buildRoutes({ store, jobs }: Services): App {
     'POST /builds/{id}/coupling-kit': async ({ params, body }) => chooseKit(store, params.id, body),
     'GET /builds/{id}/parts': async ({ params }) => readings.json(store, 'parts', params.id),
     'POST /builds/{id}/decisions': async ({ params, body }) =>
-      decide(store, params.id, body, () => readings.ask(store, 'isLine', params.id, body.needId)),
+      decide(store, params.id, body, () =>
+        readings.ask(store, 'restsOfLine', params.id, body.needId),
+      ),
     'DELETE /builds/{id}/decisions/{decision}': async ({ params }) =>
       toTrash(store, 'decision', params.decision),
     'GET /builds/{id}/sourcing': async ({ params }) => readings.json(store, 'sourcing', params.id),

@@ -1,22 +1,21 @@
 import { briefFindings, targetTorque, uncutSheet } from '../../core/brief/findings.ts'
+import { KEPT_ASSEMBLIES } from '../../core/brief/must-still-work.ts'
+import type { FactKey } from '../../core/facts/index.ts'
 import type { Task } from '../../core/joints/verdict.ts'
 import { addRanges } from '../../core/money/range.ts'
-import { Facts } from '../../core/needs/facts.ts'
-import { planNeeds } from '../../core/needs/fixpoint.ts'
-import { pairingFacts } from '../../core/needs/pairing-facts.ts'
-import { KEPT_ASSEMBLIES, mustStillWork } from '../../core/needs/rules/must-still-work.ts'
-import { own } from '../../core/own.ts'
+import { KEPT_FACTS } from '../../core/needs/build-facts.ts'
+import type { Need } from '../../core/needs/need.ts'
+import { planNeeds } from '../../core/needs/plan-needs.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { torqueMargin } from '../../core/pairing/torque-margin.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
-import { assumedPrice } from '../../core/templates/first-answer.ts'
-import { RANGES } from '../../core/templates/ranges.ts'
 import type { Store } from '../database/store.ts'
 import { sheetAnswers } from './build-sheets.ts'
 import { contextOf } from './build-view.ts'
+import { blockersOf } from './first-answer.ts'
 import type { PairingRun } from './pairing-run.ts'
-import { briefFacts, type Planned, planBuild } from './planning.ts'
-import { totals } from './totals.ts'
+import { type Planned, planBuild, planFor } from './planning.ts'
+import { costsOf, totals } from './totals.ts'
 
 /** The brief whole: its answers, what each thing that must still work adds, and what limits and build say of each other. */
 export async function briefView(store: Store, buildId: string) {
@@ -27,7 +26,7 @@ export async function briefView(store: Store, buildId: string) {
     planBuild(store, buildId),
   ])
   const sums = totals(plan)
-  const tasks = plan.run ? tasksOf(plan.run) : []
+  const tasks = plan.run ? [...tasksOf(plan.run), ...tasksOfLines(plan)] : []
   const target = targetOf(brief['target-nm']?.value)
   const train = plan.run && {
     ...plan.run.train,
@@ -42,9 +41,9 @@ export async function briefView(store: Store, buildId: string) {
     keeps: keepsOf(plan),
     findings: briefFindings(brief, {
       tasks,
-      hours: tasks.reduce((sum, task) => sum + task.hours, 0),
+      hours: sums?.hours ?? null,
       likely: sums?.likely ?? null,
-      safeMinor: sums?.safeMinor ?? null,
+      blockers: blockersOf(plan).map(({ words }) => words),
       currency,
       marginNm: train ? torqueMargin(train, context) : null,
       marginAtTargetNm: train && target !== null ? torqueMargin(train, context, target) : null,
@@ -74,51 +73,45 @@ function targetOf(typed: string | undefined): number | null {
   }
 }
 
+/** Lines that weld or cut, as tasks that the brief's wishes are held against. */
+const tasksOfLines = ({ needs }: Planned): Task[] =>
+  needs
+    .filter(({ work, outcome }) => work && (outcome === 'yes' || outcome === 'leans yes'))
+    .map(({ id, words, hours, work }) => ({
+      id,
+      words,
+      hours: hours[1],
+      skills: work!.includes('weld') ? ['weld'] : ['mechanic'],
+      reversible: !work!.includes('cut'),
+    }))
+
 /** Each thing that may have to work still: the lines it adds to the list as the build stands, and what they cost and take. */
 function keepsOf(plan: Planned) {
-  const { build, catalogue } = plan.view
-  const asked = build.mustWork
-  const currency = build.currency
+  const asked = plan.view.build.mustWork
   return KEPT_ASSEMBLIES.map((kind) => {
-    const lines = plan.run
-      ? addedBy(plan, plan.run, kind)
-      : [
-          ...mustStillWork.run({
-            facts: new Facts([{ key: `keep.${kind}`, value: true }]),
-            joints: [],
-            has: () => false,
-          }),
-        ]
-    const prices = lines.map((line) => assumedPrice(line.kind, currency, catalogue.trade.rates))
-    const hours = lines.map((line) => own(RANGES, line.kind)?.hours ?? ([0, 0] as const))
+    const lines = addedBy(plan, KEPT_FACTS[kind]!)
+    const costs = costsOf({ ...plan, needs: lines, folded: [] })
+    const priced = lines.map(({ id }) => costs.get(id)!)
     return {
       kind,
       words: kindWords(kind),
       isKept: asked.includes(kind),
       adds: lines.map((line) => line.words),
       price:
-        prices.some((price) => price === null) || prices.length === 0
+        lines.length === 0 || priced.some(({ price }) => price === null)
           ? null
-          : addRanges(prices as NonNullable<(typeof prices)[number]>[]),
-      hours: {
-        low: hours.reduce((sum, [low]) => sum + low, 0),
-        high: hours.reduce((sum, [, high]) => sum + high, 0),
-      },
+          : addRanges(priced.map(({ price }) => ({ low: price![0], high: price![2] }))),
+      hours: addRanges(priced.map(({ hours }) => ({ low: hours[0], high: hours[2] }))),
     }
   })
 }
 
-function addedBy(plan: Planned, { train, result }: PairingRun, kind: string) {
-  const facts = briefFacts(plan.view)
-  const without = facts.mustWork.filter((one) => one !== kind)
-  const needs = (mustWork: string[]) =>
-    planNeeds(
-      pairingFacts(train, result, (id) => plan.view.catalogue.parts.get(id), {
-        ...facts,
-        mustWork,
-      }),
-      result.joints,
-    )
-  const before = new Set(needs(without).map((need) => need.id))
-  return needs([...without, kind]).filter((need) => !before.has(need.id))
+/** Lines that stand or open because something must still work. */
+function addedBy(plan: Planned, key: FactKey): readonly Need[] {
+  const listed = (value: string): readonly Need[] => {
+    const facts = { ...plan.facts, [key]: { value } }
+    return (plan.run ? planFor(plan.view, plan.run, facts) : planNeeds({ facts })).needs
+  }
+  const before = new Set(listed('no').map((need) => need.id))
+  return listed('yes').filter((need) => !before.has(need.id))
 }

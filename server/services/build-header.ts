@@ -2,6 +2,8 @@ import { jointNamed } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { lowerFirst } from '../../core/quantity/plain-text.ts'
 import type { RowOf, Store } from '../database/store.ts'
+import { blockersOf } from './first-answer.ts'
+import { questionsOf } from './known.ts'
 import type { PairingRun } from './pairing-run.ts'
 import { isCurrent, nameOf, type Planned, planBuild } from './planning.ts'
 import { totals } from './totals.ts'
@@ -14,19 +16,14 @@ export async function buildHeader(store: Store, buildId: string) {
     ? (catalogue.parts.get(build.recipientId)?.name ?? null)
     : null
   const sums = totals(plan)
-  const { sources } = plan.gathered
-  const openParts = plan.needs.filter(
-    (need) =>
-      !need.task &&
-      sources.count(need.id) === 0 &&
-      !plan.decisions.some((d) => d.needId === need.id && d.act === 'estimate'),
-  ).length
+  const openParts = sums?.open ?? 0
   const unmeasured =
     plan.run?.result.joints.filter(
       ({ bare, closed }) => effective({ bare, closed }).code === 'unmeasured',
     ) ?? []
   const open = {
     brief: briefGaps(build),
+    known: sums?.questions ?? 0,
     pairing: unmeasured.length + (plan.run ? 0 : 1),
     parts: openParts,
     sourcing: plan.run && !isCurrent(plan) ? 1 : 0,
@@ -60,7 +57,7 @@ export async function headerOrFault(
       engineId: null,
       transmissionId: null,
       totals: null,
-      open: { brief: 0, pairing: 0, parts: 0, sourcing: 0 },
+      open: { brief: 0, known: 0, pairing: 0, parts: 0, sourcing: 0 },
       next: { words: 'It cannot be computed: look at its history', stage: 'brief' },
     }
   }
@@ -77,6 +74,12 @@ function nextAction(
   if (!plan.view.build.recipientId)
     return { words: 'Say which vehicle it goes into', stage: 'brief' }
   if (!plan.run) return { words: 'Choose engine and gearbox', stage: 'pairing' }
+  const blocker = blockersOf(plan)[0]
+  if (blocker)
+    return {
+      words: `This stops the build: ${lowerFirst(blocker.words)}`,
+      stage: `parts?line=${encodeURIComponent(blocker.id)}`,
+    }
   const joint = unmeasured[0]
   const missing = joint ? effective(joint).missing[0] : undefined
   if (joint && missing && !missing.port.startsWith('?'))
@@ -90,6 +93,8 @@ function nextAction(
       words: `Settle a joint that is not measured: ${lowerFirst(jointNamed(joint.joint)?.title ?? joint.joint)}`,
       stage: `pairing?joint=${joint.joint}`,
     }
+  const question = questionsOf(plan, 1)[0]
+  if (question) return { words: `Answer: ${lowerFirst(question.asks)}`, stage: 'known' }
   return openParts > 0
     ? {
         words: `Find a source or a price for ${openParts} ${openParts === 1 ? 'line' : 'lines'}`,

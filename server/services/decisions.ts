@@ -3,13 +3,17 @@ import type { RowOf, Store } from '../database/store.ts'
 import { ConflictError, MissingError } from '../errors.ts'
 import { needsOf } from './planning.ts'
 
-/** Whether a need stands in a build's parts list, dropped or not. */
-export async function isLine(store: Store, buildId: string, needId: string): Promise<boolean> {
-  const { needs, dropped } = await needsOf(store, buildId)
-  return [...needs, ...dropped].some((need) => need.id === needId)
+/** What a line of a build's list rests on, dropped or folded or not; null where there is none of that id. */
+export async function restsOfLine(
+  store: Store,
+  buildId: string,
+  needId: string,
+): Promise<string | null> {
+  const { needs, dropped, folded } = await needsOf(store, buildId)
+  return [...needs, ...dropped, ...folded].find((need) => need.id === needId)?.rests ?? null
 }
 
-/** Drops a need, puts a price and a source on it, keeps the recipient's, or estimates it; one decision of each kind a need. @param isKnown whether it is a line, where another thread knows */
+/** Drops a need, puts a price and a source on it, keeps the recipient's, or estimates it; one decision of each kind a need. @param restsOf what the line rests on, where another thread knows */
 export async function decide(
   store: Store,
   buildId: string,
@@ -20,10 +24,11 @@ export async function decide(
     source?: string | null | undefined
     note?: string | null | undefined
   },
-  isKnown = (): Promise<boolean> => isLine(store, buildId, input.needId),
+  restsOf = (): Promise<string | null> => restsOfLine(store, buildId, input.needId),
 ): Promise<RowOf<'decision'>> {
   // Planned before, not inside: a transaction only checks and writes.
-  if (!(await isKnown()))
+  const rests = await restsOf()
+  if (rests === null)
     throw new MissingError(`There is no line "${input.needId}" in this build's parts list.`)
   return store.transaction(async (tx) => {
     await tx.get('build', buildId)
@@ -34,6 +39,7 @@ export async function decide(
       priceMinor: input.priceMinor ?? null,
       source: input.source ?? null,
       note: input.note ?? null,
+      rests,
     }
     return held
       ? tx.update('decision', held.id, held.version, values)

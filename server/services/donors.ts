@@ -4,6 +4,7 @@ import { type DonorMoney, netCost } from '../../core/donors/net-cost.ts'
 import { isPieceQuestion, pieceQuestion, questionOf, risksOf } from '../../core/donors/sheet.ts'
 import { convert } from '../../core/money/money.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
+import { seeks } from '../../core/needs/need.ts'
 import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import { donorId as asBundle } from '../../core/sourcing/ids.ts'
 import type { Store } from '../database/store.ts'
@@ -111,7 +112,7 @@ function moneyOf(plan: Planned, donorId: string): DonorMoney | null {
 /** What this pairing needs that a vehicle could yield, a line each. */
 const wantedFrom = (plan: Planned): { id: string; words: string }[] =>
   plan.needs
-    .filter((need) => !need.task && YIELDED.has(need.kind))
+    .filter((need) => !need.task && YIELDED.has(seeks(need)))
     .map((need) => ({
       id: need.id,
       words: need.quantity > 1 ? `${need.words}, ${need.quantity} off` : need.words,

@@ -1,11 +1,13 @@
 import { jointNamed } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
-import { kindGroup } from '../../core/ports/part-kinds.ts'
 import type { Store } from '../database/store.ts'
 import { listStoppers } from './joint-claims.ts'
-import { nameOf, planBuild } from './planning.ts'
-import { rangesOf, totals } from './totals.ts'
+import { questionsOf } from './known.ts'
+import { nameOf, type Planned, planBuild } from './planning.ts'
+import { costsOf, totals } from './totals.ts'
 
+/** How many questions are put first. */
+const ASK_FIRST = 12
 /** How many measurements are proposed first. */
 const MEASURE_FIRST = 8
 
@@ -13,8 +15,7 @@ const MEASURE_FIRST = 8
 export async function firstAnswerView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const { build } = plan.view
-  const answer = rangesOf(plan)
-  const sums = totals(plan, answer)
+  const costs = costsOf(plan)
   return {
     pairing: nameOf(plan),
     engineId: plan.run?.train.engine.id ?? null,
@@ -36,25 +37,28 @@ export async function firstAnswerView(store: Store, buildId: string) {
       }
     }),
     stoppers: await listStoppers(store, buildId),
-    ...answer,
-    // As header, brief and budget have them: what the plan answers costs what it says.
-    parts: sums
-      ? { low: sums.likely.low - sums.labour.low, high: sums.likely.high - sums.labour.high }
-      : answer.parts,
-    total: sums?.likely ?? answer.total,
-    lines: answer.lines.map((line) => {
-      const need = plan.needs.find((one) => one.id === line.need)!
-      return {
-        ...line,
-        words: need.words,
-        group: kindGroup(need.kind),
-        quantity: need.quantity,
-        why: need.why[0]?.words ?? '',
-      }
-    }),
+    counts: {
+      yes: plan.needs.filter(({ outcome }) => outcome === 'yes').length,
+      leansYes: plan.needs.filter(({ outcome }) => outcome === 'leans yes').length,
+      open: plan.needs.filter(({ outcome }) => outcome === 'open').length,
+      folded: plan.folded.length,
+      assumed: plan.needs.filter(({ id }) => costs.get(id)?.from === 'assumed').length,
+    },
+    // As header, brief and budget have them.
+    totals: totals(plan, costs),
+    questions: plan.run ? questionsOf(plan, ASK_FIRST) : [],
+    blockers: blockersOf(plan),
     measure: measureFirst(plan),
   }
 }
+
+/** What stops the build: firm, and not accepted by anybody. */
+export const blockersOf = (plan: Planned) =>
+  plan.needs
+    .filter(
+      ({ sort, outcome }) => sort === 'blocker' && (outcome === 'yes' || outcome === 'leans yes'),
+    )
+    .map(({ id, words, why }) => ({ id, words, why: why[0]?.words ?? '' }))
 
 /** Fields that open joints read, those most joints wait for first, then the quickest. */
 function measureFirst(plan: Awaited<ReturnType<typeof planBuild>>) {

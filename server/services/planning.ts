@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto'
-import { planNeeds } from '../../core/needs/fixpoint.ts'
+import { pairingFacts } from '../../core/needs/from-pairing/pairing-facts.ts'
+import type { KnownFacts } from '../../core/needs/line-list.ts'
 import type { Need } from '../../core/needs/need.ts'
-import { pairingFacts } from '../../core/needs/pairing-facts.ts'
+import { type PlannedNeeds, planNeeds } from '../../core/needs/plan-needs.ts'
 import { PartJudge, type Placed } from '../../core/pairing/judged-parts.ts'
 import type { PlanLine } from '../../core/sourcing/account.ts'
 import { type Gathered, gatherCandidates } from '../../core/sourcing/candidates.ts'
@@ -11,6 +12,7 @@ import type { Market } from '../../core/sourcing/market.ts'
 import { partsAsked } from '../../core/sourcing/offer-matches.ts'
 import type { Conflict, Lock, Problem } from '../../core/sourcing/problem.ts'
 import type { RowOf, Store } from '../database/store.ts'
+import { factsOf } from './build-facts.ts'
 import { type BuildView, contextOf, viewBuild } from './build-view.ts'
 import { judging } from './judging.ts'
 import { Memory, RevisionMemory } from './memory.ts'
@@ -21,7 +23,13 @@ import { type PairingRun, runBuildPairing } from './pairing-run.ts'
 export interface Needed {
   readonly view: BuildView
   readonly run: PairingRun | null
+  /** Every line that stands, leans or is open. */
   readonly needs: readonly Need[]
+  /** Those of them that are got: firm, or decided by a person. */
+  readonly sought: readonly Need[]
+  /** Left out because a type says so. */
+  readonly folded: readonly Need[]
+  readonly facts: KnownFacts
   /** Judges what could be bought in the chosen pairing; null before there is one. */
   readonly judge: PartJudge | null
   readonly dropped: readonly Need[]
@@ -71,27 +79,57 @@ export const planBuild = (store: Store, buildId: string): Promise<Planned> =>
   planned.recall(store, buildId, async () => addSources(store, await needsOf(store, buildId)))
 
 async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
-  const { build, catalogue } = view
+  const { build } = view
   const decisions = await store.list('decision', { buildId: build.id })
   const chosen = view.pairings.find((row) => row.chosen === true)
   const run = chosen ? runBuildPairing(view, chosen.engineId, chosen.transmissionId) : null
-  const all = run
-    ? planNeeds(
-        pairingFacts(run.train, run.result, (id) => catalogue.parts.get(id), briefFacts(view)),
-        run.result.joints,
-      )
-    : []
-  const isDropped = (need: Need): boolean =>
-    decisions.some((decision) => decision.needId === need.id && decision.act === 'drop')
-  const needs = all.filter((need) => !isDropped(need))
+  const facts = await factsOf(store, view, run)
+  const { needs: all, folded } = run ? planFor(view, run, facts) : NO_NEEDS
+  const dropped = new Set(
+    decisions.flatMap((one) => (one.act === 'drop' && standsStill(one, all) ? one.needId : [])),
+  )
+  const needs = all.filter(({ id }) => !dropped.has(id))
+  const decided = new Set(decisions.map(({ needId }) => needId))
+  const sought = needs.filter(
+    (need) => GOT.has(need.sort) && (need.outcome === 'yes' || decided.has(need.id)),
+  )
   return {
     view,
     run,
+    facts,
     needs,
-    judge: run ? judgeOf(view, run, needs, decisions) : null,
-    dropped: all.filter(isDropped),
+    sought,
+    folded,
+    judge: run ? judgeOf(view, run, sought, decisions) : null,
+    dropped: all.filter(({ id }) => dropped.has(id)),
     decisions,
   }
+}
+
+const NO_NEEDS: PlannedNeeds = { needs: [], folded: [] }
+/** Sorts of line that are bought, kept or had. */
+const GOT: ReadonlySet<Need['sort']> = new Set(['part', 'service', 'tool', 'paper'])
+
+/** The list of a build with facts as they are, or as they would be. */
+export const planFor = (view: BuildView, run: PairingRun, facts: KnownFacts): PlannedNeeds =>
+  planNeeds({
+    facts,
+    pairing: pairingFacts(
+      run.train,
+      run.result,
+      (id) => view.catalogue.parts.get(id),
+      briefFacts(view),
+    ),
+    joints: run.result.joints,
+  })
+
+/** A decision rests on the reasons it was made for: if these change it stands aside and is asked again. */
+export const standsStill = (
+  { needId, rests }: Pick<RowOf<'decision'>, 'needId' | 'rests'>,
+  needs: readonly Need[],
+): boolean => {
+  const need = needs.find(({ id }) => id === needId)
+  return !rests || need === undefined || need.rests === rests
 }
 
 /** What is settled beside engine, gearbox, recipient and chosen set: pieces that a person keeps. */
@@ -140,7 +178,7 @@ export function judgePlans(planned: Planned): (lines: readonly PlanLine[]) => Pr
 }
 
 async function addSources(store: Store, base: Needed): Promise<Planned> {
-  const { view, needs, decisions, judge } = base
+  const { view, sought: needs, decisions, judge } = base
   const { build, catalogue } = view
   const [locks, plans] = await Promise.all([
     store.list('sourcingLock', { buildId: build.id }),
@@ -172,21 +210,11 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
   }
 }
 
-export function briefFacts({
-  build,
-  catalogue,
-  stoppers,
-}: BuildView): Parameters<typeof pairingFacts>[3] {
+function briefFacts({ build, catalogue }: BuildView): Parameters<typeof pairingFacts>[3] {
   const recipients = new Set(
     (build.recipientId ? catalogue.ownedBy(build.recipientId) : []).map((row) => row.id),
   )
-  return {
-    mustWork: build.mustWork,
-    tolerances: catalogue.tolerances,
-    inspection: build.inspection,
-    recipients,
-    stoppers,
-  }
+  return { tolerances: catalogue.tolerances, recipients }
 }
 
 const toLock = (row: RowOf<'sourcingLock'>): Lock => ({

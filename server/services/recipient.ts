@@ -1,9 +1,8 @@
 import type { z } from 'zod'
 import type { sheetInput } from '../../contract/rows.ts'
 import { dayIn } from '../../core/day.ts'
-import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import { DIMENSIONS, dimensionId } from '../../core/recipient/dimensions.ts'
-import { roomOf } from '../../core/recipient/room.ts'
+import { roomOfTrain } from '../../core/recipient/room-of-train.ts'
 import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
@@ -35,13 +34,7 @@ export async function recipientView(store: Store, buildId: string) {
   )
   const train = plan.run?.train
   const vehicle = plan.view.catalogue.parts.get(recipientId)
-  const { rooms, dropMm } = roomOf(
-    stations(vehicle),
-    stations(train?.transmission),
-    bayOf(vehicle),
-    sizeOf(train?.engine),
-    sizeOf(train?.transmission).width,
-  )
+  const { rooms, dropMm } = roomOfTrain(vehicle, train)
   const sheets = await store.list('buildSheet', { buildId })
   const answersOf = (kind: string) =>
     (sheets.find((row) => row.kind === kind)?.answers ?? {}) as SheetAnswers
@@ -56,26 +49,6 @@ export async function recipientView(store: Store, buildId: string) {
     keep: answersOf('brief')['keep-parts']?.value ?? '',
     answers: answersOf('recipient'),
   }
-}
-
-function stations(part: CompiledPart | null | undefined) {
-  const { bellMm, leverMm, tailMm, caseMm } = portOf(part, 'tunnel')
-  return { bell: bellMm.v, lever: leverMm.v, tail: tailMm.v, case: caseMm.v }
-}
-function bayOf(part: CompiledPart | undefined) {
-  const { lengthMm, widthMm, heightMm, boosterMm, columnMm } = portOf(part, 'bay')
-  return {
-    length: lengthMm.v,
-    width: widthMm.v,
-    height: heightMm.v,
-    booster: boosterMm.v,
-    column: columnMm.v,
-    tunnel: portOf(part, 'tunnel').widthMm.v,
-  }
-}
-function sizeOf(part: CompiledPart | undefined) {
-  const { lengthMm, widthMm, heightMm } = portOf(part, 'outline')
-  return { length: lengthMm.v, width: widthMm.v, height: heightMm.v }
 }
 
 /**

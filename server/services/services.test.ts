@@ -290,7 +290,7 @@ test('the pieces of a kit take the place of their kind on the pairing, and are w
     (await chooseKit(store, 'lantern', { ...pair, kitId: 'kit-7' })).replaced.toSorted(),
   ).toEqual(['cover', 'disc', 'release-bearing'])
   expect(
-    (await partsList(store, 'lantern')).lines.find((line) => line.kind === 'disc')?.wants,
+    (await partsList(store, 'lantern')).lines.find((line) => line.part === 'disc')?.wants,
   ).toBe('marlund-4-disc-20')
   await expect(chooseKit(store, 'lantern', { ...pair, kitId: 'kit-8' })).rejects.toThrow(
     /no coupling piece/,
@@ -302,28 +302,28 @@ test('decisions name lines that exist, and a price needs an amount', async () =>
     decide(store, 'lantern', { needId: 'gold/plating/main', act: 'drop' }),
   ).rejects.toThrow(/no line/)
   await expect(
-    decide(store, 'lantern', { needId: 'propshaft/driveline/main', act: 'price' }),
+    decide(store, 'lantern', { needId: 'top-hose/radiator/main', act: 'price' }),
   ).rejects.toThrow(/Type the price/)
   await decide(store, 'lantern', {
-    needId: 'propshaft/driveline/main',
+    needId: 'top-hose/radiator/main',
     act: 'price',
     priceMinor: 31000,
-    source: 'Shaft maker',
+    source: 'Hose maker',
   })
   await decide(store, 'lantern', {
-    needId: 'propshaft/driveline/main',
+    needId: 'top-hose/radiator/main',
     act: 'price',
     priceMinor: 32000,
-    source: 'Shaft maker',
+    source: 'Hose maker',
   })
   expect(
     (await store.list('decision', { act: 'price' })).map((row) => [row.priceMinor, row.version]),
   ).toEqual([[32000, 2]])
   expect(
-    (await partsList(store, 'lantern')).lines.find((line) => line.kind === 'propshaft'),
+    (await partsList(store, 'lantern')).lines.find((line) => line.kind === 'top-hose'),
   ).toMatchObject({
     state: 'to solve',
-    candidates: [{ source: 'typed', words: 'Shaft maker' }],
+    candidates: [{ source: 'typed', words: 'Hose maker' }],
   })
 })
 

@@ -37,17 +37,24 @@ const start = (rest: object = {}) =>
     }),
   )
 
-test('from empty data a start gives verdicts with leaning, ranges, thirteen things to settle, and what to measure first', async () => {
+test('from empty data a start gives verdicts with leaning, ranges, what to ask, and what to measure first', async () => {
   const build = await start()
   const answer = await firstAnswerView(store, build.id)
   expect(answer.pairing).toBe('Alloy four, lengthwise with Light five-speed')
   expect(answer.joints.length).toBeGreaterThanOrEqual(8)
   for (const joint of answer.joints)
     if (joint.code === 'fits') expect(joint.evidence).toBe('assumed')
-  expect(answer.total.low).toBeGreaterThan(0)
-  expect(answer.total.high).toBeGreaterThan(answer.total.low)
-  expect(answer.unpriced).toBe(0)
-  expect(answer.toSettle.length).toBe(13)
+  const totals = answer.totals!
+  expect(totals.likely.low).toBeGreaterThan(0)
+  expect(totals.likely.high).toBeGreaterThan(totals.likely.low)
+  expect(totals.hours.low).toBeGreaterThan(40)
+  expect(totals.outer.low).toBeLessThan(totals.likely.low)
+  expect(totals.outer.high).toBeGreaterThan(totals.likely.high)
+  expect(totals.unpriced).toBe(0)
+  expect(answer.questions.length).toBeGreaterThan(8)
+  expect(answer.questions.every(({ lines }) => lines.length > 0)).toBe(true)
+  // A stopper answered no stops the build.
+  expect(answer.blockers.map(({ words }) => words)).toContain('The engine turns the wrong way')
   expect(answer.measure.length).toBeGreaterThan(4)
 })
 
@@ -91,17 +98,18 @@ test('answers are kept as claims, and decide the fields they can', async () => {
   )
 })
 
-test('papers not in hand and a law not asked are needs to settle, with the reason', async () => {
+test('papers not in hand stop the build, a law not asked is open, both answered leave neither', async () => {
   const build = await start({ stoppers: { papers: 'no', law: 'unknown' } })
-  const lines = (await partsList(store, build.id)).lines
-  const level = (kind: string) => lines.find((line) => line.kind === kind)?.level
-  expect([level('papers'), level('inspection')]).toEqual(['required', 'required'])
+  const stateOf = async (id: string, kind: string) =>
+    (await partsList(store, id)).lines.find((line) => line.kind === kind)?.state
+  expect(await stateOf(build.id, 'papers-missing')).toBe('blocker')
+  const law = (await partsList(store, build.id)).lines.find(
+    ({ kind }) => kind === 'not-allowed-as-it-is',
+  )!
+  expect([law.outcome, law.because]).toEqual(['open', ['law.allowed']])
   const other = await start({ name: 'Gannet', stoppers: { papers: 'yes', law: 'yes' } })
-  expect(
-    (await partsList(store, other.id)).lines
-      .filter((line) => line.group === 'Papers')
-      .map((line) => line.level),
-  ).toEqual(['confirm', 'confirm'])
+  for (const kind of ['papers-missing', 'not-allowed-as-it-is'])
+    expect(await stateOf(other.id, kind)).toBeUndefined()
 })
 
 test('a start is whole or not at all', async () => {

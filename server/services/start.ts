@@ -1,11 +1,11 @@
 import type { z } from 'zod'
 import type { startInput } from '../../contract/rows.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
+import { ROW_CURRENCY } from '../../core/needs/line.ts'
 import { fieldsOfAnswer } from '../../core/pairing/stopper-fields.ts'
 import type { StopperSays } from '../../core/pairing/stoppers.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
 import { TEMPLATE_SOURCE } from '../../core/templates/index.ts'
-import { RANGE_CURRENCY } from '../../core/templates/ranges.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { shopDay } from './day.ts'
@@ -26,13 +26,13 @@ const LADEN_SHARE = 0.65
 
 /** Ranges of kinds exist in the build's currency: by a rate the shop has, or the one typed now. @throws UnprocessableError without either */
 async function rangesIn(tx: Store, { currency, euroRate }: Start): Promise<void> {
-  if (rateBetween((await tx.list('rate')).map(toRate), RANGE_CURRENCY, currency) !== null) return
+  if (rateBetween((await tx.list('rate')).map(toRate), ROW_CURRENCY, currency) !== null) return
   if (!euroRate) {
     const message = `What parts usually cost is known in euros. Type what one euro is in ${currency}.`
     throw new UnprocessableError(message, [{ path: 'euroRate', message }])
   }
   await tx.insert('rate', {
-    fromCurrency: RANGE_CURRENCY,
+    fromCurrency: ROW_CURRENCY,
     toCurrency: currency,
     rate: euroRate,
     day: await shopDay(tx),
@@ -82,7 +82,7 @@ export async function startBuild(store: Store, input: Start): Promise<RowOf<'bui
       use: use ?? null,
       labourRateMinor,
       taxRate: 0,
-      contingency: 0.2,
+      contingency: 0,
       mustWork,
       inspection: stoppers.law === 'no' ? true : null,
       school: 'keep',

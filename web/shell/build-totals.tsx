@@ -24,20 +24,18 @@ export function BuildTotals({ header }: { header: BuildHeader }) {
       </div>
       <div className="flex max-[1000px]:hidden">
         <Total
-          words={`Safe, +${Math.round(build.contingency * 100)} %`}
-          sum={totals?.safeMinor}
-          currency={build.currency}
-        />
-        <Total
           words="Like-for-like repair"
           sum={build.likeForLikeMinor}
           currency={build.currency}
         />
-        {totals && totals.unpriced > 0 && (
+        {totals && totals.committedMinor > 0 && (
+          <Total words="Paid, committed" sum={totals.committedMinor} currency={build.currency} />
+        )}
+        {totals && (
           <div className="border-l border-line px-4">
-            <div className="text-[12px] text-steel">No price yet</div>
-            <div className="figure text-[15px] font-semibold">
-              {totals.unpriced} {totals.unpriced === 1 ? 'line' : 'lines'}
+            <div className="text-[12px] text-steel">Open</div>
+            <div className="figure whitespace-nowrap text-[15px] font-semibold">
+              {totals.open} {totals.open === 1 ? 'line' : 'lines'}
             </div>
           </div>
         )}

@@ -151,7 +151,7 @@ function actionsOf(build: string | undefined): Action[] {
     ...(build
       ? STAGES.map((stage) => ({
           words: stage.words,
-          detail: `Stage, Alt+${stage.digit}`,
+          detail: stage.digit === null ? 'Stage' : `Stage, Alt+${stage.digit}`,
           to: `/builds/${build}/${stage.id}`,
         }))
       : []),

@@ -41,6 +41,7 @@ export function Shell() {
   const shown = error ? undefined : header
   const navigate = useNavigate()
   for (const stage of STAGES) {
+    if (stage.digit === null) continue
     // biome-ignore lint/correctness/useHookAtTopLevel: STAGES is a constant, so the hooks run in the same order.
     useHotkeys(
       `alt+${stage.digit}`,
@@ -86,7 +87,7 @@ export function Shell() {
               to={`/builds/${build}/${stage.id}`}
               words={stage.words}
               count={shown?.open[stage.id as 'brief'] ?? 0}
-              digit={stage.digit}
+              {...(stage.digit === null ? {} : { digit: stage.digit })}
             />
           ))}
         {build && <hr className="mx-3 my-4 border-line max-[560px]:hidden" />}

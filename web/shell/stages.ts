@@ -1,6 +1,7 @@
-/** Stages that exist, with their final Alt digits. */
+/** Stages that exist, with their final Alt digits; one that has none is found by its name. */
 export const STAGES = [
   { id: 'brief', words: 'Brief', digit: 1 },
+  { id: 'known', words: 'Known', digit: null },
   { id: 'pairing', words: 'Pairing', digit: 2 },
   { id: 'donors', words: 'Donors', digit: 3 },
   { id: 'parts', words: 'Parts', digit: 4 },

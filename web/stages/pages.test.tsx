@@ -177,34 +177,47 @@ const FIRST = {
     },
   ],
   stoppers: STOPPERS.map((stopper) => ({ ...stopper, says: null })),
-  lines: [
+  counts: { yes: 60, leansYes: 30, open: 80, folded: 40, assumed: 150 },
+  totals: {
+    currency: 'EUR',
+    likely: { low: 230000, high: 950000 },
+    middleMinor: 500000,
+    outer: { low: 90000, high: 2400000 },
+    dots: [],
+    hours: { low: 60, high: 140 },
+    hoursMiddle: 90,
+    labour: { low: 1500, high: 5000 },
+    openLines: { low: 0, high: 1 },
+    unpriced: 1,
+    againstRepair: null,
+    drives: [],
+    settled: 0,
+    lines: 90,
+    open: 50,
+    questions: 1,
+    contingency: 0,
+    contingencyMinor: 0,
+    committedMinor: 0,
+    likeForLikeMinor: null,
+    planMinor: null,
+    leftoversMinor: 0,
+    planStatus: null,
+    planIsCurrent: false,
+    proven: null,
+    pairing: 'Iron V eight with Heavy five-speed',
+  },
+  questions: [
     {
-      need: 'belt/bay/main',
-      words: 'Drive belt',
-      group: 'Engine bay',
-      quantity: 1,
-      why: 'Its length follows',
-      price: { low: 800, high: 4500 },
-      hours: { low: 0.3, high: 1 },
-      from: 'assumed',
-    },
-    {
-      need: 'disc/coupling/main',
-      words: 'Clutch disc',
-      group: 'Clutch',
-      quantity: 1,
-      why: 'Completes it',
-      price: null,
-      hours: { low: 0, high: 0 },
-      from: 'assumed',
+      key: 'engine.throttle',
+      asks: 'A cable at its throttle, or a plug?',
+      found: 'look',
+      values: ['cable', 'wire'],
+      assumed: 'cable',
+      spreadMinor: 14000,
+      lines: [{ id: 'throttle-cable/engine top/main', words: 'Throttle cable' }],
     },
   ],
-  parts: { low: 800, high: 4500 },
-  hours: { low: 0.3, high: 1 },
-  labour: { low: 1500, high: 5000 },
-  total: { low: 2300, high: 9500 },
-  unpriced: 1,
-  toSettle: ['belt/bay/main'],
+  blockers: [{ id: 'papers-missing/papers/main', words: 'Papers missing', why: 'Not in hand' }],
   measure: [
     {
       port: 'e/crank-flange/main',
@@ -221,8 +234,12 @@ test('the first answer: ranges, leaning where nothing is measured, what has no r
   serve({ '/builds/b/first-answer': FIRST })
   open(First, '/builds/:build/first', '/builds/b/first')
   const sums = await screen.findByRole('region', { name: 'Price and hours' })
-  expect(sums.textContent).toMatch(/€\s?8.*€\s?45/)
-  expect(sums.textContent).toContain('1 have no range in EUR')
+  expect(sums.textContent).toMatch(/€\s?2\s?300.*€\s?9\s?500/)
+  expect(sums.textContent).toContain('60 to 140 h')
+  expect(sums.textContent).toContain('1 have no price in EUR')
+  expect(screen.getByRole('region', { name: 'This stops the build' }).textContent).toContain(
+    'Papers missing',
+  )
   const depth = screen.getByRole('row', { name: /Depth/ })
   expect(depth.textContent).toContain('likely')
   expect(depth.textContent).toContain('4 of 8')
@@ -233,20 +250,21 @@ test('the first answer: ranges, leaning where nothing is measured, what has no r
   expect(screen.getByText(/not an engineering approval/)).toBeTruthy()
 })
 
-test('a small thing is confirmed or dropped; a question is answered', async () => {
-  serve({ '/builds/b/first-answer': FIRST, '/builds/b/decisions': { id: 'd', version: 1 } })
+test('what moves the total most is answered from the first answer; a stopper too', async () => {
+  serve({ '/builds/b/first-answer': FIRST, '/builds/b/facts': { key: 'k', value: 'wire' } })
   open(First, '/builds/:build/first', '/builds/b/first')
-  await screen.findByText('1 small things that stop a build on the day.')
-  clickOn('Confirm Drive belt')
+  fireEvent.click(
+    within(await screen.findByRole('group', { name: /A cable at its throttle/ })).getByLabelText(
+      'Wire',
+    ),
+  )
   await waitFor(() =>
     expect(sent).toContainEqual({
       method: 'POST',
-      path: '/builds/b/decisions',
-      body: { needId: 'belt/bay/main', act: 'confirm' },
+      path: '/builds/b/facts',
+      body: expect.objectContaining({ key: 'engine.throttle', value: 'wire' }),
     }),
   )
-  clickOn('Drop Drive belt')
-  await waitFor(() => expect(sent.at(-1)!.body).toEqual({ needId: 'belt/bay/main', act: 'drop' }))
   fireEvent.click(
     within(screen.getByRole('group', { name: /rotate|turn the way the gearbox/ })).getByLabelText(
       'Yes',

@@ -1,6 +1,7 @@
+import type { Three } from '../../money/three.ts'
 import type { CautionId } from '../cautions.ts'
 import { all, type Condition } from '../condition.ts'
-import type { Bringer, LinePlace, LineRow, Sort, Stage, Three } from '../line.ts'
+import type { Bringer, LinePlace, LineRow, Sort, Stage } from '../line.ts'
 import type { WaitsFor } from '../need.ts'
 
 interface More {

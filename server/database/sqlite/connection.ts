@@ -15,6 +15,7 @@ import * as addSales from '../migrations/20261128_0011_add_sales_and_what_is_mis
 import * as lockItems from '../migrations/20261129_0012_lock_items_of_bundles.ts'
 import * as onePlace from '../migrations/20261129_0013_list_pieces_in_one_place.ts'
 import * as addJudged from '../migrations/20261129_0014_add_judged_pairings.ts'
+import * as decideByReasons from '../migrations/20261129_0015_decide_by_reasons.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -32,6 +33,7 @@ export const MIGRATIONS = [
   { name: '20261129_0012_lock_items_of_bundles', ...lockItems },
   { name: '20261129_0013_list_pieces_in_one_place', ...onePlace },
   { name: '20261129_0014_add_judged_pairings', ...addJudged },
+  { name: '20261129_0015_decide_by_reasons', ...decideByReasons },
 ]
 
 export type Database = Knex

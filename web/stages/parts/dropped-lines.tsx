@@ -2,7 +2,7 @@ import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Row, Rows } from '../../components/rows.tsx'
-import { Button } from '../../components/ui.tsx'
+import { Button, ButtonLink, Folded } from '../../components/ui.tsx'
 
 export async function dropLine(build: string, line: PartLine): Promise<void> {
   let decision = ''
@@ -54,6 +54,28 @@ export function Dropped({ build, list }: { build: string; list: PartsList }) {
           </Row>
         ))}
       </Rows>
+    </section>
+  )
+}
+
+/** Lines that an assumption leaves out, under one press: what they hang on is asked on Known. */
+export function LeftOut({ build, list }: { build: string; list: PartsList }) {
+  if (list.folded.length === 0) return null
+  return (
+    <section className="px-4 pb-6">
+      <Folded words={`${list.folded.length} lines left out because a type says so`}>
+        <p className="mb-1">
+          <ButtonLink to={`/builds/${build}/known`}>Ask what they hang on</ButtonLink>
+        </p>
+        <Rows label="Left out by assumption">
+          {list.folded.map((line) => (
+            <Row key={line.id}>
+              {line.words}
+              <span className="text-steel">{line.hangs.join(' ')}</span>
+            </Row>
+          ))}
+        </Rows>
+      </Folded>
     </section>
   )
 }

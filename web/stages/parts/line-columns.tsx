@@ -28,6 +28,12 @@ export const lineColumns = (
           <span>
             <b>{line.words}</b>
             <span className="block text-steel">{line.why[0]?.words}</span>
+            {line.hangs.length > 0 && line.state === 'asked' && (
+              <span className="block text-steel">Because it is not known: {line.hangs[0]}</span>
+            )}
+            {line.aside && (
+              <span className="block border-l-[3px] border-unmeasured pl-2">{line.aside}</span>
+            )}
           </span>
         </span>
       )
@@ -37,8 +43,13 @@ export const lineColumns = (
     id: 'off',
     head: 'Off',
     align: 'right',
-    value: (line) => line.task?.hours ?? line.quantity,
-    cell: (line) => (line.task ? `${line.task.hours} h` : line.quantity),
+    value: (line) => (line.sort === 'part' ? line.quantity : line.time[1]),
+    cell: (line) =>
+      line.sort === 'part' || line.sort === 'tool'
+        ? line.quantity
+        : line.time[1] > 0
+          ? `${line.time[1].toFixed(1)} h`
+          : '',
   },
   {
     id: 'from',
@@ -96,16 +107,13 @@ export const lineColumns = (
 const Price = ({ line, currency }: { line: PartLine; currency: string }) =>
   priceOf(line) !== null ? (
     <Money minor={priceOf(line)} currency={currency} />
-  ) : (
-    <span className="font-sans text-steel">
-      {line.task ? '' : 'no price yet'}
-      {line.range && (
-        <Tip words="Assumed: the range of its kind, to plan with">
-          <span className="figure block whitespace-nowrap text-[12px] underline decoration-dotted underline-offset-4">
-            {printMoney(line.range.low, currency, true)}–
-            {printMoney(line.range.high, currency, true)}
-          </span>
-        </Tip>
-      )}
-    </span>
+  ) : line.price === null ? (
+    <span className="font-sans text-steel">no price yet</span>
+  ) : line.price[0] === 0 && line.price[2] === 0 ? null : (
+    <Tip words="What is common, by how it stands and where it comes from: to plan with">
+      <span className="figure block whitespace-nowrap text-[12px] text-steel underline decoration-dotted underline-offset-4">
+        {printMoney(Math.round(line.price[0]), currency, true)}–
+        {printMoney(Math.round(line.price[2]), currency, true)}
+      </span>
+    </Tip>
   )

@@ -8,14 +8,7 @@ import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
-import { numberWords } from './words.ts'
-
-const LEVELS: Record<string, string> = {
-  required: 'Required',
-  wanted: 'Wanted',
-  optional: 'Optional',
-  confirm: 'Confirm or drop',
-}
+import { LEVELS, numberWords } from './words.ts'
 
 /** One line: why it is here, what dropping it does, where it can come from, and a price of one's own. */
 export function LineSheet({

@@ -3,6 +3,7 @@ import { useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
+import { LINE_PLACES, placeWords, STAGES } from '../../../core/needs/line.ts'
 import { isWeak } from '../../../core/quantity/grade.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
@@ -14,17 +15,42 @@ import { DataTable } from '../../components/table/data-table.tsx'
 import { ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
 import { BuildStrip } from '../build-strip.tsx'
-import { Dropped, dropLine } from './dropped-lines.tsx'
+import { Dropped, dropLine, LeftOut } from './dropped-lines.tsx'
 import { lineColumns } from './line-columns.tsx'
 import { LineSheet } from './line-sheet.tsx'
+import { STATE_WORDS } from './words.ts'
 
+const stands = (line: PartLine): boolean => line.outcome === 'yes' || line.outcome === 'leans yes'
+const isWork = (line: PartLine): boolean => line.sort === 'task'
 const FILTERS = [
-  { id: 'all', words: 'All', holds: () => true },
+  {
+    id: 'deciding',
+    words: 'What decides',
+    holds: (line: PartLine) =>
+      stands(line) &&
+      (line.state === 'blocker' ||
+        line.aside !== null ||
+        line.joint !== null ||
+        (line.costMinor ?? line.price?.[2] ?? 0) >= DEAR_MINOR),
+  },
+  {
+    id: 'get',
+    words: 'To get',
+    holds: (line: PartLine) => stands(line) && (line.sort === 'part' || line.sort === 'tool'),
+  },
+  { id: 'work', words: 'To do', holds: (line: PartLine) => stands(line) && isWork(line) },
+  {
+    id: 'papers',
+    words: 'Papers, services',
+    holds: (line: PartLine) => stands(line) && (line.sort === 'paper' || line.sort === 'service'),
+  },
   {
     id: 'open',
     words: 'Open',
-    holds: (line: PartLine) => line.state === 'open' || line.state === 'to solve',
+    holds: (line: PartLine) =>
+      stands(line) && line.sort === 'part' && (line.state === 'open' || line.state === 'to solve'),
   },
+  { id: 'asked', words: 'Asked', holds: (line: PartLine) => line.outcome === 'open' },
   {
     id: 'weak',
     words: 'Weak evidence',
@@ -33,15 +59,34 @@ const FILTERS = [
       (line.source?.confirm.length ?? 0) > 0,
   },
   { id: 'waits', words: 'Waits', holds: (line: PartLine) => line.waits !== 'nothing' },
-  {
-    id: 'dear',
-    words: 'Dear',
-    holds: (line: PartLine) => (line.costMinor ?? line.estimateMinor ?? 0) >= 10_000,
-  },
+  { id: 'all', words: 'All', holds: () => true },
 ] as const
 type FilterId = (typeof FILTERS)[number]['id']
+/** What is dear enough to decide, minor units. */
+const DEAR_MINOR = 25_000
 
-const groupOf = (line: PartLine): string => line.group
+const STOPS = 'This stops the build'
+/** What stops the build stands before every other group, whichever way the rest is grouped. */
+const stopsFirst =
+  (of: (line: PartLine) => string) =>
+  (line: PartLine): string =>
+    line.state === 'blocker' ? STOPS : of(line)
+const VIEWS = [
+  { id: 'place', words: 'By place', of: stopsFirst((line) => line.group) },
+  { id: 'stage', words: 'By stage', of: stopsFirst((line) => placeWords(line.stage)) },
+  {
+    id: 'source',
+    words: 'By source',
+    of: stopsFirst((line) => (line.source ? line.source.source : STATE_WORDS[line.state])),
+  },
+  {
+    id: 'unknown',
+    words: 'By question',
+    of: stopsFirst((line) => line.hangs[0] ?? 'Hangs on no question'),
+  },
+] as const
+const PLACES = new Map<string, number>(LINE_PLACES.map((place, i) => [place, i]))
+const ORDER = new Map<string, number>(STAGES.map((stage, i) => [stage, i]))
 
 /** The list grouped by place along the train; each line's source, number, evidence and why. */
 export function Component() {
@@ -73,10 +118,19 @@ export function Component() {
 function Lines({ build, list }: { build: string; list: PartsList }) {
   const [params, change] = useAddress()
   const filter = FILTERS.find(({ id }) => id === params.get('show')) ?? FILTERS[0]
-  const [selectedId, setSelected] = useState<string | null>(null)
+  const view = VIEWS.find(({ id }) => id === params.get('by')) ?? VIEWS[0]
+  const [selectedId, setSelected] = useState<string | null>(params.get('line'))
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
-  const shown = useMemo(() => list.lines.filter(filter.holds), [list.lines, filter])
+  const shown = useMemo(() => {
+    const rank = (line: PartLine): number =>
+      line.state === 'blocker'
+        ? -1
+        : view.id === 'stage'
+          ? (ORDER.get(line.stage) ?? 99)
+          : (PLACES.get(line.place) ?? 99)
+    return list.lines.filter(filter.holds).toSorted((p, q) => rank(p) - rank(q))
+  }, [list.lines, filter, view])
   const selected = list.lines.find((line) => line.id === selectedId) ?? null
   const drop = (line: PartLine): void => void dropLine(build, line)
   useHotkeys('x', () => selected && drop(selected))
@@ -101,8 +155,8 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
       <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} selected={selected?.joint ?? null} />
         <PageHead
-          title={`${list.lines.length} lines`}
-          detail={`${count('open')} open · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solve again' : ''}`}
+          title={`${list.lines.filter(stands).length} lines`}
+          detail={`${count('open')} open · ${count('asked')} hang on a question · ${list.folded.length} left out by assumption · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solved again' : ''}`}
         >
           <HistoryButton entity="build" id={build} title={header?.build.name ?? 'this build'} />
           <ButtonLink to={`/builds/${build}/sourcing`} tone={list.planIsCurrent ? 'plain' : 'main'}>
@@ -116,7 +170,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           rows={shown}
           columns={columns}
           keyOf={(line) => line.id}
-          groupOf={groupOf}
+          groupOf={view.of}
           marked={selectedId}
           onMark={(line) => setSelected(line.id)}
         >
@@ -131,10 +185,17 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
                 </>
               ),
             }))}
-            onChange={(id) => change({ show: id === 'all' ? null : id })}
+            onChange={(id) => change({ show: id === 'deciding' ? null : id })}
+          />
+          <SwitchRow
+            label="Group"
+            value={view.id}
+            options={VIEWS.map(({ id, words }) => ({ value: id, words }))}
+            onChange={(id) => change({ by: id === 'place' ? null : id })}
           />
         </DataTable>
         <Dropped build={build} list={list} />
+        <LeftOut build={build} list={list} />
         {list.excluded.slice(0, 5).map((one) => (
           <p key={one.id} className="mx-4 my-2 border-l-[3px] border-unmeasured pl-2.5">
             {one.why}

@@ -2,9 +2,16 @@ import type { PartLine } from '../../../contract/answers/planning.ts'
 import type { NumberVerdict } from '../../../core/identity/supersession.ts'
 
 export const STATE_WORDS: Record<PartLine['state'], string> = {
+  blocker: 'stops the build',
+  asked: 'hangs on a question',
   open: 'open',
   planned: 'in the plan',
-  kept: 'kept',
+  kept: 'kept, to be seen',
+  comes: 'comes with it, to be seen',
+  here: 'here',
+  ordered: 'ordered',
+  fitted: 'fitted',
+  postponed: 'postponed',
   work: 'work',
   dropped: 'dropped',
   estimated: 'estimated',
@@ -27,4 +34,12 @@ export function numberWords(verdict: NumberVerdict): string {
     default:
       return 'No number wanted'
   }
+}
+
+/** What a level and how a line stands come to in words. */
+export const LEVELS: Readonly<Record<PartLine['level'], string>> = {
+  required: 'Required',
+  wanted: 'Wanted',
+  optional: 'Optional',
+  confirm: 'To confirm',
 }

@@ -6,15 +6,9 @@ import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import { usePerson } from '../../api/person.ts'
-import {
-  Button,
-  ButtonLink,
-  Empty,
-  GradeWord,
-  Loaded,
-  PageHead,
-  Span,
-} from '../../components/ui.tsx'
+import { Row, Rows } from '../../components/rows.tsx'
+import { ButtonLink, Empty, GradeWord, Loaded, PageHead, Span } from '../../components/ui.tsx'
+import { QuestionRow } from '../known/question-row.tsx'
 import { FirstVerdicts } from './first-verdicts.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
 
@@ -47,7 +41,8 @@ export function Component() {
                 <MeasureFirst build={build} answer={answer} />
               </div>
               <div className="flex flex-col gap-6">
-                <ToSettle build={build} answer={answer} />
+                <Blockers build={build} answer={answer} />
+                <Questions build={build} answer={answer} />
                 <Stoppers build={build} answer={answer} />
               </div>
             </div>
@@ -59,20 +54,22 @@ export function Component() {
 }
 
 function Sums({ answer }: { answer: FirstAnswer }) {
-  const assumed = answer.lines.filter((line) => line.from === 'assumed').length
+  const { totals, counts } = answer
+  if (!totals) return null
+  const lines = counts.yes + counts.leansYes + counts.open
   return (
     <section aria-label="Price and hours">
       <dl className="grid grid-cols-3 border-y border-ink">
         {[
-          { words: 'Parts', value: <Span range={answer.parts} currency={answer.currency} /> },
+          {
+            words: 'Likely, parts and labour',
+            value: <Span range={totals.likely} currency={answer.currency} />,
+          },
           {
             words: 'Hours',
-            value: `${Math.round(answer.hours.low)} to ${Math.round(answer.hours.high)} h`,
+            value: `${Math.round(totals.hours.low)} to ${Math.round(totals.hours.high)} h`,
           },
-          {
-            words: 'Parts and labour',
-            value: <Span range={answer.total} currency={answer.currency} />,
-          },
+          { words: 'Lines', value: `${lines}` },
         ].map(({ words, value }) => (
           <div key={words} className="border-l border-line px-3 py-2 first:border-l-0 first:pl-0">
             <dt className="text-steel">{words}</dt>
@@ -81,11 +78,12 @@ function Sums({ answer }: { answer: FirstAnswer }) {
         ))}
       </dl>
       <p className="mt-1 text-steel">
-        {answer.lines.length} lines, {assumed} of them by the range of their kind (
-        <GradeWord grade="assumed" />
-        ): every line at its least, every line at its most. To plan with, not to buy on.
-        {answer.unpriced > 0
-          ? ` ${answer.unpriced} have no range in ${answer.currency}: add an exchange rate to EUR in Settings.`
+        {counts.yes} lines are sure, {counts.leansYes} lean to yes because a type says so,{' '}
+        {counts.open} hang on a question, {counts.folded} are left out by assumption.{' '}
+        {counts.assumed} are priced by what is common (<GradeWord grade="assumed" />
+        ). Four builds in five land in the range: to plan with, not to buy on.
+        {totals.unpriced > 0
+          ? ` ${totals.unpriced} have no price in ${answer.currency}: add an exchange rate to EUR in Settings.`
           : ''}
       </p>
     </section>
@@ -118,51 +116,60 @@ function MeasureFirst({ build, answer }: { build: string; answer: FirstAnswer })
   )
 }
 
-/** Until somebody confirms or drops them, these stand on every build. */
-function ToSettle({ build, answer }: { build: string; answer: FirstAnswer }) {
-  const lines = answer.lines.filter((line) => answer.toSettle.includes(line.need))
-  const decide = (need: string, words: string, how: 'confirm' | 'drop'): Promise<boolean> =>
-    act(
-      () =>
-        call('POST /builds/{id}/decisions', {
-          params: { id: build },
-          body: { needId: need, act: how },
-        }),
-      how === 'confirm'
-        ? `${words}: confirmed, it is on the list.`
-        : `${words}: dropped. Ctrl+Z takes that back.`,
-    )
+function Blockers({ build, answer }: { build: string; answer: FirstAnswer }) {
+  if (answer.blockers.length === 0) return null
   return (
-    <section>
-      <h2 className="font-bold">Confirm or drop</h2>
+    <section aria-label="This stops the build" className="border-l-[3px] border-clash pl-3">
+      <h2 className="font-bold">This stops the build</h2>
+      <Rows label="What stops the build">
+        {answer.blockers.map(({ id, words, why }) => (
+          <Row key={id}>
+            <Link
+              className="text-accent underline underline-offset-2"
+              to={`/builds/${build}/parts?line=${encodeURIComponent(id)}`}
+            >
+              {words}
+            </Link>
+            <span className="text-steel">{why}</span>
+          </Row>
+        ))}
+      </Rows>
+    </section>
+  )
+}
+
+/** What would narrow the answer most. */
+function Questions({ build, answer }: { build: string; answer: FirstAnswer }) {
+  const person = usePerson()
+  const said = useJustSaid<string | null>()
+  return (
+    <section aria-label="To ask first">
+      <h2 className="font-bold">Ask these first</h2>
       <p className="mb-1 text-steel">
-        {lines.length > 0
-          ? `${lines.length} small things that stop a build on the day.`
-          : 'All settled.'}
+        What moves the total most.{' '}
+        <Link className="text-accent underline" to={`/builds/${build}/known`}>
+          What we know of this build
+        </Link>
       </p>
-      {lines.map((line) => (
-        <div key={line.need} className="flex items-start gap-3 border-b border-line py-1">
-          <span className="min-w-0">
-            <b>{line.words}</b>
-            <span className="block text-steel">{line.why}</span>
-          </span>
-          <span className="ml-auto whitespace-nowrap">
-            <Button
-              tone="quiet"
-              aria-label={`Confirm ${line.words}`}
-              onClick={() => void decide(line.need, line.words, 'confirm')}
-            >
-              Confirm
-            </Button>{' '}
-            <Button
-              tone="quiet"
-              aria-label={`Drop ${line.words}`}
-              onClick={() => void decide(line.need, line.words, 'drop')}
-            >
-              Drop
-            </Button>
-          </span>
-        </div>
+      {answer.questions.map((question) => (
+        <QuestionRow
+          key={question.key}
+          question={question}
+          currency={answer.currency}
+          said={said.shown(question.key, null)}
+          onAnswer={(value) =>
+            void said.say(question.key, value, () =>
+              act(
+                () =>
+                  call('POST /builds/{id}/facts', {
+                    params: { id: build },
+                    body: { key: question.key, value, by: person.name },
+                  }),
+                'Answer kept: the list follows.',
+              ),
+            )
+          }
+        />
       ))}
     </section>
   )

@@ -1,9 +1,9 @@
 import type { Templates } from '../../../contract/answers/shop.ts'
+import { KEPT_ASSEMBLIES } from '../../../core/brief/must-still-work.ts'
 import { isCurrency } from '../../../core/money/money.ts'
-import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
+import { ROW_CURRENCY } from '../../../core/needs/line.ts'
 import { exact } from '../../../core/ports/field.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
-import { RANGE_CURRENCY } from '../../../core/templates/ranges.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { Check } from '../../components/fields/check.tsx'
 import { Field } from '../../components/fields/field.tsx'
@@ -70,11 +70,11 @@ function StartForm({ offered }: { offered: Templates }) {
 function EuroRate({ start }: { start: Start }) {
   const rates = useAnswer('GET /rates').data?.items
   const currency = start.typed.currency.trim().toUpperCase()
-  if (!rates || currency === RANGE_CURRENCY || !isCurrency(currency)) return null
+  if (!rates || currency === ROW_CURRENCY || !isCurrency(currency)) return null
   const isKnown = rates.some(
     ({ fromCurrency, toCurrency }) =>
       [fromCurrency, toCurrency].includes(currency) &&
-      [fromCurrency, toCurrency].includes(RANGE_CURRENCY),
+      [fromCurrency, toCurrency].includes(ROW_CURRENCY),
   )
   return isKnown ? null : (
     <TextField

@@ -1,7 +1,7 @@
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { KEPT_ASSEMBLIES } from '../../../core/brief/must-still-work.ts'
 import { isCurrency, parseMoney } from '../../../core/money/money.ts'
-import { KEPT_ASSEMBLIES } from '../../../core/needs/rules/must-still-work.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
 import { refresh } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'

@@ -1,0 +1,2 @@
+/** Low, likely, high. */
+export type Three = readonly [number, number, number]

@@ -2,6 +2,7 @@ import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
 import { benchGrowth } from './growth.ts'
 import { benchImport } from './import.ts'
+import { benchList } from './list.ts'
 import { benchPairings } from './pairings.ts'
 import { benchPattern } from './pattern.ts'
 import { benchPeople } from './people.ts'
@@ -13,6 +14,7 @@ import { benchTable } from './table.ts'
 const BENCHES = {
   people: benchPeople,
   pairings: benchPairings,
+  list: benchList,
   pattern: benchPattern,
   sourcing: benchSourcing,
   import: benchImport,

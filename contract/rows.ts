@@ -3,6 +3,8 @@ import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { isFactKey } from '../core/facts/index.ts'
 import { markingFault } from '../core/mechanics/tyre.ts'
+import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
+import { recipeSchema } from '../core/needs/recipe.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import { FACE_VIEWS } from '../core/patterns/as-stored.ts'
@@ -367,6 +369,32 @@ export const couplingChoiceInput = z.strictObject({
   partId: id.nullable(),
 })
 export const couplingKitInput = z.strictObject({ engineId: id, transmissionId: id, kitId: id })
+const ownLineShape = {
+  words: z.string().min(1).max(300),
+  place: z.enum(LINE_PLACES).default('shop'),
+  sort: z.enum(SORTS).default('part'),
+  stage: z.enum(STAGES).default('final fit'),
+  why: text.nullish(),
+  quantity: count.default(1),
+  priceMinor: amount.nullish(),
+  hours: hours.nullish(),
+  state: z.enum(OWN_STATES).nullish(),
+  person: name.nullish(),
+  note: text.nullish(),
+} as const
+export const ownLinesInput = z.strictObject({
+  lines: z.array(z.strictObject(ownLineShape)).min(1).max(500),
+})
+export const ownLinePatch = z.strictObject({
+  version: z.number().int(),
+  ...Object.fromEntries(
+    Object.entries(ownLineShape).map(([key, schema]) => [
+      key,
+      (schema instanceof z.ZodDefault ? schema.unwrap() : schema).optional(),
+    ]),
+  ),
+}) as z.ZodType<{ version: number } & Partial<z.infer<z.ZodObject<typeof ownLineShape>>>>
+export const recipeInput = z.strictObject({ name, body: recipeSchema })
 export const factInput = z.strictObject({
   key: z.string().max(80).refine(isFactKey, 'Not a fact that is known here.'),
   /** One of its values, or "unknown". */

@@ -3,6 +3,8 @@ import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { jointNamed } from '../core/joints/index.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
+import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
+import { recipeSchema } from '../core/needs/recipe.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import type { FieldWords } from '../core/ports/field.ts'
@@ -342,6 +344,22 @@ export const STORED_ROWS = {
     /** What its line rested on when it was made. */
     rests: z.string().max(8000).nullish(),
   }),
+  ownLine: z.strictObject({
+    id,
+    buildId: id,
+    words: z.string().min(1).max(300),
+    place: z.enum(LINE_PLACES),
+    sort: z.enum(SORTS),
+    stage: z.enum(STAGES),
+    why: text.nullish(),
+    quantity: count,
+    priceMinor: amount.nullish(),
+    hours: hours.nullish(),
+    state: z.enum(OWN_STATES).nullish(),
+    person: name.nullish(),
+    note: text.nullish(),
+  }),
+  recipe: z.strictObject({ id, name, body: recipeSchema }),
   sourcingLock: z.strictObject({
     id,
     buildId: id,

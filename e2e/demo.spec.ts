@@ -44,8 +44,13 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
 
   await page.getByRole('link', { name: /^Parts/ }).click()
   const lines = await lineCount(page)
-  await page.getByRole('row', { name: /^Exhaust/ }).click()
-  await expect(page.getByRole('complementary', { name: 'Line: Exhaust' })).toContainText(
+  await page.getByRole('radio', { name: /^All/ }).click()
+  await page.getByPlaceholder('in lines').fill('front pipe')
+  await page
+    .getByRole('row', { name: /^Front pipe:? / })
+    .first()
+    .click()
+  await expect(page.getByRole('complementary', { name: 'Line: Front pipe' })).toContainText(
     'Its route past steering',
   )
   await page.getByRole('button', { name: 'Drop this line' }).click()
@@ -79,8 +84,14 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
 test('locks that contradict one another are named, and taken off', async ({ page, demo }) => {
   const post = (path: string, body: unknown) =>
     page.request.post(`${demo.url}/api${path}`, { data: body })
-  await post('/builds/lantern/locks', { way: 'in', candidate: 'keep@heater/kept/main' })
-  await post('/builds/lantern/locks', { way: 'out', candidate: 'keep@heater/kept/main' })
+  await post('/builds/lantern/locks', {
+    way: 'in',
+    candidate: 'keep@header-tank-and-cap/radiator/main',
+  })
+  await post('/builds/lantern/locks', {
+    way: 'out',
+    candidate: 'keep@header-tank-and-cap/radiator/main',
+  })
   await post('/builds/lantern/locks', { way: 'out', supplierId: 'harbour' })
   await page.goto(`${demo.url}/builds/lantern/sourcing`)
   await page.getByRole('button', { name: 'Solve again' }).click()
@@ -155,6 +166,8 @@ test('a piece of a kit is taken by itself; a lock on a line that is dropped rest
   await page.getByRole('link', { name: /^Parts/ }).click()
   // Sourcing has a row of that name too: the click is for the page that comes.
   await expect(page.getByRole('heading', { name: /^\d+ lines$/ })).toBeVisible()
+  await page.getByRole('radio', { name: /^All/ }).click()
+  await page.getByPlaceholder('in lines').fill('clutch disc')
   await page.getByRole('row', { name: /^Clutch disc/ }).click()
   await page.getByRole('button', { name: 'Drop this line' }).click()
   await page

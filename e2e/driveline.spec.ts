@@ -22,7 +22,7 @@ test('a brief is filled: limits against the build, what each yes adds, law and p
   await page.getByLabel('Money, at most, in the build’s currency').fill('2')
   await page.keyboard.press('Tab')
   const kept = page.getByRole('region', { name: 'Must still work afterwards' })
-  await expect(kept).toContainText('Compressor mount, Refrigerant hoses')
+  await expect(kept).toContainText('Refrigerant hoses and ends')
   await kept.getByLabel('Air conditioning').check()
   await expect(kept.getByText(/^Kept:/)).toBeVisible()
   await choose(page.getByLabel('The noise limit is known: State'), 'Asked')

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { list, range, words } from './basics.ts'
 import { question } from './builds.ts'
+import { ownLine } from './rows.ts'
 
 const knownFact = z.strictObject({
   key: z.string(),
@@ -51,3 +52,11 @@ export const difference = z
   })
   .meta({ id: 'Difference' })
 export type Difference = z.output<typeof difference>
+
+export const ownLines = z.strictObject({ lines: list(ownLine) }).meta({ id: 'OwnLines' })
+/** What a recipe would have added to each build. */
+export const tried = z
+  .strictObject({
+    builds: list(z.strictObject({ id: z.string(), name: z.string(), adds: words })),
+  })
+  .meta({ id: 'Tried' })

@@ -29,6 +29,8 @@ export const takenClaim = rowWith('claim', { notUsed: z.string().nullable() })
 export const jointClaim = rowOf('jointClaim')
 export const person = rowOf('person')
 export const decision = rowOf('decision')
+export const ownLine = rowOf('ownLine')
+export const recipe = rowOf('recipe')
 export const lock = rowOf('sourcingLock')
 
 const itemNames = { partName: z.string().nullable(), partKind: z.string().nullable() } as const

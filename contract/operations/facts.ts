@@ -1,6 +1,8 @@
-import { answered, difference, known } from '../answers/facts.ts'
+import { items, trash } from '../answers/basics.ts'
+import { answered, difference, known, ownLines, tried } from '../answers/facts.ts'
+import { ownLine, recipe } from '../answers/rows.ts'
 import type { Operations } from '../operation.ts'
-import { factInput, whatIfInput } from '../rows.ts'
+import { factInput, ownLinePatch, ownLinesInput, recipeInput, whatIfInput } from '../rows.ts'
 
 export const factOperations = {
   'GET /builds/{id}/facts': {
@@ -20,4 +22,30 @@ export const factOperations = {
     answer: difference,
     problems: [422],
   },
+  'POST /builds/{id}/lines': {
+    summary: 'Add lines by hand, one or pasted from a spreadsheet: all of them or none',
+    body: ownLinesInput,
+    answer: ownLines,
+  },
+  'PATCH /builds/{id}/lines/{line}': {
+    summary: 'Change a line written by hand',
+    body: ownLinePatch,
+    answer: ownLine,
+  },
+  'DELETE /builds/{id}/lines/{line}': {
+    summary: 'Move a line written by hand to the trash',
+    answer: trash,
+  },
+  'GET /recipes': { summary: 'The shop’s own rows of the list', answer: items(recipe) },
+  'POST /recipes': {
+    summary: 'Add a recipe: a condition and the lines it adds, data and never code',
+    body: recipeInput,
+    answer: recipe,
+  },
+  'POST /recipes/try': {
+    summary: 'What a recipe would have added to the builds there are; nothing is written',
+    body: recipeInput,
+    answer: tried,
+  },
+  'DELETE /recipes/{id}': { summary: 'Move a recipe to the trash', answer: trash },
 } as const satisfies Operations

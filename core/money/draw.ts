@@ -50,50 +50,73 @@ export interface Drawn {
   readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number }
 }
 
-/** Mulberry32, a small seeded generator of numbers in [0, 1): the same seed draws the same (from memory). */
-export function seeded(seed: number): () => number {
+/** Mulberry32, a small seeded generator of 32 bits: the same seed draws the same (from memory). */
+function seeded(seed: number): () => number {
   let state = seed >>> 0
   return () => {
-    state = (state + 0x6d2b79f5) >>> 0
-    let t = state
-    t = Math.imul(t ^ (t >>> 15), t | 1)
+    state = (state + 0x6d2b79f5) | 0
+    let t = Math.imul(state ^ (state >>> 15), state | 1)
     t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296
+    return (t ^ (t >>> 14)) >>> 0
   }
 }
 
-/** One seeded draw of a build's total: facts take their values, lines follow, prices and hours fall between their ends. */
+/** Steps in which a triangle is drawn: the middles of two hundred and fifty-six equal shares. */
+const STEPS = 256
+const stepsOf = (three: Three): Float64Array =>
+  Float64Array.from({ length: STEPS }, (_, i) => quantileOf(three, (i + 0.5) / STEPS))
+/** Chances are drawn in shares of this. */
+const CHANCES = 65536
+
+/**
+ * One seeded draw of a build's total: facts take their values, lines follow, prices and hours fall between their ends. One
+ * number of 32 bits serves a line: eight for its price, eight for its hours, sixteen for whether it stands and must be got.
+ */
 export function draw(input: DrawInput, draws = 20_000, seed = 1): Drawn {
   const { lines, facts, rateMinor, fixedMinor, levels } = input
   const random = seeded(seed)
   const totals = new Float64Array(draws)
   const allHours = new Float64Array(draws)
   const taken = new Int32Array(facts.length)
+  const chances = facts.map((fact) => fact.chances)
+  const made = lines.map(({ price, hours, chance, on, stands, isSettled }) => ({
+    price: stepsOf(price),
+    hours: stepsOf(hours),
+    // Where what stands must be got by chance too, one share of the sixteen bits lies within the other.
+    stands: stands.map((share) => share * CHANCES),
+    chance,
+    on: on ?? -1,
+    isSettled: isSettled === true,
+  }))
+  const [prices, works] = [stepsOf(levels.price), stepsOf(levels.hours)]
   for (let i = 0; i < draws; i++) {
-    for (let f = 0; f < facts.length; f++) {
-      const { chances } = facts[f]!
-      let u = random()
+    for (let f = 0; f < taken.length; f++) {
+      const of = chances[f]!
+      let u = random() / 4294967296
       let v = 0
-      while (v < chances.length - 1 && u >= chances[v]!) u -= chances[v++]!
+      while (v < of.length - 1 && u >= of[v]!) u -= of[v++]!
       taken[f] = v
     }
     let open = 0
     let settled = fixedMinor
     let hours = 0
-    for (const line of lines) {
-      if (line.on !== null) {
-        const stands = line.stands[taken[line.on]!]!
-        if (stands === 0 || (stands < 1 && random() >= stands)) continue
-      }
-      hours += quantileOf(line.hours, random())
-      if (line.chance < 1 && random() >= line.chance) continue
-      const price = quantileOf(line.price, random())
+    for (let l = 0; l < made.length; l++) {
+      const line = made[l]!
+      const share = line.on < 0 ? CHANCES : line.stands[taken[line.on]!]!
+      if (share === 0) continue
+      const bits = random()
+      const drawn = bits >>> 16
+      if (drawn >= share) continue
+      hours += line.hours[bits & (STEPS - 1)]!
+      if (drawn >= share * line.chance) continue
+      const price = line.price[(bits >>> 8) & (STEPS - 1)]!
       if (line.isSettled) settled += price
       else open += price
     }
-    const worked = hours * quantileOf(levels.hours, random())
+    const bits = random()
+    const worked = hours * works[bits & (STEPS - 1)]!
     allHours[i] = worked
-    totals[i] = settled + open * quantileOf(levels.price, random()) + worked * rateMinor
+    totals[i] = settled + open * prices[(bits >>> 8) & (STEPS - 1)]! + worked * rateMinor
   }
   const mean = totals.reduce((sum, one) => sum + one, 0) / draws
   const deviation = Math.sqrt(totals.reduce((sum, one) => sum + (one - mean) ** 2, 0) / draws)

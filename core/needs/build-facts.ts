@@ -3,6 +3,7 @@ import { FACT_ROWS, type FactKey, isFactKey } from '../facts/index.ts'
 import type { Verdict } from '../joints/verdict.ts'
 import type { JointResult } from '../pairing/pairing.ts'
 import type { Train } from '../pairing/train.ts'
+import type { Field } from '../ports/field.ts'
 import { type CompiledPart, portOf } from '../ports/index.ts'
 import { GRADES } from '../quantity/grade.ts'
 import type { Room } from '../recipient/room.ts'
@@ -176,10 +177,18 @@ function ofParts({ recipient, train, isRecipients }: FactSources, say: Say): voi
           GRADES[field.grade] === 'assumed',
         )
   }
-  if (recipient) say('vehicle.layout', portOf(recipient, 'outline').layout.v, 'measured')
+  const read = (key: string, field: Field<unknown>, value: string | null): void => {
+    if (field.claim !== null && value !== null)
+      say(key, value, 'of the part', GRADES[field.grade] === 'assumed')
+  }
+  if (recipient) {
+    const { layout } = portOf(recipient, 'outline')
+    read('vehicle.layout', layout, layout.v)
+  }
   if (!train) return
   const { engine, transmission } = train
-  say('gearbox.type', portOf(transmission, 'ratios').type.v, 'of the part')
+  const { type } = portOf(transmission, 'ratios')
+  read('gearbox.type', type, type.v)
   say('build.engine', isRecipients(engine.id) ? 'kept' : 'other', 'pairing')
   say(
     'build.box',
@@ -188,25 +197,23 @@ function ofParts({ recipient, train, isRecipients }: FactSources, say: Say): voi
     !isRecipients(transmission.id),
   )
   if (isRecipients(engine.id)) say('donor.kind', 'none', 'pairing')
-  const born = portOf(engine, 'outline').layout.v
-  say('engine.born', born === 'mid' ? 'crosswise' : born, 'of the part')
-  const finished = portOf(engine, 'pilot-bore').finished.v
-  if (finished !== null) say('engine.pilot-bored', finished ? 'yes' : 'no', 'of the part')
-  const release = portOf(transmission, 'release-gear').type.v
-  if (release) say('gearbox.release', release === 'fork' ? 'fork' : 'concentric', 'of the part')
-  const output = portOf(transmission, 'output').type.v
-  if (output) say('gearbox.output', output === 'slip' ? 'yoke' : 'flange', 'of the part')
-  else if (portOf(transmission, 'side-outputs').present)
-    say('gearbox.output', 'sides', 'of the part')
-  const speed = portOf(transmission, 'speed-drive').type.v
-  if (speed) say('gearbox.speedo', speed === 'pulses' ? 'pulse' : speed, 'of the part')
-  const reads = recipient && portOf(recipient, 'speed-reader').type.v
-  if (reads) say('vehicle.speedo', reads === 'pulses' ? 'pulse' : reads, 'of the part')
-  const wants = portOf(transmission, 'load-signal').wants.v
-  if (wants && wants !== 'none')
-    say('gearbox.control', wants === 'controller' ? 'electronic' : wants, 'of the part')
-  const moved = portOf(transmission, 'lever').work.v
-  if (moved) say('gearbox.shift', moved === 'lever on the case' ? 'direct' : moved, 'of the part')
+  const born = portOf(engine, 'outline').layout
+  read('engine.born', born, born.v === 'mid' ? 'crosswise' : born.v)
+  const { finished } = portOf(engine, 'pilot-bore')
+  read('engine.pilot-bored', finished, finished.v === null ? null : finished.v ? 'yes' : 'no')
+  const release = portOf(transmission, 'release-gear').type
+  read('gearbox.release', release, release.v === 'fork' ? 'fork' : 'concentric')
+  const output = portOf(transmission, 'output').type
+  read('gearbox.output', output, output.v === 'slip' ? 'yoke' : 'flange')
+  if (portOf(transmission, 'side-outputs').present) say('gearbox.output', 'sides', 'of the part')
+  const speed = portOf(transmission, 'speed-drive').type
+  read('gearbox.speedo', speed, speed.v === 'pulses' ? 'pulse' : speed.v)
+  const reads = portOf(recipient, 'speed-reader').type
+  read('vehicle.speedo', reads, reads.v === 'pulses' ? 'pulse' : reads.v)
+  const { wants } = portOf(transmission, 'load-signal')
+  read('gearbox.control', wants, wants.v === 'controller' ? 'electronic' : wants.v)
+  const moved = portOf(transmission, 'lever').work
+  read('gearbox.shift', moved, moved.v === 'lever on the case' ? 'direct' : moved.v)
   if (portOf(transmission, 'take-off-opening').present) say('gearbox.opening', 'yes', 'of the part')
 }
 

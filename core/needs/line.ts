@@ -47,6 +47,9 @@ export type Stage = (typeof STAGES)[number]
 export const SORTS = ['part', 'task', 'service', 'paper', 'tool', 'blocker'] as const
 export type Sort = (typeof SORTS)[number]
 
+/** How a line written by hand stands, as a spreadsheet may say it. */
+export const OWN_STATES = ['needed', 'had', 'ordered', 'paid', 'wrong'] as const
+
 /** Currency the rows are priced in. */
 export const ROW_CURRENCY = 'EUR'
 

@@ -47,6 +47,7 @@ export const TABLES = {
       ['specimen', 'buildId'],
       ['pairing', 'buildId'],
       ['decision', 'buildId'],
+      ['ownLine', 'buildId'],
       ['sourcingLock', 'buildId'],
       ['plan', 'buildId'],
       ['jointClaim', 'buildId'],
@@ -101,6 +102,8 @@ export const TABLES = {
   pairingPart: { refs: { pairingId: 'pairing', partId: 'part' } },
   couplingChoice: { refs: { pairingId: 'pairing', partId: 'part' } },
   decision: { refs: { buildId: 'build' } },
+  ownLine: { refs: { buildId: 'build' } },
+  recipe: { json: ['body'] },
   sourcingLock: { refs: { buildId: 'build', supplierId: 'supplier' } },
   plan: { json: ['detail'], refs: { buildId: 'build' }, owns: [['planLine', 'planId']] },
   planLine: {

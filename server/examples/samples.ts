@@ -31,6 +31,14 @@ Harbour Parts,HBP,HBP-SAMPLE-1,Sample clip,4.20,EUR,yes,1,,,new
  * Every operation that answers JSON, asked once of the demo, in an order in which each can be answered: what is made
  * first is changed, then removed. Written down as the examples of the OpenAPI document.
  */
+const RECIPE = {
+  name: 'Ramps of the ferry',
+  body: {
+    id: 'ferry-ramps',
+    when: { all: [{ is: 'build.engine' as const, of: ['other'] }] },
+    add: [{ kind: 'shop:skid-plate', words: 'Skid plate under the pan', place: 'engine under' }],
+  },
+}
 export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   'PUT /passcode': { body: { passcode: 'sample passcode' } },
   'POST /session': { body: { passcode: 'sample passcode' } },
@@ -94,6 +102,25 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: lantern,
     body: { facts: { 'keep.air': 'yes', 'build.school': 'rebuild' } },
   },
+  'POST /builds/{id}/lines': {
+    params: lantern,
+    body: {
+      lines: [
+        { words: 'Shelf brackets of the library moved', place: 'cab', hours: 2, state: 'needed' },
+      ],
+    },
+  },
+  'PATCH /builds/{id}/lines/{line}': (told) => {
+    const { id, version } = told('POST /builds/{id}/lines').lines[0]!
+    return { params: { ...lantern, line: id }, body: { version, quantity: 2 } }
+  },
+  'DELETE /builds/{id}/lines/{line}': (told) => ({
+    params: { ...lantern, line: told('POST /builds/{id}/lines').lines[0]!.id },
+  }),
+  'GET /recipes': {},
+  'POST /recipes/try': { body: RECIPE },
+  'POST /recipes': { body: RECIPE },
+  'DELETE /recipes/{id}': (told) => ({ params: { id: told('POST /recipes').id } }),
   'GET /builds/{id}/brief': { params: lantern },
   'GET /builds/{id}/sheets/{kind}': { params: { ...lantern, kind: 'brief' } },
   'PATCH /builds/{id}/sheets/{kind}': {

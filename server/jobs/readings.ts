@@ -26,6 +26,7 @@ import { recipientView } from '../services/recipient.ts'
 import { listAside } from '../services/set-aside.ts'
 import { findShafts } from '../services/shafts.ts'
 import { sourcingView } from '../services/sourcing.ts'
+import { tryRecipe } from '../services/try-recipe.ts'
 import { whatIf } from '../services/what-if.ts'
 
 const encoder = new TextEncoder()
@@ -46,6 +47,7 @@ export const READINGS = {
   brief: briefView,
   known: knownView,
   whatIf,
+  tryRecipe,
   recipient: recipientView,
   pairings: listPairings,
   pairing: async (store: Store, build: string, engine: string, transmission: string) =>

@@ -4,8 +4,10 @@ import type { FactKey } from '../../core/facts/index.ts'
 import type { Task } from '../../core/joints/verdict.ts'
 import { addRanges } from '../../core/money/range.ts'
 import { KEPT_FACTS } from '../../core/needs/build-facts.ts'
-import type { Need } from '../../core/needs/need.ts'
-import { planNeeds } from '../../core/needs/plan-needs.ts'
+import { NO, UNKNOWN } from '../../core/needs/condition.ts'
+import { truthsWith } from '../../core/needs/line-list.ts'
+import { LINE_ROWS } from '../../core/needs/lines/index.ts'
+import { type Need, need } from '../../core/needs/need.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { torqueMargin } from '../../core/pairing/torque-margin.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
@@ -14,7 +16,7 @@ import { sheetAnswers } from './build-sheets.ts'
 import { contextOf } from './build-view.ts'
 import { blockersOf } from './first-answer.ts'
 import type { PairingRun } from './pairing-run.ts'
-import { type Planned, planBuild, planFor } from './planning.ts'
+import { type Planned, planBuild } from './planning.ts'
 import { costsOf, totals } from './totals.ts'
 
 /** The brief whole: its answers, what each thing that must still work adds, and what limits and build say of each other. */
@@ -106,12 +108,24 @@ function keepsOf(plan: Planned) {
   })
 }
 
-/** Lines that stand or open because something must still work. */
-function addedBy(plan: Planned, key: FactKey): readonly Need[] {
-  const listed = (value: string): readonly Need[] => {
-    const facts = { ...plan.facts, [key]: { value } }
-    return (plan.run ? planFor(plan.view, plan.run, facts) : planNeeds({ facts })).needs
-  }
-  const before = new Set(listed('no').map((need) => need.id))
-  return listed('yes').filter((need) => !before.has(need.id))
+/** Lines that stand or open because something must still work, as far as the rows say. */
+function addedBy({ facts }: Planned, key: FactKey): readonly Need[] {
+  const truths = (value: string) => truthsWith(LINE_ROWS, facts, key, value)
+  const [kept, gone] = [truths('yes'), truths('no')]
+  return LINE_ROWS.flatMap((row) => {
+    const [is, was] = [kept.get(row.kind) ?? NO, gone.get(row.kind) ?? NO]
+    if (was !== NO || is === NO) return []
+    const { kind, place, words, eur, hours, sort } = row
+    return need({
+      kind,
+      place,
+      words,
+      eur,
+      hours,
+      sort,
+      outcome: is === UNKNOWN ? 'open' : 'yes',
+      why: [],
+      ...(row.comes ? { comes: row.comes } : {}),
+    })
+  })
 }

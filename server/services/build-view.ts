@@ -1,4 +1,5 @@
 import { groupBy } from '../../core/group.ts'
+import type { Recipe } from '../../core/needs/recipe.ts'
 import type { JointClaim } from '../../core/pairing/joint-claims.ts'
 import type { PairingContext } from '../../core/pairing/train.ts'
 import type { RowOf, Store } from '../database/store.ts'
@@ -18,6 +19,9 @@ export interface BuildView {
   readonly jointClaims: readonly ClaimRow[]
   /** Answers to the stopper questions, by question. */
   readonly stoppers: Readonly<Record<string, string>>
+  /** The shop's own rows. */
+  readonly recipes: readonly Recipe[]
+  readonly ownLines: readonly RowOf<'ownLine'>[]
 }
 
 /** A build with everything its computing reads. */
@@ -39,6 +43,8 @@ export async function viewBuild(store: Store, buildId: string): Promise<BuildVie
       ),
     ),
     jointClaims: claims.filter(isClaim),
+    recipes: (await store.list('recipe')).map(({ body }) => body),
+    ownLines: await store.list('ownLine', { buildId }),
     stoppers: Object.fromEntries(
       claims
         .filter((claim) => claim.subject === 'stopper' && claim.buildId === buildId)

@@ -152,6 +152,7 @@ async function namesOf(
 /** Rows without a name of their own, told by what they say. */
 const WORDS: Partial<Record<TableName, (row: Record<string, unknown>) => string>> = {
   decision: (row) => `${row.act} ${String(row.needId).split('/')[0]?.replaceAll('-', ' ')}`,
+  ownLine: (row) => String(row.words),
   jointClaim: (row) =>
     [row.question ?? row.joint ?? row.subject, row.says]
       .filter(Boolean)

@@ -2,6 +2,7 @@ import { createHash } from 'node:crypto'
 import { pairingFacts } from '../../core/needs/from-pairing/pairing-facts.ts'
 import type { KnownFacts } from '../../core/needs/line-list.ts'
 import type { Need } from '../../core/needs/need.ts'
+import { needOfOwn } from '../../core/needs/own-line.ts'
 import { type PlannedNeeds, planNeeds } from '../../core/needs/plan-needs.ts'
 import { PartJudge, type Placed } from '../../core/pairing/judged-parts.ts'
 import type { PlanLine } from '../../core/sourcing/account.ts'
@@ -84,7 +85,9 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
   const chosen = view.pairings.find((row) => row.chosen === true)
   const run = chosen ? runBuildPairing(view, chosen.engineId, chosen.transmissionId) : null
   const facts = await factsOf(store, view, run)
-  const { needs: all, folded } = run ? planFor(view, run, facts) : NO_NEEDS
+  const { needs: planned, folded } = run ? planFor(view, run, facts) : NO_NEEDS
+  // What is written by hand stands whether a pairing is chosen or not.
+  const all = [...planned, ...view.ownLines.map(needOfOwn)]
   const dropped = new Set(
     decisions.flatMap((one) => (one.act === 'drop' && standsStill(one, all) ? one.needId : [])),
   )
@@ -121,6 +124,7 @@ export const planFor = (view: BuildView, run: PairingRun, facts: KnownFacts): Pl
       briefFacts(view),
     ),
     joints: run.result.joints,
+    recipes: view.recipes,
   })
 
 /** A decision rests on the reasons it was made for: if these change it stands aside and is asked again. */

@@ -25,6 +25,7 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
   const inMinor = (eur: number): number =>
     Math.sign(eur) * convert(Math.abs(Math.round(eur * 100)), ROW_CURRENCY, build.currency, rate!)
   const fact = (key: FactKey): string | undefined => plan.facts[key]?.value
+  const ownLines = new Map(plan.view.ownLines.map((one) => [`own:${one.id}`, one]))
   const soughtIds = new Set(plan.sought.map(({ id }) => id))
   return new Map(
     [...plan.needs, ...plan.folded].map((need): [string, LineCost] => {
@@ -35,6 +36,7 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
           priceMinor !== null &&
           priceMinor !== undefined,
       )
+      const written = ownLines.get(need.kind)
       const range = soughtIds.has(need.id) ? plan.gathered.sources.range(need) : null
       const assumed: Three | null =
         need.eur[2] === 0 && need.eur[0] === 0
@@ -173,7 +175,13 @@ export function totals(plan: Planned, costs = costsOf(plan)): BuildTotals | null
     contingencyMinor,
     committedMinor: plan.decisions
       .filter(({ act }) => act === 'order' || act === 'receive')
-      .reduce((sum, { priceMinor }) => sum + Number(priceMinor ?? 0), 0),
+      .map(({ priceMinor }) => priceMinor)
+      .concat(
+        plan.view.ownLines
+          .filter(({ state }) => state === 'ordered' || state === 'paid')
+          .map(({ priceMinor }) => priceMinor),
+      )
+      .reduce((sum: number, minor) => sum + Number(minor ?? 0), 0),
     likeForLikeMinor: repair,
     planMinor: solved?.totalMinor ?? null,
     leftoversMinor: leftoversMinor ?? 0,

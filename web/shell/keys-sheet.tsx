@@ -12,6 +12,7 @@ const KEYS = [
   ['w', 'Why: the sheet of the selected joint or line'],
   ['m', 'Record a measurement for the selected joint'],
   ['l', 'Lock the selected source, in Sourcing'],
+  ['a', 'Add a line of your own, in Parts'],
   ['x', 'Drop the selected line, in Parts'],
   ['Ctrl+Z', 'Undo the last thing done on this page'],
   ['Esc', 'Close'],

@@ -18,6 +18,7 @@ import { usePrintPage } from './print-page.ts'
 import { SetAsideNotice } from './set-aside-notice.tsx'
 import { STAGES } from './stages.ts'
 import { setTheme, useTheme } from './theme.ts'
+import { useFollowingPlan } from './use-following-plan.ts'
 
 // Seldom asked for: its form is loaded then.
 const SignIn = lazy(() => import('./sign-in.tsx'))
@@ -51,6 +52,7 @@ export function Shell() {
     )
   }
   const { pathname } = useLocation()
+  useFollowingPlan(shown, pathname.endsWith('/sourcing'))
   const session = useAnswer('GET /session').data
   const asksPasscode = session?.asks === true && !session.signedIn
   const { isConnected } = useEvents(session !== undefined && !asksPasscode)

@@ -42,7 +42,7 @@ const LINES: Readonly<Record<string, string>> = {
   'assist-hose/kept/main': 'assist-hose/front/main',
 }
 
-/** A decision keeps what it rested on, and follows its line to where the list has it now; more may be decided of a line. */
+/** A decision keeps what it rested on, and follows its line to where the list has it now; more may be decided of a line. A build may have lines of its own, and a shop recipes. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(
     `CREATE TABLE decision_next (id TEXT NOT NULL PRIMARY KEY, version INTEGER NOT NULL DEFAULT 1, build_id TEXT NOT NULL REFERENCES build(id), need_id TEXT NOT NULL, act TEXT NOT NULL CHECK (act IN ('drop', 'price', 'estimate', 'keep', 'confirm', 'postpone', 'order', 'receive', 'fit', 'return')), price_minor INTEGER CHECK (price_minor IS NULL OR typeof(price_minor) = 'integer'), source TEXT, note TEXT, rests TEXT, UNIQUE (build_id, need_id, act))`,
@@ -52,6 +52,13 @@ export async function up(knex: Knex): Promise<void> {
   )
   await knex.raw('DROP TABLE decision')
   await knex.raw('ALTER TABLE decision_next RENAME TO decision')
+  await knex.raw(
+    `CREATE TABLE own_line (id TEXT NOT NULL PRIMARY KEY, version INTEGER NOT NULL DEFAULT 1, build_id TEXT NOT NULL REFERENCES build(id), words TEXT NOT NULL, place TEXT NOT NULL, sort TEXT NOT NULL, stage TEXT NOT NULL, why TEXT, quantity INTEGER NOT NULL DEFAULT 1, price_minor INTEGER CHECK (price_minor IS NULL OR typeof(price_minor) = 'integer'), hours REAL, state TEXT, person TEXT, note TEXT)`,
+  )
+  await knex.raw('CREATE INDEX own_line_build ON own_line(build_id)')
+  await knex.raw(
+    `CREATE TABLE recipe (id TEXT NOT NULL PRIMARY KEY, version INTEGER NOT NULL DEFAULT 1, name TEXT NOT NULL, body TEXT NOT NULL)`,
+  )
   for (const [old, now] of Object.entries(LINES)) {
     const held = await knex('decision').where({ need_id: now }).select('build_id', 'act')
     for (const row of held)

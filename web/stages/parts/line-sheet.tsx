@@ -8,18 +8,85 @@ import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
-import { LEVELS, numberWords } from './words.ts'
+import { LEVELS, numberWords, STATE_WORDS } from './words.ts'
+
+const STEPS = [
+  ['order', 'Ordered'],
+  ['receive', 'Received'],
+  ['fit', 'Fitted'],
+  ['return', 'Sent back'],
+  ['postpone', 'Later'],
+] as const
+
+/** How far a line is, by what people say of it. */
+function Progress({ build, line }: { build: string; line: PartLine }) {
+  if (line.state === 'blocker') return null
+  return (
+    <div className="flex flex-wrap gap-2">
+      {STEPS.filter(([step]) => line.sort !== 'task' || step === 'fit' || step === 'postpone').map(
+        ([step, words]) => {
+          const held = line.decisions.find((one) => one.act === step)
+          return (
+            <Button
+              key={step}
+              tone={held ? 'main' : 'plain'}
+              aria-pressed={held !== undefined}
+              onClick={() =>
+                void (held
+                  ? removeWithUndo(
+                      'DELETE /builds/{id}/decisions/{decision}',
+                      { params: { id: build, decision: held.id } },
+                      `No longer: ${words.toLowerCase()}.`,
+                    )
+                  : act(
+                      () =>
+                        call('POST /builds/{id}/decisions', {
+                          params: { id: build },
+                          body: {
+                            needId: line.id,
+                            act: step,
+                            priceMinor: line.costMinor ?? line.estimateMinor,
+                          },
+                        }),
+                      `${line.words}: ${words.toLowerCase()}.`,
+                    ))
+              }
+            >
+              {line.sort === 'task' && step === 'fit' ? 'Done' : words}
+            </Button>
+          )
+        },
+      )}
+      {line.kind.startsWith('own:') && (
+        <Button
+          onClick={() =>
+            void removeWithUndo(
+              'DELETE /builds/{id}/lines/{line}',
+              { params: { id: build, line: line.kind.slice('own:'.length) } },
+              `${line.words} is off the list.`,
+            )
+          }
+        >
+          Take it off the list
+        </Button>
+      )}
+    </div>
+  )
+}
 
 /** One line: why it is here, what dropping it does, where it can come from, and a price of one's own. */
 export function LineSheet({
   build,
   line,
+  follows,
   currency,
   onDrop,
   onClose,
 }: {
   build: string
   line: PartLine
+  /** Lines that stand because this one does. */
+  follows: readonly PartLine[]
   currency: string
   onDrop: () => void
   onClose: () => void
@@ -34,7 +101,7 @@ export function LineSheet({
     >
       <SheetHead
         title={line.words}
-        detail={`${LEVELS[line.level]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`}
+        detail={`${LEVELS[line.level]} · ${STATE_WORDS[line.state]} · ${line.quantity} off${line.waits === 'nothing' ? '' : ` · order after ${line.waits}`}`}
         onClose={onClose}
       />
       <Photos of={{ buildId: build, spot: `line:${line.id}` }} what={line.words} />
@@ -67,6 +134,46 @@ export function LineSheet({
         )}
         {line.conflict && <p className="border-l-[3px] border-clash pl-2.5">{line.conflict}</p>}
       </section>
+      {line.aside && (
+        <p className="border-l-[3px] border-unmeasured pl-2.5">
+          {line.aside} Decide again, or leave it on the list.
+        </p>
+      )}
+      {line.hangs.length > 0 && (
+        <section>
+          <h3 className="font-bold">What must be found out</h3>
+          {line.hangs.map((words) => (
+            <p key={words} className="border-b border-line py-1">
+              <Link to={`/builds/${build}/known`} className="text-accent underline">
+                {words}
+              </Link>
+            </p>
+          ))}
+        </section>
+      )}
+      {follows.length > 0 && (
+        <section>
+          <h3 className="font-bold">What hangs on it</h3>
+          {follows.map((one) => (
+            <p key={one.id} className="border-b border-line py-1">
+              {one.words} <span className="text-steel">{one.why[0]?.words}</span>
+            </p>
+          ))}
+        </section>
+      )}
+      {line.state !== 'blocker' && (
+        <p className="text-steel">
+          {line.price && line.costMinor === null && (
+            <>
+              <Money minor={Math.round(line.price[0])} currency={currency} whole /> to{' '}
+              <Money minor={Math.round(line.price[2])} currency={currency} whole />, likely{' '}
+              <Money minor={Math.round(line.price[1])} currency={currency} whole />.{' '}
+            </>
+          )}
+          {line.time[2] > 0 &&
+            `${line.time[0].toFixed(1)} to ${line.time[2].toFixed(1)} h, at ${line.stage}.`}
+        </p>
+      )}
       {line.cautions.map((caution) => (
         <Caution key={caution}>{caution}</Caution>
       ))}
@@ -102,6 +209,7 @@ export function LineSheet({
           </Button>
         )}
       </div>
+      <Progress build={build} line={line} />
       <p className="text-steel">
         Dropping leaves a decision that stays when the list is made anew. What it was for is then
         yours to see to.

@@ -12,9 +12,10 @@ import { SwitchRow } from '../../components/fields/switch-row.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
-import { ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
 import { BuildStrip } from '../build-strip.tsx'
+import { AddLines } from './add-lines.tsx'
 import { Dropped, dropLine, LeftOut } from './dropped-lines.tsx'
 import { lineColumns } from './line-columns.tsx'
 import { LineSheet } from './line-sheet.tsx'
@@ -95,7 +96,7 @@ export function Component() {
   return (
     <Loaded of={parts} what="the parts list">
       {(list) =>
-        list.pairing === null ? (
+        list.pairing === null && list.lines.length === 0 ? (
           <Empty
             like={LIKE.lines}
             action={
@@ -133,6 +134,8 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   }, [list.lines, filter, view])
   const selected = list.lines.find((line) => line.id === selectedId) ?? null
   const drop = (line: PartLine): void => void dropLine(build, line)
+  const [isAdding, setAdding] = useState(false)
+  useHotkeys('a', () => setAdding(true), { preventDefault: true })
   useHotkeys('x', () => selected && drop(selected))
   useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
   const columns = useMemo(
@@ -158,6 +161,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           title={`${list.lines.filter(stands).length} lines`}
           detail={`${count('open')} open · ${count('asked')} hang on a question · ${list.folded.length} left out by assumption · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solved again' : ''}`}
         >
+          <Button onClick={() => setAdding(true)}>Add a line</Button>
           <HistoryButton entity="build" id={build} title={header?.build.name ?? 'this build'} />
           <ButtonLink to={`/builds/${build}/sourcing`} tone={list.planIsCurrent ? 'plain' : 'main'}>
             Sourcing
@@ -202,11 +206,22 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           </p>
         ))}
       </div>
+      {isAdding && (
+        <AddLines
+          build={build}
+          place={selected?.place ?? 'shop'}
+          currency={list.currency}
+          onClose={() => setAdding(false)}
+        />
+      )}
       {selected && (
         <LineSheet
           key={selected.id}
           build={build}
           line={selected}
+          follows={list.lines.filter((one) =>
+            one.why.some(({ parent }) => parent === selected.kind),
+          )}
           currency={list.currency}
           onDrop={() => drop(selected)}
           onClose={() => setSelected(null)}

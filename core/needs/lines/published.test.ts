@@ -1,0 +1,15 @@
+import { readFileSync } from 'node:fs'
+import { expect, test } from 'vitest'
+import { LINE_ROWS } from './index.ts'
+
+const published: readonly string[] = JSON.parse(readFileSync(new URL('./published.json', import.meta.url), 'utf8'))
+
+test('a kind once published stands, or has an heir; a new one is published with it', () => {
+  const kinds = new Set(LINE_ROWS.flatMap(({ kind, was = [] }) => [kind, ...was]))
+  expect(published.filter((kind) => !kinds.has(kind))).toEqual([])
+  expect(LINE_ROWS.map(({ kind }) => kind).filter((kind) => !published.includes(kind))).toEqual([])
+  expect(new Set(published).size).toBe(published.length)
+  // No name an heir took over is given to another.
+  const names = LINE_ROWS.flatMap(({ was = [] }) => was)
+  for (const { kind } of LINE_ROWS) expect(names).not.toContain(kind)
+})

@@ -1,0 +1,46 @@
+import { expect, test } from 'vitest'
+import type { FactKey } from '../facts/index.ts'
+import { FIXTURES } from './fixtures/builds.property.ts'
+import { lineCost } from './line-cost.ts'
+import type { KnownFacts } from './line-list.ts'
+import { LINE_ROWS } from './lines/index.ts'
+import { openFacts } from './open-facts.ts'
+import { planNeeds } from './plan-needs.ts'
+import { supplyOf } from './supply.ts'
+import { type CostedLine, totalsOf } from './totals.ts'
+
+const RATE = 4800
+function totalled(facts: KnownFacts) {
+  const { needs, folded } = planNeeds({ facts })
+  const lines = [...needs, ...folded].map((need): CostedLine => {
+    const supply = supplyOf(need, (key: FactKey) => facts[key]?.value, [])
+    const assumed = need.eur.map((eur) => eur * 100) as unknown as CostedLine['cost']['hours']
+    return { need, cost: lineCost(need, supply, { assumed }), isAnswered: false, isSettled: false }
+  })
+  const keys = [...new Set(lines.flatMap(({ need }) => need.because))].sort()
+  return totalsOf(lines, openFacts(LINE_ROWS, facts, keys), RATE, 0)
+}
+/** A build with some of its facts forgotten, every third. */
+const forgotten = (facts: KnownFacts, every: number): KnownFacts =>
+  Object.fromEntries(Object.entries(facts).filter((_, i) => i % every !== 0)) as KnownFacts
+
+test('the headline lies within the bounds, and knowing more never widens them', () => {
+  for (const { facts } of FIXTURES.filter((_, i) => i % 3 === 0)) {
+    const [less, more] = [totalled(forgotten(facts, 3)), totalled(facts)]
+    // Prices and hours move by their levels too: bounds are of what is known of the lines.
+    expect(less.drawn.p10).toBeLessThanOrEqual(less.drawn.p50)
+    expect(less.drawn.p50).toBeLessThanOrEqual(less.drawn.p90)
+    expect(less.outer.low).toBeLessThanOrEqual(more.outer.low)
+    expect(less.outer.high).toBeGreaterThanOrEqual(more.outer.high)
+  }
+})
+
+test('what is not known is ranked by what it moves; a build of which all is known has nothing to ask', () => {
+  const { facts } = FIXTURES[0]!
+  const { worth, drives } = totalled(forgotten(facts, 3))
+  expect(worth.length).toBeGreaterThan(5)
+  for (const [i, { spreadMinor }] of worth.entries())
+    if (i > 0) expect(spreadMinor).toBeLessThanOrEqual(worth[i - 1]!.spreadMinor)
+  expect(drives.length).toBe(3)
+  expect(totalled(facts).worth.filter(({ spreadMinor }) => spreadMinor > 0)).toEqual([])
+})

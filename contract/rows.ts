@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { isFactKey } from '../core/facts/index.ts'
+import { START_FACTS } from '../core/facts/start.ts'
 import { markingFault } from '../core/mechanics/tyre.ts'
 import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
@@ -270,6 +271,8 @@ export const startInput = z.strictObject({
   labourRateMinor: amount.default(0),
   mustWork: z.array(z.enum(KEPT_ASSEMBLIES)).max(50).default([]),
   stoppers: z.partialRecord(stopperId, stopperSays).default({}),
+  /** Facts answered at once, such as the service school. */
+  facts: z.partialRecord(z.enum(START_FACTS), z.string().max(40)).default({}),
   saidBy: text.nullish(),
 })
 export const stopperInput = z.strictObject({

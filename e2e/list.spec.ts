@@ -146,7 +146,7 @@ test('a line is dropped, its reason changes, and it comes back saying what chang
   await page.getByPlaceholder('in lines').fill('Dropped before')
   await page.getByPlaceholder('in lines').fill('disc')
   await expect(
-    page.getByText(/Dropped before: school of the build was reseal, is rebuild now/),
+    page.getByText(/Dropped before: service of the engine was reseal, is rebuild now/),
   ).toBeVisible()
 })
 

@@ -37,7 +37,7 @@ const VIEWS = [
   ['start', '/start', startTyped],
   ['first-answer', '/builds/lantern/first'],
   ['donors', '/builds/lantern/donors'],
-  ['donor-sheet', '/builds/lantern/donors/donor-1/sheet'],
+  ['known', '/builds/lantern/known'],
   [
     'late-bench',
     '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth',

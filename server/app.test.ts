@@ -414,7 +414,7 @@ test('the parts list as CSV is quoted, and no cell runs as a formula', async () 
   await jobs.wait(job.id)
   const text = await (await app.request('/api/builds/lantern/parts.csv')).text()
   expect(text.split('\r\n')[0]).toBe(
-    'place,line,quantity,level,state,waitsFor,source,from,number,numberSays,evidence,cost,currency,why',
+    'place,line,quantity,level,state,waitsFor,source,from,number,numberSays,evidence,cost,currency,why,stage,sort,outcome,supply,low,likely,high,hours',
   )
   expect(text).toContain(`"'=HYPERLINK(""x"")"`)
 })

@@ -37,6 +37,9 @@ export const totals: z.ZodType<BuildTotals> = z
   })
   .meta({ id: 'BuildTotals' })
 
+/** What stops a build until it is answered. */
+const blocker = z.strictObject({ id: z.string(), words: z.string(), why: z.string() })
+
 /** A build at a glance: what it is, what it costs, what is open, what is next. */
 export const buildHeader = z
   .strictObject({
@@ -53,6 +56,7 @@ export const buildHeader = z
       parts: z.number(),
       sourcing: z.number(),
     }),
+    blockers: list(blocker),
     next: z.strictObject({ words: z.string(), stage: z.string() }),
   })
   .meta({ id: 'BuildHeader' })
@@ -122,7 +126,7 @@ export const firstAnswer = z
     /** Facts that decide most, dearest first, with what they may move. */
     questions: list(question),
     /** What stops the build. */
-    blockers: list(z.strictObject({ id: z.string(), words: z.string(), why: z.string() })),
+    blockers: list(blocker),
     measure: list(
       z.strictObject({
         field: z.string(),

@@ -25,25 +25,41 @@ export const FACT_ROWS: Readonly<Record<FactKey, FactRow>> = ALL
 
 /** How a fact is named in a sentence: "throttle of the engine". */
 export function factWords(key: FactKey): string {
+  const named = NAMES[key]
+  if (named !== undefined) return named
   const [head = '', tail = ''] = key.split('.')
   const said = tail.replaceAll('-', ' ')
-  const of = OWNERS[head]
-  return of === undefined ? said : `${said} ${of}`
+  return OWNERS[head]?.(said) ?? said
 }
-const OWNERS: Readonly<Record<string, string>> = {
-  vehicle: 'of the vehicle',
-  engine: 'of the engine',
-  gearbox: 'of the gearbox',
-  donor: 'of the donor',
-  bench: 'on the bench',
-  kit: 'of the kit',
-  law: 'by law',
-  keep: 'must still work',
-  room: 'as room',
-  joint: 'as joint',
-  choice: 'as way out',
-  can: 'in this shop',
-  build: 'of the build',
+const NAMES: Readonly<Partial<Record<FactKey, string>>> = {
+  'build.engine': 'which engine',
+  'build.box': 'whose gearbox',
+  'build.school': 'service of the engine',
+  'build.box-school': 'service of the gearbox',
+  'build.place': 'placement',
+  'build.case': 'whose transfer case',
+  'engine.set': 'whether computer, key and pedal are one set',
+  'engine.hot': 'exhaust side of the engine',
+  'donor.kind': 'what is bought',
+  'donor.box': 'gearbox that stood behind it',
+  'joint.torque-clutch': 'torque at the clutch',
+  'joint.torque-gearbox': 'torque at the gearbox',
+  'joint.torque-case': 'torque at the transfer case',
+  'joint.torque-axle': 'torque at the axle',
+}
+const OWNERS: Readonly<Record<string, (said: string) => string>> = {
+  vehicle: (said) => `${said} of the vehicle`,
+  engine: (said) => `${said} of the engine`,
+  gearbox: (said) => `${said} of the gearbox`,
+  donor: (said) => `${said}, of the donor`,
+  bench: (said) => `${said}, on the bench`,
+  kit: (said) => `${said} of the kit`,
+  law: (said) => `${said}, by law`,
+  keep: (said) => `${said} must still work`,
+  room: (said) => `room for the ${said}`,
+  joint: (said) => `how the ${said} meets`,
+  choice: (said) => `way out: ${said}`,
+  can: (said) => `whether this shop can ${said}`,
 }
 
 export const isFactKey = (key: string): key is FactKey => Object.hasOwn(FACT_ROWS, key)

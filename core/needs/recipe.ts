@@ -12,9 +12,12 @@ const firstForm = z
     z.object({
       fact: z.union([
         z.enum(Object.keys(FACT_KEYS) as [FactKey, ...FactKey[]]),
-        z.string().refine((key) => factNamed(key) !== null, 'Not a fact that is known here.'),
+        z
+          .string()
+          .max(80)
+          .refine((key) => factNamed(key) !== null, 'Not a fact that is known here.'),
       ]),
-      equals: z.union([z.string(), z.number(), z.boolean()]),
+      equals: z.union([z.string().max(200), z.number(), z.boolean()]),
     }),
   )
   .max(60)

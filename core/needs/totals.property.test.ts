@@ -41,6 +41,6 @@ test('what is not known is ranked by what it moves; a build of which all is know
   expect(worth.length).toBeGreaterThan(5)
   for (const [i, { spreadMinor }] of worth.entries())
     if (i > 0) expect(spreadMinor).toBeLessThanOrEqual(worth[i - 1]!.spreadMinor)
-  expect(drives.length).toBe(3)
+  expect(drives.length).toBe(7)
   expect(totalled(facts).worth.filter(({ spreadMinor }) => spreadMinor > 0)).toEqual([])
 })

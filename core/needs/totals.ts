@@ -29,7 +29,7 @@ export interface ListTotals {
 }
 
 const DRAWS = 4_000
-const DRIVES = 3
+const DRIVES = 7
 
 /**
  * Totals of a list: a draw of what it may come to, and bounds. Lines that hang on one fact come and go together; a line on

@@ -23,6 +23,14 @@ export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
     amount(line.costMinor ?? line.estimateMinor),
     currency,
     line.why.map((reason) => reason.words).join(' | '),
+    line.stage,
+    line.sort,
+    line.outcome,
+    line.supply,
+    ...(line.price ?? [null, null, null]).map((minor) =>
+      amount(minor === null ? null : Math.round(minor)),
+    ),
+    line.time[1].toFixed(2),
   ])
   return stringify(
     [
@@ -41,6 +49,14 @@ export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {
         'cost',
         'currency',
         'why',
+        'stage',
+        'sort',
+        'outcome',
+        'supply',
+        'low',
+        'likely',
+        'high',
+        'hours',
       ],
       ...rows.map((row) => row.map((cell) => (typeof cell === 'string' ? unformula(cell) : cell))),
     ],

@@ -110,7 +110,7 @@ export async function budgetView(store: Store, buildId: string) {
           (outcome === 'yes' || outcome === 'leans yes') &&
           !bought.has(id) &&
           from !== 'typed' &&
-          supply !== 'here'
+          supply === 'get'
         )
       })
       .map((need) => ({ id: need.id, words: need.words, waits: need.waits })),

@@ -36,6 +36,7 @@ export async function buildHeader(store: Store, buildId: string) {
     transmissionId: plan.run?.train.transmission.id ?? null,
     totals: sums,
     open,
+    blockers: blockersOf(plan),
     next: nextAction(plan, unmeasured, openParts),
   }
 }
@@ -57,6 +58,7 @@ export async function headerOrFault(
       engineId: null,
       transmissionId: null,
       totals: null,
+      blockers: [],
       open: { brief: 0, known: 0, pairing: 0, parts: 0, sourcing: 0 },
       next: { words: 'It cannot be computed: look at its history', stage: 'brief' },
     }

@@ -1,13 +1,16 @@
 import type { z } from 'zod'
 import type { startInput } from '../../contract/rows.ts'
+import { FACT_ROWS, type FactKey } from '../../core/facts/index.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
 import { ROW_CURRENCY } from '../../core/needs/line.ts'
 import { fieldsOfAnswer } from '../../core/pairing/stopper-fields.ts'
 import type { StopperSays } from '../../core/pairing/stoppers.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
+import type { SheetAnswers } from '../../core/sheets/sheet.ts'
 import { TEMPLATE_SOURCE } from '../../core/templates/index.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
+import { joinSheet } from './build-sheets.ts'
 import { shopDay } from './day.ts'
 import { answerStopper } from './joint-claims.ts'
 import { onePart } from './one-part.ts'
@@ -59,7 +62,8 @@ export async function startBuild(store: Store, input: Start): Promise<RowOf<'bui
         Math.round(SAID_MASS_KG * LADEN_SHARE + input.massKg * 0.1),
       )
     }
-    const engine = await pick(tx, input.engine, 'engine', null)
+    const keepsEngine = input.facts['build.engine'] === 'kept'
+    const engine = await pick(tx, input.engine, 'engine', keepsEngine ? recipient : null)
     const transmission = await pick(
       tx,
       input.transmission,
@@ -89,6 +93,7 @@ export async function startBuild(store: Store, input: Start): Promise<RowOf<'bui
     })
     for (const [question, says] of Object.entries(stoppers))
       if (says) await answerStopper(tx, build.id, { question, says, saidBy: input.saidBy ?? null })
+    await joinSheet(tx, 'buildSheet', { buildId: build.id, kind: 'facts' }, saidOf(input))
     if (!engine || !transmission) return build
     // Nothing is put in yet: what would close it is found when it is first looked at.
     await takePairing(tx, build.id, { engineId: engine, transmissionId: transmission }, [])
@@ -102,6 +107,25 @@ export async function startBuild(store: Store, input: Start): Promise<RowOf<'bui
     await decideByAnswers(tx, { engine, transmission, recipient, transfer }, stoppers, input.saidBy)
     return build
   })
+}
+
+/** Facts answered at the start, and what follows from what stays. @throws UnprocessableError where one is no value of it */
+function saidOf({ facts, transmission, saidBy }: Start): SheetAnswers {
+  const keepsEngine = facts['build.engine'] === 'kept'
+  const said: Record<string, string> = {
+    ...facts,
+    'build.box': transmission?.isRecipients ? 'own' : keepsEngine ? 'apart' : 'with-engine',
+    ...(keepsEngine ? { 'donor.kind': 'none' } : {}),
+  }
+  for (const [key, value] of Object.entries(said))
+    if (!FACT_ROWS[key as FactKey].values.includes(value))
+      throw new UnprocessableError(`${key} is never "${value}".`, [
+        { path: `facts.${key}`, message: `One of ${FACT_ROWS[key as FactKey].values.join(', ')}.` },
+      ])
+  const at = new Date().toISOString()
+  return Object.fromEntries(
+    Object.entries(said).map(([key, value]) => [key, { value, at, by: saidBy ?? null }]),
+  )
 }
 
 /** What the answers decide of the pairing is written on its fields, as hearsay. */

@@ -36,7 +36,7 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
           priceMinor !== null &&
           priceMinor !== undefined,
       )
-      const written = ownLines.get(need.kind)
+      const _written = ownLines.get(need.kind)
       const range = soughtIds.has(need.id) ? plan.gathered.sources.range(need) : null
       const assumed: Three | null =
         need.eur[2] === 0 && need.eur[0] === 0
@@ -134,8 +134,7 @@ export function totals(plan: Planned, costs = costsOf(plan)): BuildTotals | null
       !need.task &&
       need.sort === 'part' &&
       !answered.has(need.id) &&
-      supply !== 'here' &&
-      supply !== 'settled' &&
+      supply === 'get' &&
       from !== 'typed'
     )
   }

@@ -214,7 +214,15 @@ function AgainstRepair({ totals }: { totals: Totals }) {
         <>
           It may come out cheaper or dearer than the repair.
           {drives.length > 0 && (
-            <> What decides it: {drives.map(({ words }) => words.toLowerCase()).join(', ')}.</>
+            <>
+              {' '}
+              What decides it:{' '}
+              {drives
+                .slice(0, 3)
+                .map(({ words }) => words.toLowerCase())
+                .join(', ')}
+              .
+            </>
           )}
         </>
       ) : (

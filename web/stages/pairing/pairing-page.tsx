@@ -12,6 +12,7 @@ import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
+import { Blockers } from '../blockers.tsx'
 import { PairingStrip } from '../build-strip.tsx'
 import { LookedInto, pairingColumns, pairingKey } from './pairing-columns.tsx'
 import { PairingSide } from './pairing-side.tsx'
@@ -104,7 +105,8 @@ function Pairings({
   onMore: (most: number) => void
 }) {
   const { chosen, joint, look } = useLook(items)
-  const header = useBuild(build).data?.build
+  const glance = useBuild(build).data
+  const header = glance?.build
   const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
   const isHere =
     detail.data?.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId
@@ -136,6 +138,11 @@ function Pairings({
           <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
           <ButtonLink to="/catalogue/new/transmission">Add a gearbox</ButtonLink>
         </PageHead>
+        {glance && (
+          <div className="px-4">
+            <Blockers build={build} blockers={glance.blockers} />
+          </div>
+        )}
         <SinceUpgrade build={build} />
         <div className="min-h-0 flex-1 overflow-auto">
           <LookedInto value={joint}>

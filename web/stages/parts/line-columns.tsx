@@ -26,6 +26,9 @@ export const lineColumns = (
         <span className="flex gap-2.5">
           <span className="w-[22px] shrink-0 pt-0.5">{code && <JointShape code={code} />}</span>
           <span>
+            <span className="hidden print:inline" aria-hidden>
+              ☐{' '}
+            </span>
             <b>{line.words}</b>
             <span className="block text-steel">{line.why[0]?.words}</span>
             {line.hangs.length > 0 && line.state === 'asked' && (

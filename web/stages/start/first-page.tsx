@@ -6,8 +6,8 @@ import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { useJustSaid } from '../../api/just-said.ts'
 import { usePerson } from '../../api/person.ts'
-import { Row, Rows } from '../../components/rows.tsx'
 import { ButtonLink, Empty, GradeWord, Loaded, PageHead, Span } from '../../components/ui.tsx'
+import { Blockers } from '../blockers.tsx'
 import { QuestionRow } from '../known/question-row.tsx'
 import { FirstVerdicts } from './first-verdicts.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
@@ -41,7 +41,7 @@ export function Component() {
                 <MeasureFirst build={build} answer={answer} />
               </div>
               <div className="flex flex-col gap-6">
-                <Blockers build={build} answer={answer} />
+                <Blockers build={build} blockers={answer.blockers} />
                 <Questions build={build} answer={answer} />
                 <Stoppers build={build} answer={answer} />
               </div>
@@ -112,28 +112,6 @@ function MeasureFirst({ build, answer }: { build: string; answer: FirstAnswer })
           </li>
         ))}
       </ol>
-    </section>
-  )
-}
-
-function Blockers({ build, answer }: { build: string; answer: FirstAnswer }) {
-  if (answer.blockers.length === 0) return null
-  return (
-    <section aria-label="This stops the build" className="border-l-[3px] border-clash pl-3">
-      <h2 className="font-bold">This stops the build</h2>
-      <Rows label="What stops the build">
-        {answer.blockers.map(({ id, words, why }) => (
-          <Row key={id}>
-            <Link
-              className="text-accent underline underline-offset-2"
-              to={`/builds/${build}/parts?line=${encodeURIComponent(id)}`}
-            >
-              {words}
-            </Link>
-            <span className="text-steel">{why}</span>
-          </Row>
-        ))}
-      </Rows>
     </section>
   )
 }

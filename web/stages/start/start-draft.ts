@@ -1,3 +1,4 @@
+import type { StartFact } from '../../../core/facts/start.ts'
 import type { StopperSays } from '../../../core/pairing/stoppers.ts'
 
 /** What is typed at the start. */
@@ -17,6 +18,7 @@ export interface Typed {
   readonly use: string
   readonly labour: string
   readonly mustWork: readonly string[]
+  readonly facts: Readonly<Partial<Record<StartFact, string>>>
   readonly stoppers: Readonly<Record<string, StopperSays>>
 }
 
@@ -37,6 +39,7 @@ export const BLANK: Typed = {
   use: '',
   labour: '',
   mustWork: [],
+  facts: {},
   stoppers: {},
 }
 

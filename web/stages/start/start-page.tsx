@@ -1,9 +1,12 @@
 import type { Templates } from '../../../contract/answers/shop.ts'
 import { KEPT_ASSEMBLIES } from '../../../core/brief/must-still-work.ts'
+import { FACT_ROWS } from '../../../core/facts/index.ts'
+import { STOPPER_ASKED } from '../../../core/facts/start.ts'
 import { isCurrency } from '../../../core/money/money.ts'
 import { ROW_CURRENCY } from '../../../core/needs/line.ts'
 import { exact } from '../../../core/ports/field.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
+import { templateOf } from '../../../core/templates/index.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { Check } from '../../components/fields/check.tsx'
 import { Field } from '../../components/fields/field.tsx'
@@ -11,6 +14,7 @@ import { Select } from '../../components/fields/select.tsx'
 import { TypedInput } from '../../components/typed-input.tsx'
 import { Button, Loaded, PageHead } from '../../components/ui.tsx'
 import { USES } from '../brief/uses.ts'
+import { valueWords } from '../known/question-row.tsx'
 import { Family, PartChoice, TextField } from './start-fields.tsx'
 import { StopperQuestions } from './stopper-questions.tsx'
 import { type Start, useStart } from './use-start.ts'
@@ -49,15 +53,15 @@ function StartForm({ offered }: { offered: Templates }) {
             />
           </div>
           <EuroRate start={start} />
+          <Stays start={start} />
           <Vehicle start={start} offered={offered} />
           <GoesIn start={start} offered={offered} />
           <WhatFor start={start} />
         </div>
         <StopperQuestions
-          stoppers={offered.stoppers.map((stopper) => ({
-            ...stopper,
-            says: typed.stoppers[stopper.id] ?? null,
-          }))}
+          stoppers={offered.stoppers
+            .filter(({ id }) => isAskedOf(id, typed))
+            .map((stopper) => ({ ...stopper, says: typed.stoppers[stopper.id] ?? null }))}
           onAnswer={(question, says) => set({ stoppers: { ...typed.stoppers, [question]: says } })}
         />
       </div>
@@ -114,6 +118,37 @@ const Vehicle = ({ start, offered }: { start: Start; offered: Templates }) => (
   </fieldset>
 )
 
+/** What stays decides most of the list, so it is asked first. */
+const Stays = ({ start: { typed, set } }: { start: Start }) => (
+  <fieldset className="border-t border-ink pt-2">
+    <legend className="pr-2 font-bold">What stays</legend>
+    <Check
+      isChecked={typed.facts['build.engine'] === 'kept'}
+      onChange={(isKept) =>
+        set({ facts: { ...typed.facts, 'build.engine': isKept ? 'kept' : 'other' } })
+      }
+    >
+      The engine is the vehicle's own, and stays
+    </Check>
+    <Check isChecked={typed.keepsGearbox} onChange={(keepsGearbox) => set({ keepsGearbox })}>
+      The gearbox is the vehicle's own, and stays
+    </Check>
+  </fieldset>
+)
+
+/** A stopper that cannot apply to what is chosen is not asked. */
+function isAskedOf(stopper: string, { recipient, transmission }: Start['typed']): boolean {
+  const wanted = STOPPER_ASKED[stopper]
+  if (!wanted) return true
+  const [key, value] = wanted
+  const chosen = key.startsWith('vehicle.') ? recipient : transmission
+  const type = chosen.startsWith('template:') ? templateOf(chosen.slice('template:'.length)) : null
+  const said = type?.ports
+    .flatMap(({ fields }) => Object.entries(fields))
+    .find(([field]) => field === key.slice(key.indexOf('.') + 1))?.[1]?.[0]
+  return said === undefined || said === value
+}
+
 const GoesIn = ({ start, offered }: { start: Start; offered: Templates }) => (
   <fieldset className="border-t border-ink pt-2">
     <legend className="pr-2 font-bold">What goes in</legend>
@@ -129,12 +164,6 @@ const GoesIn = ({ start, offered }: { start: Start; offered: Templates }) => (
       />
       <Family label="Gearbox's pattern family" start={start} name="transmissionFamily" />
     </div>
-    <Check
-      isChecked={start.typed.keepsGearbox}
-      onChange={(keepsGearbox) => start.set({ keepsGearbox })}
-    >
-      The gearbox is the vehicle's own, and stays
-    </Check>
     <PartChoice
       label="Transfer case"
       kind="transfer-case"
@@ -160,6 +189,20 @@ const WhatFor = ({ start: { typed, set, faults } }: { start: Start }) => (
         />
       )}
     </Field>
+    <div className="mt-2 grid grid-cols-3 gap-x-4 max-[560px]:grid-cols-1">
+      {(['build.school', 'donor.kind', 'build.runs'] as const).map((key) => (
+        <Field key={key} label={FACT_ROWS[key].asks ?? key}>
+          {(shared) => (
+            <Select
+              {...shared}
+              value={typed.facts[key] ?? FACT_ROWS[key].assumed ?? ''}
+              options={FACT_ROWS[key].values.map((value) => ({ value, words: valueWords(value) }))}
+              onChange={(value) => set({ facts: { ...typed.facts, [key]: value } })}
+            />
+          )}
+        </Field>
+      ))}
+    </div>
     <div className="mt-2 grid grid-cols-2 gap-x-4">
       {KEPT_ASSEMBLIES.map((kind) => (
         <Check

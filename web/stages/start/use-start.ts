@@ -49,6 +49,7 @@ function read(typed: Typed, reading: Reading) {
     labourRateMinor,
     mustWork: KEPT_ASSEMBLIES.filter((kind) => typed.mustWork.includes(kind)),
     stoppers: typed.stoppers,
+    facts: typed.facts,
   }
   return { faults, body }
 }

@@ -4,12 +4,12 @@ import { isTimeZone } from '../core/day.ts'
 import { isFactKey } from '../core/facts/index.ts'
 import { START_FACTS } from '../core/facts/start.ts'
 import { markingFault } from '../core/mechanics/tyre.ts'
+import { isCatalogueKind } from '../core/needs/catalogue-kinds.ts'
 import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import { FACE_VIEWS } from '../core/patterns/as-stored.ts'
-import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { answersSchema, PAPERS } from './stored.ts'
@@ -41,7 +41,7 @@ export const supersessionInput = z.strictObject({
 
 export const partInput = z.strictObject({
   id: id.optional(),
-  kind: z.string().max(60).refine(isPartKind, 'Choose a kind of part.'),
+  kind: z.string().max(60).refine(isCatalogueKind, 'Choose a kind of part.'),
   name,
   ownerId: id.nullish(),
   isDefault: z.boolean().optional(),

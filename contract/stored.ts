@@ -3,13 +3,13 @@ import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { jointNamed } from '../core/joints/index.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
+import { isCatalogueKind } from '../core/needs/catalogue-kinds.ts'
 import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import type { FieldWords } from '../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../core/ports/index.ts'
-import { isPartKind } from '../core/ports/part-kinds.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
@@ -176,7 +176,7 @@ export const STORED_ROWS = {
   part: z
     .strictObject({
       id,
-      kind: z.string().max(60).refine(isPartKind, 'Not a kind of part.'),
+      kind: z.string().max(60).refine(isCatalogueKind, 'Not a kind of part.'),
       name,
       ownerId: id.nullish(),
       isDefault: z.boolean(),

@@ -12,6 +12,7 @@ const OF_A_BUILD = [
   '/builds/lantern/mating',
   '/builds/lantern/bench',
   '/builds/lantern/parts',
+  '/builds/lantern/known',
   '/builds/lantern/sourcing',
   '/builds/lantern/budget',
 ]

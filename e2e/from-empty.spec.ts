@@ -295,8 +295,10 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await expect(page.getByText("This is the build's pairing.")).toBeVisible()
 
   await page.getByRole('link', { name: 'See its parts' }).click()
-  await page.getByRole('row', { name: /^Propshaft/ }).click()
-  const sheet = page.getByRole('complementary', { name: 'Line: Propshaft' })
+  await page.getByRole('radio', { name: /^All/ }).click()
+  await page.getByPlaceholder('in lines').fill('propshaft')
+  await page.getByRole('row', { name: /^Propshaft shortened/ }).click()
+  const sheet = page.getByRole('complementary', { name: 'Line: Propshaft shortened or made' })
   await sheet.getByLabel('Price for all 1').fill('240,50')
   await sheet.getByLabel('From').fill('Shaft maker')
   await sheet.getByRole('button', { name: 'Put the price on' }).click()
@@ -315,7 +317,7 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await expect(page.getByRole('row', { name: /Clutch disc/ })).toContainText('Exact')
   await expect(page.getByRole('row', { name: /Propshaft/ })).toContainText('240.50')
   await page.getByRole('link', { name: 'Budget', exact: true }).click()
-  await expect(page.getByText('open lines, by what they may cost')).toBeVisible()
+  await expect(page.getByRole('heading', { name: 'What drives it' })).toBeVisible()
   await expect(page.getByText('Like-for-like repair').first()).toBeVisible()
 
   // Out as JSON, into an empty copy, out again: byte for byte the same.

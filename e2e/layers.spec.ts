@@ -72,6 +72,13 @@ const LAYERS: readonly Layer[] = [
     layer: (page) => page.getByRole('menu'),
   },
   {
+    name: 'a line of one’s own',
+    at: '/builds/lantern/parts',
+    open: press('Add a line'),
+    layer: dialog,
+  },
+  { name: 'a recipe', at: '/settings', open: press('New recipe'), layer: dialog },
+  {
     name: 'a list of few',
     at: '/builds/lantern/brief',
     open: (page) => page.getByLabel('Use', { exact: true }).click(),
@@ -96,7 +103,7 @@ const LAYERS: readonly Layer[] = [
     name: 'what was done, with its undo',
     at: '/builds/lantern/parts',
     open: async (page) => {
-      await page.getByRole('row', { name: /^Exhaust/ }).click()
+      await page.getByRole('row', { name: /^Timing belt kit/ }).click()
       await page.getByRole('button', { name: 'Drop this line' }).click()
     },
     layer: (page) => page.locator('[data-sonner-toast]'),

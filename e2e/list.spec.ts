@@ -157,3 +157,25 @@ test('the list prints whole', async ({ page, demo }) => {
   const pdf = await page.pdf({ format: 'A4' })
   expect(pdf.length).toBeGreaterThan(20_000)
 })
+
+test('a recipe of the shop is built, tried on the builds there are, kept, and taken off', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/settings`)
+  await page.getByRole('button', { name: 'New recipe' }).click()
+  const dialog = page.getByRole('dialog', { name: 'New recipe' })
+  await dialog.getByLabel('Name').fill('Ferry ramps')
+  await dialog.getByLabel('Line 1', { exact: true }).fill('Skid plate under the pan')
+  await dialog.getByRole('button', { name: /Try it/ }).click()
+  await expect(dialog.getByRole('status')).toContainText('3 lines in 3 of 3 builds')
+  await dialog.getByRole('button', { name: 'Keep recipe' }).click()
+  await expect(dialog).toHaveCount(0)
+  await expect(page.getByText('adds skid plate under the pan')).toBeVisible()
+  await page.goto(`${demo.url}/builds/lantern/parts?show=all`)
+  await page.getByPlaceholder('in lines').fill('skid plate')
+  await expect(page.getByRole('row', { name: /Skid plate under the pan/ })).toBeVisible()
+  await page.goto(`${demo.url}/settings`)
+  await page.getByRole('button', { name: 'Take off Ferry ramps' }).click()
+  await expect(page.getByText('adds skid plate under the pan')).toHaveCount(0)
+})

@@ -249,8 +249,11 @@ export const PART_KINDS = {
 
 export type PartKind = keyof typeof PART_KINDS
 export const isPartKind = (kind: string): kind is PartKind => Object.hasOwn(PART_KINDS, kind)
+/** The word of a kind; of one without ports, its own name read aloud. */
 export const kindWords = (kind: string): string =>
-  isPartKind(kind) ? PART_KINDS[kind].words : kind
+  isPartKind(kind)
+    ? PART_KINDS[kind].words
+    : `${kind.slice(0, 1).toUpperCase()}${kind.slice(1).replaceAll('-', ' ')}`
 
 export interface TypedPort {
   readonly kind: string

@@ -1,4 +1,4 @@
-/** What a person may decide of a line; the last four say how far it is. */
+/** What a person may decide of a line: what it is, how far it is, and who sees to it. */
 export const DECISION_ACTS = [
   'drop',
   'price',
@@ -10,6 +10,7 @@ export const DECISION_ACTS = [
   'receive',
   'fit',
   'return',
+  'assign',
 ] as const
 
 /** What a person decided of a line. */

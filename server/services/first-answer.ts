@@ -52,11 +52,14 @@ export async function firstAnswerView(store: Store, buildId: string) {
   }
 }
 
-/** What stops the build: firm, and not accepted by anybody. */
-export const blockersOf = (plan: Planned) =>
-  plan.needs
+/** What stops the build for sure, and nobody has accepted. */
+export const blockersOf = ({ needs, decisions }: Pick<Planned, 'needs' | 'decisions'>) =>
+  needs
     .filter(
-      ({ sort, outcome }) => sort === 'blocker' && (outcome === 'yes' || outcome === 'leans yes'),
+      ({ id, sort, outcome }) =>
+        sort === 'blocker' &&
+        outcome === 'yes' &&
+        !decisions.some(({ needId, act }) => needId === id && act === 'confirm'),
     )
     .map(({ id, words, why }) => ({ id, words, why: why[0]?.words ?? '' }))
 

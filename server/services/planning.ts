@@ -92,7 +92,7 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
     decisions.flatMap((one) => (one.act === 'drop' && standsStill(one, all) ? one.needId : [])),
   )
   const needs = all.filter(({ id }) => !dropped.has(id))
-  const decided = new Set(decisions.map(({ needId }) => needId))
+  const decided = new Set(decisions.flatMap(({ needId, act }) => (SEEKS.has(act) ? needId : [])))
   const sought = needs.filter(
     (need) => GOT.has(need.sort) && (need.outcome === 'yes' || decided.has(need.id)),
   )
@@ -108,6 +108,9 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
     decisions,
   }
 }
+
+/** Decisions that make a line one to be had, though it is not sure. */
+const SEEKS: ReadonlySet<string> = new Set(['price', 'estimate', 'keep', 'confirm', 'order'])
 
 const NO_NEEDS: PlannedNeeds = { needs: [], folded: [] }
 /** Sorts of line that are bought, kept or had. */

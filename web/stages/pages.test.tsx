@@ -523,6 +523,7 @@ test('shop mode shows one line at a time, the keys and the buttons alike; an emp
     id,
     group: 'Clutch',
     state: 'open',
+    outcome: 'yes',
     words,
     quantity: 2,
     why: [{ rule: 'x', words: 'Because' }],

@@ -57,6 +57,21 @@ test('every task of a joint is one line of its own, with its hours and what it a
   ])
 })
 
+test('a joint that clashes stops the build; one whose clash has rows of its own is not said twice', () => {
+  const clash = {
+    code: 'clash',
+    limits: [{ code: 'clash', words: 'Too wide', pieces: [] }],
+    tasks: [],
+  }
+  const needs = plan(MANUAL, [
+    { joint: 'lever', bare: clash as never },
+    { joint: 'torque', bare: clash as never },
+  ])
+  expect(needs.filter(({ kind }) => kind === 'clash')).toMatchObject([
+    { id: 'clash/lever/main', sort: 'blocker', why: [{ words: 'Too wide', joint: 'lever' }] },
+  ])
+})
+
 describe('what the pairing says of lines', () => {
   test('the part it names is the one wanted, on the line that seeks its kind', () => {
     expect(the('disc', { ...MANUAL, 'coupling.disc': 'd7' })).toMatchObject({

@@ -45,7 +45,7 @@ const LINES: Readonly<Record<string, string>> = {
 /** A decision keeps what it rested on, and follows its line to where the list has it now; more may be decided of a line. A build may have lines of its own, and a shop recipes. */
 export async function up(knex: Knex): Promise<void> {
   await knex.raw(
-    `CREATE TABLE decision_next (id TEXT NOT NULL PRIMARY KEY, version INTEGER NOT NULL DEFAULT 1, build_id TEXT NOT NULL REFERENCES build(id), need_id TEXT NOT NULL, act TEXT NOT NULL CHECK (act IN ('drop', 'price', 'estimate', 'keep', 'confirm', 'postpone', 'order', 'receive', 'fit', 'return')), price_minor INTEGER CHECK (price_minor IS NULL OR typeof(price_minor) = 'integer'), source TEXT, note TEXT, rests TEXT, UNIQUE (build_id, need_id, act))`,
+    `CREATE TABLE decision_next (id TEXT NOT NULL PRIMARY KEY, version INTEGER NOT NULL DEFAULT 1, build_id TEXT NOT NULL REFERENCES build(id), need_id TEXT NOT NULL, act TEXT NOT NULL CHECK (act IN ('drop', 'price', 'estimate', 'keep', 'confirm', 'postpone', 'order', 'receive', 'fit', 'return', 'assign')), price_minor INTEGER CHECK (price_minor IS NULL OR typeof(price_minor) = 'integer'), source TEXT, note TEXT, rests TEXT, UNIQUE (build_id, need_id, act))`,
   )
   await knex.raw(
     `INSERT INTO decision_next (id, version, build_id, need_id, act, price_minor, source, note) SELECT id, version, build_id, need_id, act, price_minor, source, note FROM decision`,

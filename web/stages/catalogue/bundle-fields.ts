@@ -1,4 +1,4 @@
-import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
+import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
 import type { FieldSpec, ValuesOf } from '../../components/form-values.ts'
 
 const currencyTyped = (values: Record<string, unknown>): string =>
@@ -22,9 +22,7 @@ export const kitFields = (suppliers: readonly { value: string; words: string }[]
     { name: 'note', label: 'Quality', type: 'text', hint: 'Process, material, hardware class' },
   ] as const satisfies readonly FieldSpec[]
 
-const KINDS_MISSED: readonly { value: string; words: string }[] = Object.keys(PART_KINDS).map(
-  (kind) => ({ value: kind, words: kindWords(kind) }),
-)
+const KINDS_MISSED: readonly { value: string; words: string }[] = CATALOGUE_OPTIONS
 
 /** What is typed of a donor; blank amounts are 0. */
 export const DONOR_FIELDS = [

@@ -1,14 +1,9 @@
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
+import { CATALOGUE_OPTIONS, isCatalogueKind } from '../../../core/needs/catalogue-kinds.ts'
 import { isCouplingKind } from '../../../core/pairing/coupling.ts'
 import { isPortKind, PORT_KINDS } from '../../../core/ports/index.ts'
-import {
-  isPartKind,
-  kindWords,
-  PART_KINDS,
-  type PartKind,
-  typedPorts,
-} from '../../../core/ports/part-kinds.ts'
+import { kindWords, typedPorts } from '../../../core/ports/part-kinds.ts'
 import { GRADES, isGrade } from '../../../core/quantity/grade.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
@@ -21,7 +16,7 @@ import { PortFields, Text } from './new-part-fields.tsx'
 import { readFields, type Typed } from './read-part-fields.ts'
 
 /** Typing a part: identity, then each port with what was measured. What is left out is not known. */
-export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
+export function NewPart({ kind: fixed }: { kind: string | null }) {
   const draft = `draft:part:${fixed ?? 'any'}`
   const [typed, setAll] = useState<Typed>(() => readDraft(draft))
   const [faults, setFaults] = useState<Typed>({})
@@ -29,7 +24,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
   const today = useToday()
   const navigate = useNavigate()
   const reading = useReading()
-  const kind = fixed ?? (isPartKind(typed.kind ?? '') ? (typed.kind as PartKind) : 'disc')
+  const kind = fixed ?? (isCatalogueKind(typed.kind ?? '') ? typed.kind! : 'disc')
   const ports = typedPorts(kind)
   const offered = useAnswer('GET /templates').data?.templates ?? []
   const types = offered.filter((one) => one.kind === kind)
@@ -121,7 +116,7 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
                 <Select
                   id={id}
                   value={kind}
-                  options={KINDS}
+                  options={CATALOGUE_OPTIONS}
                   onChange={(chosen) => set('kind', chosen)}
                 />
               )}
@@ -209,8 +204,6 @@ export function NewPart({ kind: fixed }: { kind: PartKind | null }) {
     </form>
   )
 }
-
-const KINDS = Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words }))
 
 const readDraft = (key: string): Typed => {
   try {

@@ -1,5 +1,5 @@
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
-import { PART_KINDS } from '../../../core/ports/part-kinds.ts'
+import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
 import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { Form } from '../../components/form.tsx'
@@ -19,7 +19,7 @@ export function Identity({ part }: { part: PartDetail }) {
             label: 'Kind',
             type: 'select',
             required: true,
-            options: Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words })),
+            options: CATALOGUE_OPTIONS,
             hint:
               part.kind === 'unsorted'
                 ? 'An unsorted part is no candidate until its kind is set'

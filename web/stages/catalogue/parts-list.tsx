@@ -1,7 +1,8 @@
 import { useState } from 'react'
 import { Link } from 'react-router'
 import type { Answer } from '../../../contract/asked.ts'
-import { kindWords, PART_KINDS } from '../../../core/ports/part-kinds.ts'
+import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
+import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { Select } from '../../components/fields/select.tsx'
 import { LIKE } from '../../components/likes.tsx'
@@ -50,8 +51,6 @@ const COLUMNS: readonly Column<PartRow>[] = [
   { id: 'note', head: 'Note', isAside: true, value: (part) => part.note },
 ]
 
-const KINDS = Object.entries(PART_KINDS).map(([value, { words }]) => ({ value, words }))
-
 const FIRST = 200
 /** As many as are answered at once. */
 const MOST = 1000
@@ -95,7 +94,7 @@ export function PartsList() {
               <Select
                 aria-label="Kind"
                 value={kind}
-                options={KINDS}
+                options={CATALOGUE_OPTIONS}
                 nothing="Every kind"
                 onChange={(chosen) => change({ kind: chosen })}
                 isNarrow

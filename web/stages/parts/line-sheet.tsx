@@ -7,7 +7,7 @@ import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
-import { Button, Caution, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
+import { Button, Caution, Folded, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { LEVELS, numberWords, STATE_WORDS } from './words.ts'
 
 const STEPS = [
@@ -71,6 +71,38 @@ function Progress({ build, line }: { build: string; line: PartLine }) {
         </Button>
       )}
     </div>
+  )
+}
+
+/** Who sees to a line, and what is to be known of it. */
+function GivenTo({ build, line }: { build: string; line: PartLine }) {
+  const held = line.decisions.find(({ act: done }) => done === 'assign')
+  return (
+    <Folded
+      words={
+        held
+          ? `Given to ${held.source ?? 'nobody'}${held.note ? `: ${held.note}` : ''}`
+          : 'Give it to somebody, or note something'
+      }
+    >
+      <Form
+        id={`given-${build}-${line.id}`}
+        columns={1}
+        fields={[
+          { name: 'source', label: 'Given to', type: 'text' },
+          { name: 'note', label: 'Note', type: 'area' },
+        ]}
+        initial={{ source: held?.source ?? '', note: held?.note ?? '' }}
+        action="Keep"
+        submit={async ({ source, note }) => {
+          await call('POST /builds/{id}/decisions', {
+            params: { id: build },
+            body: { needId: line.id, act: 'assign', source, note },
+          })
+          await refresh()
+        }}
+      />
+    </Folded>
   )
 }
 
@@ -179,7 +211,7 @@ export function LineSheet({
       ))}
       <div className="flex flex-wrap gap-2">
         <Button onClick={onDrop}>Drop this line</Button>
-        {!line.task && !keep && !isSettled && (
+        {!line.task && line.state !== 'blocker' && !keep && !isSettled && (
           <Button
             onClick={() =>
               void act(
@@ -209,12 +241,42 @@ export function LineSheet({
           </Button>
         )}
       </div>
+      {line.state === 'blocker' && !line.decisions.some(({ act: done }) => done === 'confirm') && (
+        <Form
+          id={`accept-${build}-${line.id}`}
+          columns={1}
+          fields={[
+            {
+              name: 'note',
+              label: 'Accepted all the same: by whom, and why',
+              type: 'area',
+              required: true,
+              hint: 'It stays on the list, and no longer stops the build',
+            },
+          ]}
+          initial={{}}
+          action="Accept it"
+          submit={async ({ note }) => {
+            await call('POST /builds/{id}/decisions', {
+              params: { id: build },
+              body: { needId: line.id, act: 'confirm', note },
+            })
+            await refresh()
+          }}
+        />
+      )}
+      {line.decisions
+        .filter(({ act: done, note }) => done === 'confirm' && note)
+        .map(({ id, note }) => (
+          <p key={id}>Accepted: {note}</p>
+        ))}
       <Progress build={build} line={line} />
+      <GivenTo build={build} line={line} />
       <p className="text-steel">
         Dropping leaves a decision that stays when the list is made anew. What it was for is then
         yours to see to.
       </p>
-      {!line.task && (
+      {!line.task && line.state !== 'blocker' && (
         <section>
           <h3 className="mb-1 font-bold">Where it can come from</h3>
           {line.candidates.length === 0 && (
@@ -239,7 +301,7 @@ export function LineSheet({
           </ul>
         </section>
       )}
-      {!line.task && (
+      {!line.task && line.state !== 'blocker' && (
         <section>
           <h3 className="mb-2 font-bold">A price of your own</h3>
           {line.decisions

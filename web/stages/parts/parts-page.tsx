@@ -1,5 +1,5 @@
 import clsx from 'clsx'
-import { useMemo, useState } from 'react'
+import { useEffect, useMemo, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
@@ -19,6 +19,7 @@ import { AddLines } from './add-lines.tsx'
 import { Dropped, dropLine, LeftOut } from './dropped-lines.tsx'
 import { lineColumns } from './line-columns.tsx'
 import { LineSheet } from './line-sheet.tsx'
+import { useSinceLooked } from './since-looked.ts'
 import { STATE_WORDS } from './words.ts'
 
 const stands = (line: PartLine): boolean => line.outcome === 'yes' || line.outcome === 'leans yes'
@@ -66,6 +67,8 @@ type FilterId = (typeof FILTERS)[number]['id']
 /** What is dear enough to decide, minor units. */
 const DEAR_MINOR = 25_000
 
+/** How many of what changed are named. */
+const NAMED = 4
 const STOPS = 'This stops the build'
 /** What stops the build stands before every other group, whichever way the rest is grouped. */
 const stopsFirst =
@@ -135,6 +138,12 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   const selected = list.lines.find((line) => line.id === selectedId) ?? null
   const drop = (line: PartLine): void => void dropLine(build, line)
   const [isAdding, setAdding] = useState(false)
+  const since = useSinceLooked(build, list.lines)
+  const { markSeen } = since
+  // The first look is one that was had.
+  useEffect(() => {
+    if (localStorage.getItem(`looked:${build}`) === null) markSeen()
+  }, [build, markSeen])
   useHotkeys('a', () => setAdding(true), { preventDefault: true })
   useHotkeys('x', () => selected && drop(selected))
   useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
@@ -167,6 +176,29 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
             Sourcing
           </ButtonLink>
         </PageHead>
+        {(since.came.size > 0 || since.went.length > 0) && (
+          <p role="status" className="mx-4 mb-2 flex flex-wrap items-baseline gap-x-3">
+            <span>
+              Since you last looked: {since.came.size} came
+              {since.went.length > 0 && `, ${since.went.length} went`}
+              <span className="text-steel">
+                {' '}
+                {[
+                  ...list.lines
+                    .filter(({ id }) => since.came.has(id))
+                    .map(({ words }) => `+ ${words}`),
+                  ...since.went.map((words) => `− ${words}`),
+                ]
+                  .slice(0, NAMED)
+                  .join(', ')}
+                {since.came.size + since.went.length > NAMED && ', and more'}
+              </span>
+            </span>
+            <Button tone="quiet" onClick={since.markSeen}>
+              Seen
+            </Button>
+          </p>
+        )}
         <DataTable
           id="lines"
           what="lines"

@@ -21,6 +21,9 @@ interface Card {
   readonly field?: MissingField
 }
 
+/** What is asked first is answered elsewhere: on the floor stand lines that stand. */
+const stands = ({ outcome }: PartLine): boolean => outcome === 'yes' || outcome === 'leans yes'
+
 /** Shop mode: big and plain, one line at a time, for a tablet and dirty hands. Measurements first, then parts and work. */
 export function Component() {
   const { build = '' } = useParams()
@@ -34,7 +37,10 @@ export function Component() {
           <Cards
             build={build}
             name={header?.build.name ?? ''}
-            cards={[...(pairing ? measures(pairing) : []), ...list.lines.map(lineCard)]}
+            cards={[
+              ...(pairing ? measures(pairing) : []),
+              ...list.lines.filter(stands).map(lineCard),
+            ]}
           />
         )}
       </Loaded>

@@ -1,6 +1,8 @@
 import { type FormEvent, useState } from 'react'
 import { useNavigate } from 'react-router'
 import { KEPT_ASSEMBLIES } from '../../../core/brief/must-still-work.ts'
+import { FACT_ROWS } from '../../../core/facts/index.ts'
+import { START_FACTS } from '../../../core/facts/start.ts'
 import { isCurrency, parseMoney } from '../../../core/money/money.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
 import { refresh } from '../../api/answer.ts'
@@ -12,6 +14,13 @@ import { BLANK, choiceOf, DRAFT, readDraft, type Typed } from './start-draft.ts'
 
 type Faults = Readonly<Record<string, string>>
 type Reading = ReturnType<typeof useReading>
+
+const SEEN = Object.fromEntries(
+  START_FACTS.flatMap((key) => {
+    const { assumed } = FACT_ROWS[key]
+    return assumed === undefined ? [] : [[key, assumed]]
+  }),
+)
 
 /** What is typed, as the start is asked with it, or what is wrong with it by field. */
 function read(typed: Typed, reading: Reading) {
@@ -49,7 +58,8 @@ function read(typed: Typed, reading: Reading) {
     labourRateMinor,
     mustWork: KEPT_ASSEMBLIES.filter((kind) => typed.mustWork.includes(kind)),
     stoppers: typed.stoppers,
-    facts: typed.facts,
+    // What stood chosen was seen, so it is said.
+    facts: { ...SEEN, ...typed.facts },
   }
   return { faults, body }
 }

@@ -138,7 +138,7 @@ test('at 390 px the head holds the build, its likely range and the next action i
   for (const stage of ['brief', 'pairing', 'parts', 'sourcing', 'budget']) {
     await page.goto(`${demo.url}/builds/lantern/${stage}`)
     const head = page.getByRole('banner')
-    const next = head.getByRole('link', { name: /for 9 lines/ })
+    const next = head.getByRole('link', { name: /^Answer: / })
     for (const shown of [
       head.getByText('Lantern', { exact: true }),
       head.getByText(/^Likely/),

@@ -1,10 +1,12 @@
 import { expect, test } from 'vitest'
 import type { FactKey } from '../facts/index.ts'
+import { YES } from './condition.ts'
 import { FIXTURES } from './fixtures/builds.property.ts'
 import { lineCost } from './line-cost.ts'
 import type { KnownFacts } from './line-list.ts'
 import { LINE_ROWS } from './lines/index.ts'
-import { openFacts } from './open-facts.ts'
+import { need } from './need.ts'
+import { type OpenFact, openFacts } from './open-facts.ts'
 import { planNeeds } from './plan-needs.ts'
 import { supplyOf } from './supply.ts'
 import { type CostedLine, totalsOf } from './totals.ts'
@@ -43,4 +45,37 @@ test('what is not known is ranked by what it moves; a build of which all is know
     if (i > 0) expect(spreadMinor).toBeLessThanOrEqual(worth[i - 1]!.spreadMinor)
   expect(drives.length).toBe(7)
   expect(totalled(facts).worth.filter(({ spreadMinor }) => spreadMinor > 0)).toEqual([])
+})
+
+test('lines that hang on one fact alternate: the bounds are of its values, never of all of them together', () => {
+  const line = (kind: string, eur: readonly [number, number, number]): CostedLine => {
+    const one = need({
+      kind,
+      place: 'front',
+      words: kind,
+      why: [],
+      outcome: 'open',
+      because: ['engine.throttle'],
+    })
+    return {
+      need: one,
+      cost: lineCost(one, 'get', { assumed: eur }),
+      isAnswered: false,
+      isSettled: false,
+    }
+  }
+  const [cable, wire] = [line('cable', [10, 15, 20]), line('wire', [100, 150, 200])]
+  const facts: readonly OpenFact[] = [
+    {
+      key: 'engine.throttle',
+      assumed: null,
+      values: [
+        { value: 'cable', chance: 0.5, truths: new Map([['cable', YES]]) },
+        { value: 'wire', chance: 0.5, truths: new Map([['wire', YES]]) },
+      ],
+    },
+  ]
+  const { outer, worth } = totalsOf([cable, wire], facts, 0, 1000)
+  expect(outer).toEqual({ low: 1010, high: 1200 })
+  expect(worth).toMatchObject([{ key: 'engine.throttle', spreadMinor: 150 - 15 }])
 })

@@ -103,6 +103,13 @@ test('a line of one’s own on a tablet, with a photo; many pasted, with wrong o
       ),
     })
   await expect(sheet.getByRole('img').first()).toBeVisible()
+  // By keyboard alone: the line is typed at once, Enter keeps it.
+  await expect(page.getByRole('heading', { name: /lines$/ })).toBeVisible()
+  await page.locator('main').press('a')
+  await expect(dialog.getByLabel('What')).toBeFocused()
+  await page.keyboard.type('Ramp hinge greased')
+  await page.keyboard.press('Enter')
+  await expect(dialog).toHaveCount(0)
   await page.getByRole('button', { name: 'Add a line' }).click()
   await dialog.getByText('Paste many from a spreadsheet').click()
   const box = dialog.getByRole('textbox', { name: /Words, place, quantity/ })

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useEffect, useRef, useState } from 'react'
 import { LINE_PLACES, OWN_STATES, placeWords, SORTS, STAGES } from '../../../core/needs/line.ts'
 import { pastedLines } from '../../../core/needs/pasted-lines.ts'
 import { refresh } from '../../api/answer.ts'
@@ -25,81 +25,95 @@ export function AddLines({
   currency: string
   onClose: () => void
 }) {
+  const body = useRef<HTMLDivElement>(null)
+  useEffect(() => {
+    // After the dialog has taken the focus: what is typed next is the line.
+    const timer = setTimeout(() => body.current?.querySelector('input')?.focus())
+    return () => clearTimeout(timer)
+  }, [])
   return (
     <Dialog open onOpenChange={onClose} title="Add a line" size="wide">
-      <Form
-        id={`own-line-${build}`}
-        fields={[
-          { name: 'words', label: 'What', type: 'text', required: true, wide: true },
-          {
-            name: 'place',
-            label: 'Where',
-            type: 'select',
-            required: true,
-            options: choices(LINE_PLACES),
-          },
-          { name: 'why', label: 'Why', type: 'text' },
-          { name: 'sort', label: 'Sort', type: 'select', required: true, options: choices(SORTS) },
-          {
-            name: 'stage',
-            label: 'Stage',
-            type: 'select',
-            required: true,
-            options: choices(STAGES),
-          },
-          { name: 'quantity', label: 'Quantity', type: 'number', whole: true },
-          { name: 'priceMinor', label: 'Price, if known', type: 'money', currency },
-          { name: 'hours', label: 'Hours, if known', type: 'number' },
-          { name: 'state', label: 'State', type: 'select', options: choices(OWN_STATES) },
-          { name: 'person', label: 'Given to', type: 'text' },
-          { name: 'note', label: 'Note', type: 'text' },
-          { name: 'asRecipe', label: 'Keep it for the next build, as a recipe', type: 'check' },
-        ]}
-        initial={{ place, sort: 'part', stage: 'final fit', quantity: 1 }}
-        action="Add line"
-        submit={async ({ asRecipe, state, ...line }) => {
-          await call('POST /builds/{id}/lines', {
-            params: { id: build },
-            body: {
-              lines: [
-                {
-                  ...line,
-                  place: line.place as 'shop',
-                  sort: line.sort as 'part',
-                  stage: line.stage as 'after',
-                  quantity: line.quantity ?? 1,
-                  ...(state ? { state: state as 'had' } : {}),
-                },
-              ],
+      <div ref={body}>
+        <Form
+          id={`own-line-${build}`}
+          fields={[
+            { name: 'words', label: 'What', type: 'text', required: true, wide: true },
+            {
+              name: 'place',
+              label: 'Where',
+              type: 'select',
+              required: true,
+              options: choices(LINE_PLACES),
             },
-          })
-          if (asRecipe)
-            await call('POST /recipes', {
+            { name: 'why', label: 'Why', type: 'text' },
+            {
+              name: 'sort',
+              label: 'Sort',
+              type: 'select',
+              required: true,
+              options: choices(SORTS),
+            },
+            {
+              name: 'stage',
+              label: 'Stage',
+              type: 'select',
+              required: true,
+              options: choices(STAGES),
+            },
+            { name: 'quantity', label: 'Quantity', type: 'number', whole: true },
+            { name: 'priceMinor', label: 'Price, if known', type: 'money', currency },
+            { name: 'hours', label: 'Hours, if known', type: 'number' },
+            { name: 'state', label: 'State', type: 'select', options: choices(OWN_STATES) },
+            { name: 'person', label: 'Given to', type: 'text' },
+            { name: 'note', label: 'Note', type: 'text' },
+            { name: 'asRecipe', label: 'Keep it for the next build, as a recipe', type: 'check' },
+          ]}
+          initial={{ place, sort: 'part', stage: 'final fit', quantity: 1 }}
+          action="Add line"
+          submit={async ({ asRecipe, state, ...line }) => {
+            await call('POST /builds/{id}/lines', {
+              params: { id: build },
               body: {
-                name: line.words,
-                body: {
-                  id: `from-${build}-${Date.now()}`,
-                  when: { all: [{ is: 'build.engine', of: ['other'] }] },
-                  add: [
-                    {
-                      kind: `shop:${line.words
-                        .toLowerCase()
-                        .replace(/[^a-z0-9]+/g, '-')
-                        .slice(0, 60)}`,
-                      place: line.place,
-                      words: line.words,
-                      quantity: line.quantity ?? 1,
-                      stage: line.stage as 'after',
-                      sort: line.sort as 'part',
-                    },
-                  ],
-                },
+                lines: [
+                  {
+                    ...line,
+                    place: line.place as 'shop',
+                    sort: line.sort as 'part',
+                    stage: line.stage as 'after',
+                    quantity: line.quantity ?? 1,
+                    ...(state ? { state: state as 'had' } : {}),
+                  },
+                ],
               },
             })
-          await refresh()
-          onClose()
-        }}
-      />
+            if (asRecipe)
+              await call('POST /recipes', {
+                body: {
+                  name: line.words,
+                  body: {
+                    id: `from-${build}-${Date.now()}`,
+                    when: { all: [{ is: 'build.engine', of: ['other'] }] },
+                    add: [
+                      {
+                        kind: `shop:${line.words
+                          .toLowerCase()
+                          .replace(/[^a-z0-9]+/g, '-')
+                          .slice(0, 60)}`,
+                        place: line.place,
+                        words: line.words,
+                        quantity: line.quantity ?? 1,
+                        stage: line.stage as 'after',
+                        sort: line.sort as 'part',
+                      },
+                    ],
+                  },
+                },
+              })
+            await refresh()
+            onClose()
+          }}
+        />
+      </div>
       <Folded words="Paste many from a spreadsheet">
         <Pasted build={build} currency={currency} onClose={onClose} />
       </Folded>

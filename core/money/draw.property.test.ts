@@ -7,7 +7,10 @@ import { meanOf, quantileOf, varianceOf } from './triangle.ts'
 const three = (most: number): fc.Arbitrary<Three> =>
   fc
     .tuple(...Array.from({ length: 3 }, () => fc.double({ min: 0, max: most, noNaN: true })))
-    .map((all) => all.sort((p, q) => p - q) as unknown as Three)
+    .map((all): Three => {
+      const [low, likely, high] = all.toSorted((p, q) => p - q)
+      return [low!, likely!, high!]
+    })
 
 const input: fc.Arbitrary<DrawInput> = fc
   .array(fc.integer({ min: 2, max: 4 }), { minLength: 1, maxLength: 5 })

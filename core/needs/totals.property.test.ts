@@ -16,7 +16,8 @@ function totalled(facts: KnownFacts) {
   const { needs, folded } = planNeeds({ facts })
   const lines = [...needs, ...folded].map((need): CostedLine => {
     const supply = supplyOf(need, (key: FactKey) => facts[key]?.value, [])
-    const assumed = need.eur.map((eur) => eur * 100) as unknown as CostedLine['cost']['hours']
+    const [low, likely, high] = need.eur
+    const assumed = [low * 100, likely * 100, high * 100] as const
     return { need, cost: lineCost(need, supply, { assumed }), isAnswered: false, isSettled: false }
   })
   const keys = [...new Set(lines.flatMap(({ need }) => need.because))].sort()

@@ -16,8 +16,6 @@ import { keptId } from '../../core/sourcing/ids.ts'
 import { Memory } from './memory.ts'
 import { isCurrent, nameOf, type Planned } from './planning.ts'
 
-const HIGH_MOST = 20
-
 /** What each line costs and takes before anything is bought, by need. */
 export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
   const { build, catalogue } = plan.view
@@ -64,11 +62,11 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
   )
 }
 
-/** What the market asks from least to most; people seldom take the dearest. */
+/** What the market asks from least to most; likeliest between them, nearer the least. */
 const offered = ({ low, high }: Range): Three => [
   low,
-  Math.round(Math.sqrt(Math.max(1, low) * Math.max(1, high))),
-  Math.max(low, Math.min(high, low * HIGH_MOST)),
+  Math.min(high, Math.max(low, Math.round(Math.sqrt(Math.max(0, low) * Math.max(0, high))))),
+  high,
 ]
 
 const drawn = new Memory<ListTotals>(60)

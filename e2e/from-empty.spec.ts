@@ -277,7 +277,8 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await page.getByLabel('Tax, %').fill('21')
   await page.getByLabel('Like-for-like').fill('1500')
   await page.reload()
-  await expect(page.getByLabel('Like-for-like')).toHaveValue('1500')
+  // Kept as typed, or as the save of the field before it already took it along.
+  await expect(page.getByLabel('Like-for-like')).toHaveValue(/^1500(\.00)?$/)
   await page.getByRole('button', { name: 'Save the brief' }).click()
   await page.getByLabel('Heater').check()
   await expect(page.getByRole('banner')).toContainText('1981 Skiff van')

@@ -122,6 +122,8 @@ const partLine = z
     aside: z.string().nullable(),
     /** The questions it hangs on. */
     hangs: words,
+    /** The line a small piece belongs to. */
+    belongsTo: z.string().nullable(),
   })
   .meta({ id: 'PartLine' })
 const excluded = list(z.object({ id: z.string(), why: z.string() }))

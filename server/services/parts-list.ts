@@ -1,5 +1,6 @@
 import type { LINE_STATES } from '../../contract/answers/planning.ts'
 import { FACT_ROWS, factWords, isFactKey } from '../../core/facts/index.ts'
+import { belongsTo } from '../../core/needs/belongs.ts'
 import { placeWords } from '../../core/needs/line.ts'
 import type { LineCost } from '../../core/needs/line-cost.ts'
 import type { Need } from '../../core/needs/need.ts'
@@ -22,6 +23,7 @@ export async function partsList(store: Store, buildId: string) {
   const { sources } = plan.gathered
   const costs = costsOf(plan)
   const sought = new Set(plan.sought.map(({ id }) => id))
+  const heads = belongsTo(plan.needs)
   const list = plan.needs.map((need) => {
     // Of the last plan, current or not: a line that is the same is bought the same.
     const line = lines.find((one) => one.need === need.id)
@@ -44,6 +46,7 @@ export async function partsList(store: Store, buildId: string) {
       decisions,
       state: stateOf(need, cost, source, candidateCount, decisions, sought.has(need.id)),
       aside: asideOf(need, decisions),
+      belongsTo: heads.get(need.id) ?? null,
       hangs: need.because.map((key) => FACT_ROWS[key].asks ?? factWords(key)),
     }
   })

@@ -1,5 +1,6 @@
 // @vitest-environment jsdom
 import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import { strFromU8, unzipSync } from 'fflate'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { type Column, compare, holds } from './column.ts'
@@ -155,6 +156,41 @@ test('the file holds what is shown, in its order, and no cell that a spreadsheet
   reader.readAsText(written[0]!)
   await read
   expect(reader.result).toBe("Name,Price,Note\nbolt M8,1.1,\nBolt M10,8.9,'=1+1\n")
+})
+
+test('a workbook holds figures as figures and words that look like sums as words, under their groups', async () => {
+  const written: Blob[] = []
+  URL.createObjectURL = (blob) => written.push(blob as Blob).toString()
+  URL.revokeObjectURL = () => undefined
+  const clicked = vi.spyOn(HTMLAnchorElement.prototype, 'click').mockImplementation(() => undefined)
+  localStorage.setItem('columns:pieces', JSON.stringify({ note: true }))
+  open('/', { groupOf: ({ minor }) => (minor === null ? 'Open' : 'Priced') })
+  fireEvent.click(screen.getByRole('button', { name: 'Save as XLSX' }))
+  await waitFor(() => expect(clicked).toHaveBeenCalled())
+  const reader = new FileReader()
+  const read = new Promise((done) => reader.addEventListener('load', done))
+  reader.readAsArrayBuffer(written[0]!)
+  await read
+  const files = unzipSync(new Uint8Array(reader.result as ArrayBuffer))
+  const sheet = strFromU8(files['xl/worksheets/sheet1.xml']!)
+  const words = [...strFromU8(files['xl/sharedStrings.xml']!).matchAll(/<t[^>]*>([^<]*)</g)].map(
+    ([, text]) => text,
+  )
+  expect(words).toEqual(expect.arrayContaining(['Group', 'Priced', 'Open', 'Bolt M10', '=1+1']))
+  expect(sheet).toContain('<v>8.9</v>')
+  expect(sheet).not.toContain('<f>')
+})
+
+test('folded rows are shown where one searches or sorts', () => {
+  const isFolded = (one: Piece): boolean => one.id === 'b'
+  open('/', { isFolded })
+  expect(names()).toEqual(['Bolt M10', 'Disc'])
+  cleanup()
+  open('/?filter=m8', { isFolded })
+  expect(names()).toEqual(['bolt M8'])
+  cleanup()
+  open('/?sort=name', { isFolded })
+  expect(names()).toEqual(['bolt M8', 'Bolt M10', 'Disc'])
 })
 
 test('rows that are not all here are not put in order as if they were, and are searched elsewhere', () => {

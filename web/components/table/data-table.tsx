@@ -5,6 +5,7 @@ import { type Column, definitionOf, features, holds } from './column.ts'
 import { GroupRow, inGroups } from './groups.tsx'
 import { useMarking } from './marking.ts'
 import { saveCsv } from './save-csv.ts'
+import { saveXlsx } from './save-xlsx.ts'
 import { TableHead } from './table-head.tsx'
 import { TableRow } from './table-row.tsx'
 import { useTableState } from './table-state.ts'
@@ -32,6 +33,7 @@ export function DataTable<R extends object>({
   marked,
   onMark,
   groupOf,
+  isFolded,
   below,
   isFixedOrder = false,
   isMain = false,
@@ -55,6 +57,8 @@ export function DataTable<R extends object>({
   onMark?: (row: R) => void
   /** Under which head a row stands, in the order they first come. */
   groupOf?: (row: R) => string
+  /** Rows that another stands for, until it is unfolded: never where one searches, sorts or prints. */
+  isFolded?: (row: R) => boolean
   /** What unfolds under the marked row. */
   below?: (row: R) => ReactNode
   /** Its order says something by itself: it is not put in another. */
@@ -101,13 +105,18 @@ export function DataTable<R extends object>({
     sortDescFirst: false,
   })
   const sorted = table.getRowModel().rows
+  const isPrinting = usePrinting()
+  const isWhole = isPrinting || state.filter.trim() !== '' || state.sorting.length > 0
   const entries = useMemo(
-    () => inGroups(sorted, groupOf && (({ original }) => groupOf(original))),
-    [sorted, groupOf],
+    () =>
+      inGroups(
+        isFolded && !isWhole ? sorted.filter(({ original }) => !isFolded(original)) : sorted,
+        groupOf && (({ original }) => groupOf(original)),
+      ),
+    [sorted, groupOf, isFolded, isWhole],
   )
   const shown = useMemo(() => entries.flatMap(({ row }) => (row ? [row] : [])), [entries])
   const body = useRef<HTMLTableSectionElement>(null)
-  const isPrinting = usePrinting()
   const view = useRowWindow(body, entries.length, isPrinting)
   useMarking({ shown, entries, marked, onMark, reveal: view.reveal })
   const { visibility } = state
@@ -141,11 +150,14 @@ export function DataTable<R extends object>({
               isShown: column.getIsVisible(),
               toggle: () => column.toggleVisibility(),
             }))}
-          onSave={() =>
-            void saveCsv(
+          onSave={(as) =>
+            void (as === 'csv' ? saveCsv : saveXlsx)(
               what.replaceAll(' ', '-'),
-              written.map(({ head }) => head),
-              shown.map(({ original }) => written.map(({ value }) => value(original))),
+              [...(groupOf ? ['Group'] : []), ...written.map(({ head }) => head)],
+              sorted.map(({ original }) => [
+                ...(groupOf ? [groupOf(original)] : []),
+                ...written.map(({ value }) => value(original)),
+              ]),
             )
           }
         >

@@ -1,5 +1,6 @@
 import { unformula } from '../../../core/quantity/plain-text.ts'
 import type { Value } from './column.ts'
+import { saveFile } from './save-file.ts'
 
 /** Hands over rows as an RFC 4180 file. */
 export async function saveCsv(
@@ -11,12 +12,8 @@ export async function saveCsv(
   const cells = rows.map((row) =>
     row.map((value) => (typeof value === 'string' ? unformula(value) : (value ?? ''))),
   )
-  const url = URL.createObjectURL(
+  saveFile(
+    `${name}.csv`,
     new Blob([stringify([heads, ...cells])], { type: 'text/csv;charset=utf-8' }),
   )
-  const link = document.createElement('a')
-  link.href = url
-  link.download = `${name}.csv`
-  link.click()
-  URL.revokeObjectURL(url)
 }

@@ -34,7 +34,7 @@ export const TableTools = ({
   of: number
   isPartial: boolean
   columns: readonly Toggle[]
-  onSave: () => void
+  onSave: (as: 'csv' | 'xlsx') => void
   children?: ReactNode
 }) => (
   <div
@@ -53,8 +53,11 @@ export const TableTools = ({
     </span>
     <span className="ml-auto flex items-center gap-3">
       {columns.length > 0 && <ColumnsMenu columns={columns} />}
-      <Button tone="quiet" onClick={onSave}>
+      <Button tone="quiet" onClick={() => onSave('csv')}>
         Save as CSV
+      </Button>
+      <Button tone="quiet" onClick={() => onSave('xlsx')}>
+        Save as XLSX
       </Button>
     </span>
   </div>

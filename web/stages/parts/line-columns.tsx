@@ -6,6 +6,7 @@ import type { Column } from '../../components/table/column.ts'
 import { Tip } from '../../components/tip.tsx'
 import { GradeWord, Money } from '../../components/ui.tsx'
 import { NumberSays } from './number-says.tsx'
+import type { SmallPieces } from './small-pieces.ts'
 import { numberWords, STATE_WORDS } from './words.ts'
 
 const priceOf = (line: PartLine): number | null => line.costMinor ?? line.estimateMinor
@@ -14,6 +15,7 @@ const priceOf = (line: PartLine): number | null => line.costMinor ?? line.estima
 export const lineColumns = (
   currency: string,
   codeAt: (joint: string | null) => Code | undefined,
+  small: SmallPieces,
 ): readonly Column<PartLine>[] => [
   {
     id: 'line',
@@ -24,7 +26,11 @@ export const lineColumns = (
       const code = codeAt(line.joint)
       return (
         <span className="flex gap-2.5">
-          <span className="w-[22px] shrink-0 pt-0.5">{code && <JointShape code={code} />}</span>
+          <span
+            className={`w-[22px] shrink-0 pt-0.5 ${small.isPiece(line) ? 'ml-5 border-l border-line' : ''}`}
+          >
+            {code && <JointShape code={code} />}
+          </span>
           <span>
             <span className="hidden print:inline" aria-hidden>
               ☐{' '}
@@ -37,6 +43,7 @@ export const lineColumns = (
             {line.aside && (
               <span className="block border-l-[3px] border-unmeasured pl-2">{line.aside}</span>
             )}
+            <Pieces line={line} small={small} />
           </span>
         </span>
       )
@@ -106,6 +113,28 @@ export const lineColumns = (
     ),
   },
 ]
+
+/** The small pieces of a line, told by how many until they are unfolded. */
+function Pieces({ line, small }: { line: PartLine; small: SmallPieces }) {
+  const count = small.countOf(line)
+  if (count === 0) return null
+  const isOpen = small.isOpen(line)
+  return (
+    <button
+      type="button"
+      aria-expanded={isOpen}
+      onClick={(event) => {
+        event.stopPropagation()
+        small.toggle(line)
+      }}
+      className="block text-accent underline print:hidden"
+    >
+      {isOpen
+        ? `Fold its ${count} small ${count === 1 ? 'piece' : 'pieces'}`
+        : `with ${count} small ${count === 1 ? 'piece' : 'pieces'}`}
+    </button>
+  )
+}
 
 const Price = ({ line, currency }: { line: PartLine; currency: string }) =>
   priceOf(line) !== null ? (

@@ -20,6 +20,7 @@ import { Dropped, dropLine, LeftOut } from './dropped-lines.tsx'
 import { lineColumns } from './line-columns.tsx'
 import { LineSheet } from './line-sheet.tsx'
 import { useSinceLooked } from './since-looked.ts'
+import { useSmallPieces } from './small-pieces.ts'
 import { STATE_WORDS } from './words.ts'
 
 const stands = (line: PartLine): boolean => line.outcome === 'yes' || line.outcome === 'leans yes'
@@ -147,13 +148,15 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   useHotkeys('a', () => setAdding(true), { preventDefault: true })
   useHotkeys('x', () => selected && drop(selected))
   useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
+  const { rows, small } = useSmallPieces(shown, view.of, selectedId)
   const columns = useMemo(
     () =>
       lineColumns(
         list.currency,
         (joint) => pairing?.joints.find((one) => one.joint === joint)?.bare.code,
+        small,
       ),
-    [list.currency, pairing],
+    [list.currency, pairing, small],
   )
   const count = (id: FilterId): number =>
     list.lines.filter(FILTERS.find((one) => one.id === id)!.holds).length
@@ -203,7 +206,8 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           id="lines"
           what="lines"
           isMain
-          rows={shown}
+          rows={rows}
+          isFolded={small.isFolded}
           columns={columns}
           keyOf={(line) => line.id}
           groupOf={view.of}

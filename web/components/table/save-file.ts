@@ -1,0 +1,9 @@
+/** Hands a file over to the browser. */
+export function saveFile(name: string, content: Blob): void {
+  const url = URL.createObjectURL(content)
+  const link = document.createElement('a')
+  link.href = url
+  link.download = name
+  link.click()
+  URL.revokeObjectURL(url)
+}

@@ -81,7 +81,7 @@ export const planSourcingRequest = z
         z.strictObject({
           id,
           need: id,
-          source: z.enum(['keep', 'shelf', 'buy', 'typed', 'service', 'made']),
+          source: z.enum(['keep', 'comes', 'shelf', 'buy', 'typed', 'service', 'made']),
           supplier: id.optional(),
           priceMinor: minor,
           orderValueMinor: minor.nonnegative().optional(),

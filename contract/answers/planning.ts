@@ -59,7 +59,17 @@ const numberVerdict: z.ZodType<NumberVerdict> = z.union([
   z.object({ says: z.enum(['exact', 'not listed', 'no number wanted']) }),
   z.object({ says: z.enum(['superseded by', 'bad data']), path: words }),
 ])
-const sourceKind = z.enum(['keep', 'shelf', 'buy', 'typed', 'service', 'made', 'kit', 'donor'])
+const sourceKind = z.enum([
+  'keep',
+  'comes',
+  'shelf',
+  'buy',
+  'typed',
+  'service',
+  'made',
+  'kit',
+  'donor',
+])
 export const sourceInfo: z.ZodType<SourceInfo> = z
   .object({
     id: z.string(),

@@ -150,6 +150,16 @@ test('met by the part wanted or one with equal ports; an unknown field makes it 
   ])
 })
 
+test('what comes with the rest costs nothing until it is seen; where a donor is known to hold one it is that one', () => {
+  const money = { currency: 'EUR', taxRate: 0, labourRateMinor: 0 }
+  const sourcesIn = (given: Market) =>
+    gatherCandidates([wanted], given, money, [], [], null, new Set([wanted.id]))
+      .sources.of(wanted, 9)
+      .map(({ source, packMinor, confirm }) => [source, packMinor, confirm.length])
+  expect(sourcesIn({ ...market, donors: [] })[0]).toEqual(['comes', 0, 1])
+  expect(sourcesIn(market).map(([source]) => source)).not.toContain('comes')
+})
+
 test('tax is added where a price excludes it; the order value stays as the supplier lists it', () => {
   expect(
     gather()

@@ -5,7 +5,7 @@ import { type Bought, boughtFor } from './bought.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { bundlesFor } from './bundles.ts'
 import type { Decision } from './decision.ts'
-import { itemKey, keptId, typedId } from './ids.ts'
+import { comesId, itemKey, keptId, typedId } from './ids.ts'
 import { keptPieces } from './kept.ts'
 import type { Market, SupplierRow } from './market.ts'
 import { assumedOnly, type Judge, refusedWith, sourced, strongestGrade } from './offer-matches.ts'
@@ -98,6 +98,8 @@ export class Sources {
  * Gathers every candidate for the needs of a build: kept, typed, bought offers, kit and donor items, priced in the
  * build's currency with tax. A part is a candidate if its kind is the need's and no constraint fails; one with unknown
  * constraint fields is marked confirm.
+ *
+ * @param coming needs that what is bought is said to bring, by id
  */
 export function gatherCandidates(
   needs: readonly Need[],
@@ -106,12 +108,9 @@ export function gatherCandidates(
   decisions: readonly Decision[],
   locks: readonly Lock[],
   judge: Judge = null,
+  coming: ReadonlySet<string> = NONE,
 ): Gathered {
   const wanted = sourced(needs, market.parts)
-  const kept = keptPieces(wanted, decisions)
-  const own: { candidate: Candidate; info: SourceInfo }[] = wanted.flatMap((need) =>
-    ownSources(need, decisions, kept),
-  )
   const excluded: { id: string; why: string }[] = []
   const known = new Set<string>()
   const isAssumed = (part: CompiledPart): boolean => {
@@ -132,6 +131,12 @@ export function gatherCandidates(
     for (const [why, names] of refusedWith(bought.get(need.id)!.matches))
       excluded.push({ id: `${need.id}: ${why}`, why: `${need.words}: ${leftOut(names)}. ${why}.` })
   const bundled = bundlesFor(wanted, market, build, isAssumed, judge)
+  // What a kit or donor is known to hold is what comes: nothing comes beside it by custom.
+  const held = new Set(bundled.bundles.flatMap(({ items }) => items.map(({ need }) => need)))
+  const kept = keptPieces(wanted, decisions)
+  const own: { candidate: Candidate; info: SourceInfo }[] = wanted.flatMap((need) =>
+    ownSources(need, decisions, kept, coming.has(need.id) && !held.has(need.id)),
+  )
   excluded.push(...bundled.excluded)
   const suppliers = market.suppliers.flatMap((supplier) => tariff(supplier, build, market))
   const sources = new Sources([...own.map(({ info }) => info), ...bundled.sources], bought)
@@ -223,13 +228,15 @@ function restingLocks(
   )
 }
 
+const NONE: ReadonlySet<string> = new Set()
 const UNSEEN = 'Whether it is there and sound: nobody has said so yet'
 
-/** What a need has without anybody selling it: the recipient's own, or a price somebody typed. */
+/** What a need has without anybody selling it: the recipient's own, what comes with the rest, or a price somebody typed. */
 function ownSources(
   need: Need,
   decisions: readonly Decision[],
   kept: ReturnType<typeof keptPieces>,
+  isComing: boolean,
 ): { candidate: Candidate; info: SourceInfo }[] {
   const make = (id: string, source: Source, priceMinor: number, words: string) => ({
     candidate: {
@@ -248,7 +255,7 @@ function ownSources(
       pack: need.quantity,
       packMinor: priceMinor,
       number: { says: 'no number wanted' as const },
-      confirm: source === 'keep' && !kept.get(need.id) ? [UNSEEN] : [],
+      confirm: source === 'comes' || (source === 'keep' && !kept.get(need.id)) ? [UNSEEN] : [],
       evidence: null,
       ...(need.wants && source === 'keep' ? { partId: need.wants } : {}),
     },
@@ -256,6 +263,7 @@ function ownSources(
   const typed = decisions.find(({ needId, act }) => needId === need.id && act === 'price')
   return [
     ...(kept.has(need.id) ? [make(keptId(need.id), 'keep', 0, 'Kept from the recipient')] : []),
+    ...(isComing ? [make(comesId(need.id), 'comes', 0, 'Comes with what is bought')] : []),
     ...(typed
       ? [make(typedId(need.id), 'typed', typed.priceMinor ?? 0, typed.source ?? 'Typed price')]
       : []),

@@ -1,5 +1,6 @@
 /** Ids of what a need can be met by. */
 export const keptId = (need: string): string => `keep@${need}`
+export const comesId = (need: string): string => `comes@${need}`
 export const typedId = (need: string): string => `typed@${need}`
 export const offeredId = (offer: string, need: string): string => `offer:${offer}@${need}`
 export const kitId = (kit: string): string => `kit:${kit}`

@@ -7,7 +7,7 @@ export interface SourcingNeed {
   readonly penaltyMinor?: number | undefined
 }
 
-export type Source = 'keep' | 'shelf' | 'buy' | 'typed' | 'service' | 'made'
+export type Source = 'keep' | 'comes' | 'shelf' | 'buy' | 'typed' | 'service' | 'made'
 
 /** Price, order value and weight are per pack; stock counts packs. Amounts paid are in the build's minor units, tax included. */
 export interface Candidate {

@@ -125,7 +125,8 @@ function stateOf(
   if (did('order')) return 'ordered'
   if (did('postpone')) return 'postponed'
   if (need.task || need.sort === 'task') return need.outcome === 'open' ? 'asked' : 'work'
-  if (source) return source.source === 'keep' ? 'kept' : 'planned'
+  if (source)
+    return source.source === 'keep' ? 'kept' : source.source === 'comes' ? 'comes' : 'planned'
   if (did('estimate')) return 'estimated'
   if (cost.supply === 'here') return 'here'
   if (need.outcome === 'open') return 'asked'

@@ -4,6 +4,7 @@ import type { KnownFacts } from '../../core/needs/line-list.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { needOfOwn } from '../../core/needs/own-line.ts'
 import { type PlannedNeeds, planNeeds } from '../../core/needs/plan-needs.ts'
+import { type Supply, supplyOf } from '../../core/needs/supply.ts'
 import { PartJudge, type Placed } from '../../core/pairing/judged-parts.ts'
 import type { PlanLine } from '../../core/sourcing/account.ts'
 import { type Gathered, gatherCandidates } from '../../core/sourcing/candidates.ts'
@@ -109,6 +110,17 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
   }
 }
 
+/** Where a line of the build comes from, as far as its facts and what people decided say. */
+export const supplyIn = (
+  { facts, decisions }: Pick<Needed, 'facts' | 'decisions'>,
+  need: Need,
+): Supply =>
+  supplyOf(
+    need,
+    (key) => facts[key]?.value,
+    decisions.flatMap(({ needId, act }) => (needId === need.id ? act : [])),
+  )
+
 /** Decisions that make a line one to be had, though it is not sure. */
 const SEEKS: ReadonlySet<string> = new Set(['price', 'estimate', 'keep', 'confirm', 'order'])
 
@@ -198,11 +210,12 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
     store,
     partsAsked(needs, { ...trade, parts, kinds }, judge),
   )
+  const coming = new Set(needs.flatMap((need) => (supplyIn(base, need) === 'comes' ? need.id : [])))
   const market: Market = { ...trade, parts, kinds, offers, numbers }
   const gathered = gatheredMemory.recall(
     [parts, trade],
-    JSON.stringify([changes, build, needs, decisions, locks, judge?.key]),
-    () => gatherCandidates(needs, market, build, decisions, locks.map(toLock), judge),
+    JSON.stringify([changes, build, needs, decisions, locks, judge?.key, [...coming]]),
+    () => gatherCandidates(needs, market, build, decisions, locks.map(toLock), judge, coming),
   )
   return {
     ...base,

@@ -1,4 +1,3 @@
-import type { FactKey } from '../../core/facts/index.ts'
 import { isAsked } from '../../core/facts/place-of.ts'
 import type { BuildTotals } from '../../core/money/budget.ts'
 import { convert, timesRate } from '../../core/money/money.ts'
@@ -10,11 +9,10 @@ import { type LineCost, lineCost } from '../../core/needs/line-cost.ts'
 import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { openFacts } from '../../core/needs/open-facts.ts'
-import { supplyOf } from '../../core/needs/supply.ts'
 import { type CostedLine, type ListTotals, totalsOf } from '../../core/needs/totals.ts'
-import { keptId } from '../../core/sourcing/ids.ts'
+import { comesId, keptId } from '../../core/sourcing/ids.ts'
 import { Memory } from './memory.ts'
-import { isCurrent, nameOf, type Planned } from './planning.ts'
+import { isCurrent, nameOf, type Planned, supplyIn } from './planning.ts'
 
 /** What each line costs and takes before anything is bought, by need. */
 export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
@@ -22,8 +20,6 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
   const rate = rateBetween(catalogue.trade.rates, ROW_CURRENCY, build.currency)
   const inMinor = (eur: number): number =>
     Math.sign(eur) * convert(Math.abs(Math.round(eur * 100)), ROW_CURRENCY, build.currency, rate!)
-  const fact = (key: FactKey): string | undefined => plan.facts[key]?.value
-  const ownLines = new Map(plan.view.ownLines.map((one) => [`own:${one.id}`, one]))
   const soughtIds = new Set(plan.sought.map(({ id }) => id))
   return new Map(
     [...plan.needs, ...plan.folded].map((need): [string, LineCost] => {
@@ -34,7 +30,6 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
           priceMinor !== null &&
           priceMinor !== undefined,
       )
-      const _written = ownLines.get(need.kind)
       const range = soughtIds.has(need.id) ? plan.gathered.sources.range(need) : null
       const assumed: Three | null =
         need.eur[2] === 0 && need.eur[0] === 0
@@ -44,19 +39,11 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
             : [inMinor(need.eur[0]), inMinor(need.eur[1]), inMinor(need.eur[2])]
       return [
         need.id,
-        lineCost(
-          need,
-          supplyOf(
-            need,
-            fact,
-            own.map(({ act }) => act),
-          ),
-          {
-            typedMinor: typed?.priceMinor ?? undefined,
-            offered: range && offered(range),
-            assumed,
-          },
-        ),
+        lineCost(need, supplyIn(plan, need), {
+          typedMinor: typed?.priceMinor ?? undefined,
+          offered: range && offered(range),
+          assumed,
+        }),
       ]
     }),
   )
@@ -76,10 +63,13 @@ export function listTotals(plan: Planned, costs = costsOf(plan)): ListTotals {
   const { build } = plan.view
   const solved = plan.plan && plan.plan.detail.totalMinor !== null ? plan.plan.detail : null
   const answered = new Set(solved?.lines.map(({ need }) => need))
-  // Taken as kept at nothing, though nobody has said that it stays: it may cost another after all.
+  // Taken at nothing, though nobody has seen that it stays or comes: it may cost another after all.
   const unseen = new Set(
     solved?.lines.flatMap(({ need, candidate }) =>
-      candidate === keptId(need) && costs.get(need)?.supply === 'keep' ? need : [],
+      (candidate === keptId(need) && costs.get(need)?.supply === 'keep') ||
+      (candidate === comesId(need) && costs.get(need)?.supply === 'comes')
+        ? need
+        : [],
     ),
   )
   const lines = [...plan.needs, ...plan.folded].map((need): CostedLine => {

@@ -24,6 +24,7 @@ const needShape = {
       words: z.string(),
       joint: z.string().optional(),
       parent: z.string().optional(),
+      facts: list(z.string() as z.ZodType<FactKey>).optional(),
     }),
   ),
   wants: z.string().optional(),

@@ -90,6 +90,23 @@ export const readsOf = (condition: Condition): Named => namedIn(condition, () =>
 export const openIn = (condition: Condition, view: View): Named =>
   namedIn(condition, (branch) => evaluate(branch, view) === UNKNOWN)
 
+/** What makes a condition stand, or may: facts and lines of its truest branches; under a `not`, what it turns. */
+export function standsOn(condition: Condition, view: View): Named {
+  const facts = new Set<FactKey>()
+  const lines = new Set<string>()
+  const walk = (one: Condition): void => {
+    const truth = evaluate(one, view)
+    if (truth === NO) return
+    if ('all' in one) one.all.forEach(walk)
+    else if ('any' in one) one.any.filter((each) => evaluate(each, view) === truth).forEach(walk)
+    else if ('not' in one) for (const key of readsOf(one.not).facts) facts.add(key)
+    else if ('has' in one) lines.add(one.has)
+    else facts.add(one.is)
+  }
+  walk(condition)
+  return { facts, lines }
+}
+
 /** Deeper or longer is no condition a person can read. */
 const DEEPEST = 8
 const LONGEST = 60

@@ -6,11 +6,15 @@ import {
   any,
   type Condition,
   conditionSchema,
+  evaluate,
   faultsIn,
   has,
   is,
+  NO,
   not,
   readsOf,
+  standsOn,
+  YES,
 } from './condition.ts'
 import type { LineRow } from './line.ts'
 import { factsRead, type KnownFacts, type Line, linesOf } from './line-list.ts'
@@ -198,4 +202,25 @@ test('a loop of two lines that only raise one another stands for nothing', () =>
     hours: [0, 0, 0],
   })
   expect(linesOf([two('a', 'b'), two('b', 'a')], {})).toEqual([])
+})
+
+test('what a condition stands on is enough for it to stand, whatever else is not known', () => {
+  fc.assert(
+    fc.property(condition, factsOf, fc.subarray([...KINDS]), (one, facts, kinds) => {
+      const view = (known: (key: FactKey) => boolean, listed: ReadonlySet<string>) => ({
+        fact: (key: FactKey) => (known(key) ? facts[key]?.value : undefined),
+        line: (kind: string) => (listed.has(kind) ? YES : NO),
+      })
+      const whole = view(() => true, new Set(kinds))
+      if (evaluate(one, whole) !== YES) return
+      const { facts: on, lines } = standsOn(one, whole)
+      expect(
+        evaluate(
+          one,
+          view((key) => on.has(key), lines),
+        ),
+      ).toBe(YES)
+    }),
+    { numRuns: 1000 },
+  )
 })

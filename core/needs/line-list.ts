@@ -222,7 +222,6 @@ function becauseOf(
 export const factsBehind = {
   of: (conditions: readonly Condition[]): readonly FactKey[] =>
     [...new Set(conditions.flatMap((one) => [...readsOf(one).facts]))].sort(),
-  linesIn: (condition: Condition): readonly string[] => [...readsOf(condition).lines],
 }
 
 /** Facts that any of the rows reads. */

@@ -25,8 +25,10 @@ export interface Reason {
   readonly words: string
   /** Joint it leans on, when it came from one. */
   readonly joint?: string
-  /** Need it follows from, when it came from one. */
+  /** Kind of line it follows from, when it came from one. */
   readonly parent?: string
+  /** Facts it stands on. */
+  readonly facts?: readonly FactKey[]
 }
 
 /** One thing the build must get, keep or have done. The id is made of kind, place and slot, so decisions survive re-planning. */

@@ -1,4 +1,5 @@
 import { CAUTIONS } from './cautions.ts'
+import { NO, standsOn, type View, YES } from './condition.ts'
 import { type Fact, Facts } from './from-pairing/facts.ts'
 import { FROM_PAIRING, RAISES } from './from-pairing/index.ts'
 import type { RuleInput } from './from-pairing/rule.ts'
@@ -36,7 +37,14 @@ export function planNeeds({
   rows = LINE_ROWS,
 }: NeedsInput): PlannedNeeds {
   const lines = linesOf([...rows, ...rowsOfRecipes(recipes, pairing)], facts)
-  const all = lines.flatMap((line) => needsOfLine(line, facts))
+  const listed = new Set(
+    lines.flatMap(({ row, outcome }) => (outcome === 'folded' ? [] : row.kind)),
+  )
+  const view: View = {
+    fact: (key) => facts[key]?.value,
+    line: (kind) => (listed.has(kind) ? YES : NO),
+  }
+  const all = lines.flatMap((line) => needsOfLine(line, facts, view))
   const standing = all.filter(({ outcome }) => outcome !== 'folded')
   const needs = new Map(standing.map((one) => [one.id, one]))
   const said = new Facts(pairing)
@@ -67,6 +75,7 @@ const AGAIN = 'again'
 function needsOfLine(
   { row, id, outcome, level, spoken, because }: Line,
   facts: KnownFacts,
+  view: View,
 ): Need[] {
   const [, , slot = 'main'] = id.split('/')
   const one = need({
@@ -85,8 +94,14 @@ function needsOfLine(
     hours: row.hours,
     waits: row.waits ?? 'nothing',
     why: spoken.map(({ says, if: condition }) => {
-      const parent = factsBehind.linesIn(condition)[0]
-      return { rule: 'line', words: says, ...(parent === undefined ? {} : { parent }) }
+      const { facts: on, lines } = standsOn(condition, view)
+      const [parent] = lines
+      return {
+        rule: 'line',
+        words: says,
+        facts: [...on],
+        ...(parent === undefined ? {} : { parent }),
+      }
     }),
     cautions: (row.caution ?? []).map((caution) => CAUTIONS[caution]),
     ...(row.part === undefined ? {} : { part: row.part }),

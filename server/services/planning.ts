@@ -86,9 +86,7 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
   const chosen = view.pairings.find((row) => row.chosen === true)
   const run = chosen ? runBuildPairing(view, chosen.engineId, chosen.transmissionId) : null
   const facts = await factsOf(store, view, run)
-  const { needs: planned, folded } = run ? planFor(view, run, facts) : NO_NEEDS
-  // What is written by hand stands whether a pairing is chosen or not.
-  const all = [...planned, ...view.ownLines.map(needOfOwn)]
+  const { needs: all, folded } = listFor(view, run, facts)
   const dropped = new Set(
     decisions.flatMap((one) => (one.act === 'drop' && standsStill(one, all) ? one.needId : [])),
   )
@@ -128,19 +126,23 @@ const NO_NEEDS: PlannedNeeds = { needs: [], folded: [] }
 /** Sorts of line that are bought, kept or had. */
 const GOT: ReadonlySet<Need['sort']> = new Set(['part', 'service', 'tool', 'paper'])
 
-/** The list of a build with facts as they are, or as they would be. */
-export const planFor = (view: BuildView, run: PairingRun, facts: KnownFacts): PlannedNeeds =>
-  planNeeds({
-    facts,
-    pairing: pairingFacts(
-      run.train,
-      run.result,
-      (id) => view.catalogue.parts.get(id),
-      briefFacts(view),
-    ),
-    joints: run.result.joints,
-    recipes: view.recipes,
-  })
+/** The list of a build with facts as they are, or as they would be; what is written by hand stands without a pairing too. */
+export function listFor(view: BuildView, run: PairingRun | null, facts: KnownFacts): PlannedNeeds {
+  const { needs, folded } = run
+    ? planNeeds({
+        facts,
+        pairing: pairingFacts(
+          run.train,
+          run.result,
+          (id) => view.catalogue.parts.get(id),
+          briefFacts(view),
+        ),
+        joints: run.result.joints,
+        recipes: view.recipes,
+      })
+    : NO_NEEDS
+  return { needs: [...needs, ...view.ownLines.map(needOfOwn)], folded }
+}
 
 /** A decision rests on the reasons it was made for: if these change it stands aside and is asked again. */
 export const standsStill = (

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { recipeInput } from '../../contract/rows.ts'
 import type { Store } from '../database/store.ts'
-import { needsOf, planFor } from './planning.ts'
+import { listFor, needsOf } from './planning.ts'
 
 /** What a recipe would have added to the builds there are; a build that cannot be computed is passed over. */
 export async function tryRecipe(store: Store, { body }: z.infer<typeof recipeInput>) {
@@ -11,7 +11,7 @@ export async function tryRecipe(store: Store, { body }: z.infer<typeof recipeInp
     if (!planned?.run) continue
     const { view, run, facts, needs, dropped } = planned
     const had = new Set([...needs, ...dropped].map(({ id }) => id))
-    const after = planFor({ ...view, recipes: [...view.recipes, body] }, run, facts)
+    const after = listFor({ ...view, recipes: [...view.recipes, body] }, run, facts)
     builds.push({
       id: build.id,
       name: build.name,

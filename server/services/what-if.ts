@@ -5,7 +5,7 @@ import type { KnownFacts } from '../../core/needs/line-list.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
-import { planBuild, planFor } from './planning.ts'
+import { listFor, planBuild } from './planning.ts'
 import { totals } from './totals.ts'
 
 /** What other answers would make of a build: lines in and out, money, hours; nothing is written. */
@@ -32,7 +32,7 @@ export async function whatIf(
     facts[key] = { value, from: 'what if' }
   }
   const dropped = new Set(plan.dropped.map(({ id }) => id))
-  const { needs: all, folded } = planFor(view, run, facts)
+  const { needs: all, folded } = listFor(view, run, facts)
   const needs = all.filter(({ id }) => !dropped.has(id))
   const after = totals({ ...plan, needs, folded, facts })!
   const [was, is] = [idsOf(plan.needs), idsOf(needs)]

@@ -197,8 +197,16 @@ export const SheetHead = ({
 )
 
 /** Something to add, folded until it is wanted. */
-export const Folded = ({ words, children }: { words: string; children: ReactNode }) => (
-  <details className="mt-2">
+export const Folded = ({
+  words,
+  isOpen,
+  children,
+}: {
+  words: string
+  isOpen?: boolean
+  children: ReactNode
+}) => (
+  <details className="mt-2" open={isOpen}>
     <summary className="cursor-pointer text-accent underline">{words}</summary>
     <div className="pt-2">{children}</div>
   </details>

@@ -1,5 +1,5 @@
 import { useState } from 'react'
-import { useParams } from 'react-router'
+import { useParams, useSearchParams } from 'react-router'
 import type { KnownFactView, KnownView } from '../../../contract/answers/facts.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -59,6 +59,7 @@ function Known({ build, view }: { build: string; view: KnownView }) {
   const person = usePerson()
   const said = useJustSaid<string | null>()
   const [most, setMost] = useState(AT_FIRST)
+  const wanted = useSearchParams()[0].get('fact')
   const answer = (key: string, value: string): void =>
     void said.say(key, value, () =>
       act(
@@ -108,6 +109,7 @@ function Known({ build, view }: { build: string; view: KnownView }) {
           {view.owners.map(({ owner, facts }) => (
             <Folded
               key={owner}
+              isOpen={facts.some(({ key }) => key === wanted) || undefined}
               words={`${OWNERS[owner] ?? owner}: ${facts.filter(({ value }) => value !== null).length} of ${facts.length} known`}
             >
               <table className="w-full border-collapse">
@@ -116,6 +118,7 @@ function Known({ build, view }: { build: string; view: KnownView }) {
                     <FactRow
                       key={fact.key}
                       fact={fact}
+                      isWanted={fact.key === wanted}
                       shown={said.shown(fact.key, fact.value)}
                       onAnswer={(value) => answer(fact.key, value)}
                     />
@@ -132,16 +135,22 @@ function Known({ build, view }: { build: string; view: KnownView }) {
 
 function FactRow({
   fact,
+  isWanted,
   shown,
   onAnswer,
 }: {
   fact: KnownFactView
+  /** Another page asked for it. */
+  isWanted: boolean
   shown: string | null
   onAnswer: (value: string) => void
 }) {
   const { words, isAsked, isAssumed, from, values } = fact
   return (
-    <tr className="border-b border-line align-baseline">
+    <tr
+      ref={isWanted ? (row) => row?.scrollIntoView({ block: 'center' }) : undefined}
+      className={`border-b border-line align-baseline ${isWanted ? 'bg-bench' : ''}`}
+    >
       <th scope="row" className="py-1 pr-3 text-left font-normal">
         {words}
       </th>

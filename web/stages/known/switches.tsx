@@ -65,10 +65,8 @@ export function Switches({ build, view }: { build: string; view: KnownView }) {
                 <Select
                   aria-label={words}
                   value={now}
-                  options={[
-                    ...(fact.value === null ? [{ value: '', words: 'Not chosen' }] : []),
-                    ...fact.values.map((value) => ({ value, words: valueWords(value) })),
-                  ]}
+                  nothing={now === '' ? 'Not chosen' : undefined}
+                  options={fact.values.map((value) => ({ value, words: valueWords(value) }))}
                   onChange={(value) => value && void change(key, value)}
                 />
               </span>

@@ -9,7 +9,11 @@ import { NumberSays } from './number-says.tsx'
 import type { SmallPieces } from './small-pieces.ts'
 import { numberWords, STATE_WORDS } from './words.ts'
 
-const priceOf = (line: PartLine): number | null => line.costMinor ?? line.estimateMinor
+/** What comes or stays unseen may cost another after all: its range is shown, not nothing. */
+const isUnseen = ({ state, source }: PartLine): boolean =>
+  state === 'comes' || (state === 'kept' && (source?.confirm.length ?? 0) > 0)
+const priceOf = (line: PartLine): number | null =>
+  isUnseen(line) ? null : (line.costMinor ?? line.estimateMinor)
 
 /** What stands of a line of the list: its reason in short, its source, number, evidence, price, state. */
 export const lineColumns = (

@@ -1,13 +1,13 @@
 import { useHotkeys } from 'react-hotkeys-hook'
 import { Link } from 'react-router'
 import type { PartLine } from '../../../contract/answers/planning.ts'
-import { JOINTS } from '../../../core/joints/index.ts'
 import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, Caution, Folded, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
+import { WhyChain } from './why-chain.tsx'
 import { LEVELS, numberWords, STATE_WORDS } from './words.ts'
 
 const STEPS = [
@@ -111,6 +111,7 @@ export function LineSheet({
   build,
   line,
   follows,
+  lines,
   currency,
   onDrop,
   onClose,
@@ -119,6 +120,8 @@ export function LineSheet({
   line: PartLine
   /** Lines that stand because this one does. */
   follows: readonly PartLine[]
+  /** The whole list. */
+  lines: readonly PartLine[]
   currency: string
   onDrop: () => void
   onClose: () => void
@@ -139,28 +142,7 @@ export function LineSheet({
       <Photos of={{ buildId: build, spot: `line:${line.id}` }} what={line.words} />
       <section id="why">
         <h3 className="font-bold">Why is this here?</h3>
-        {line.why.map((reason) => (
-          <p key={`${reason.rule}${reason.words}`} className="border-b border-line py-1">
-            {reason.words}
-            {reason.joint && (
-              <>
-                {' '}
-                <Link
-                  to={`/builds/${build}/pairing?joint=${reason.joint}`}
-                  className="text-accent underline"
-                >
-                  {JOINTS.find(({ id }) => id === reason.joint)?.title ?? reason.joint}
-                </Link>
-              </>
-            )}
-            {reason.parent && (
-              <span className="text-steel">
-                {' '}
-                · follows from {reason.parent.split('/')[0]?.replaceAll('-', ' ')}
-              </span>
-            )}
-          </p>
-        ))}
+        <WhyChain build={build} line={line} lines={lines} />
         {line.wantsName && line.wantsName !== line.words && (
           <p className="pt-1">Wanted: {line.wantsName}, or one with equal ports.</p>
         )}

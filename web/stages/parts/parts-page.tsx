@@ -59,7 +59,7 @@ const FILTERS = [
     words: 'Weak evidence',
     holds: (line: PartLine) =>
       (line.source?.evidence != null && isWeak(line.source.evidence)) ||
-      (line.source?.confirm.length ?? 0) > 0,
+      ((line.source?.confirm.length ?? 0) > 0 && line.state !== 'comes' && line.state !== 'kept'),
   },
   { id: 'waits', words: 'Waits', holds: (line: PartLine) => line.waits !== 'nothing' },
   { id: 'all', words: 'All', holds: () => true },
@@ -148,7 +148,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   useHotkeys('a', () => setAdding(true), { preventDefault: true })
   useHotkeys('x', () => selected && drop(selected))
   useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
-  const { rows, small } = useSmallPieces(shown, view.of, selectedId)
+  const { rows, small, groupOf } = useSmallPieces(shown, view.of, view.id === 'place', selectedId)
   const columns = useMemo(
     () =>
       lineColumns(
@@ -210,7 +210,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           isFolded={small.isFolded}
           columns={columns}
           keyOf={(line) => line.id}
-          groupOf={view.of}
+          groupOf={groupOf}
           marked={selectedId}
           onMark={(line) => setSelected(line.id)}
         >
@@ -258,6 +258,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
           follows={list.lines.filter((one) =>
             one.why.some(({ parent }) => parent === selected.kind),
           )}
+          lines={list.lines}
           currency={list.currency}
           onDrop={() => drop(selected)}
           onClose={() => setSelected(null)}

@@ -15,35 +15,44 @@ export interface SmallPieces {
 const WORTH_FOLDING = 2
 
 /**
- * Lines in the order given, small pieces after what they belong to where that is shown in the same group.
+ * Lines in the order given, small pieces after what they belong to where that is shown; under its head by place, else in the
+ * same group only.
  * @param groupOf the head a line stands under
  * @param marked the line that is looked at: its neighbours are unfolded with it
  */
 export function useSmallPieces(
   lines: readonly PartLine[],
   groupOf: (line: PartLine) => string,
+  isByPlace: boolean,
   marked: string | null,
-): { readonly rows: readonly PartLine[]; readonly small: SmallPieces } {
+): {
+  readonly rows: readonly PartLine[]
+  readonly small: SmallPieces
+  readonly groupOf: (line: PartLine) => string
+} {
   const [open, setOpen] = useState<ReadonlySet<string>>(new Set())
-  const { rows, pieces } = useMemo(() => {
+  const { rows, pieces, headGroup } = useMemo(() => {
     const shown = new Map(lines.map((line) => [line.id, line]))
     const isBeside = (line: PartLine): boolean => {
       const head = line.belongsTo === null ? undefined : shown.get(line.belongsTo)
-      return head !== undefined && groupOf(head) === groupOf(line)
+      return head !== undefined && (isByPlace || groupOf(head) === groupOf(line))
     }
     const pieces = new Map(
       [...groupBy(lines.filter(isBeside), (line) => line.belongsTo ?? '')].filter(
         ([, some]) => some.length >= WORTH_FOLDING,
       ),
     )
-    const under = new Set([...pieces.values()].flat())
+    const under = new Map(
+      [...pieces].flatMap(([head, some]) => some.map((line) => [line, shown.get(head)!] as const)),
+    )
     return {
       pieces,
+      headGroup: (line: PartLine) => groupOf(under.get(line) ?? line),
       rows: lines.flatMap((line) =>
         under.has(line) ? [] : [line, ...(pieces.get(line.id) ?? [])],
       ),
     }
-  }, [lines, groupOf])
+  }, [lines, groupOf, isByPlace])
   const small = useMemo((): SmallPieces => {
     const heads = new Map(
       [...pieces].flatMap(([head, some]) => some.map(({ id }) => [id, head] as const)),
@@ -62,5 +71,5 @@ export function useSmallPieces(
         }),
     }
   }, [pieces, open, marked])
-  return { rows, small }
+  return { rows, small, groupOf: headGroup }
 }

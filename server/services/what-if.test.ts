@@ -1,0 +1,47 @@
+import { afterAll, beforeAll, expect, test } from 'vitest'
+import { ownLinesInput } from '../../contract/rows.ts'
+import { demoDatabase } from '../database/demo.seed.ts'
+import type { Database } from '../database/sqlite/connection.ts'
+import { Store } from '../database/store.ts'
+import { answerFact } from './answer-fact.ts'
+import { questionsOf } from './known.ts'
+import { planBuild } from './planning.ts'
+import { totals } from './totals.ts'
+import { whatIf } from './what-if.ts'
+
+let knex: Database
+let store: Store
+
+beforeAll(async () => {
+  knex = await demoDatabase()
+  store = new Store(knex)
+})
+afterAll(() => knex.destroy())
+
+test('a what-if is what doing it comes to, with lines written by hand kept; it writes nothing', async () => {
+  for (const line of ownLinesInput.parse({ lines: [{ words: 'Badge for the boot lid' }] }).lines)
+    await store.insert('ownLine', { ...line, buildId: 'lantern' })
+  const asked = questionsOf(await planBuild(store, 'lantern'))
+    .filter(({ key }) => !key.startsWith('engine.') && !key.startsWith('gearbox.'))
+    .slice(0, 6)
+  expect(asked.length).toBe(6)
+  for (const [i, { key, values }] of asked.entries()) {
+    const value = values[i % values.length]!
+    const before = await planBuild(store, 'lantern')
+    const seen = await whatIf(store, 'lantern', { facts: { [key]: value } })
+    expect((await planBuild(store, 'lantern')).facts).toEqual(before.facts)
+    await answerFact(store, 'lantern', { key, value, by: null })
+    const after = await planBuild(store, 'lantern')
+    const [was, is] = [before, after].map(({ needs }) => new Set(needs.map(({ id }) => id)))
+    expect(seen.comes.map(({ id }) => id).sort(), key).toEqual(
+      [...is!].filter((id) => !was!.has(id)).sort(),
+    )
+    expect(seen.goes.map(({ id }) => id).sort(), key).toEqual(
+      [...was!].filter((id) => !is!.has(id)).sort(),
+    )
+    expect([seen.after.likely, seen.after.middleMinor], key).toEqual([
+      totals(after)!.likely,
+      totals(after)!.middleMinor,
+    ])
+  }
+})

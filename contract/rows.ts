@@ -237,6 +237,8 @@ const chosenPart = z
     template: z.string().max(80).nullish(),
     family: z.string().trim().min(1).max(80).nullish(),
     name: z.string().trim().max(120).nullish(),
+    /** Of a type: what goes by age is assumed by it. */
+    year: year.nullish(),
     /** The vehicle has it already. */
     isRecipients: z.boolean().default(false),
   })

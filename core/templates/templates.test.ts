@@ -6,6 +6,7 @@ import { planNeeds } from '../needs/plan-needs.ts'
 import { couplingSet } from '../pairing/coupling.ts'
 import { runPairing } from '../pairing/pairing.ts'
 import { type CompiledPart, compilePart, PORT_KINDS, type PortKindName } from '../ports/index.ts'
+import { assumedOf, ofYear } from './by-age.ts'
 import { PATTERN_FAMILIES } from './families.ts'
 import { fromTemplate, TEMPLATES } from './index.ts'
 
@@ -36,25 +37,28 @@ test('at least twenty types, each with its own id, words and mass', () => {
     expect(words.length > 0 && says.length > 0 && massKg > 0).toBe(true)
 })
 
-test.each(TEMPLATES.map((one) => [one.id, one] as const))(
-  'every value of %s is one its field takes, assumed, and a figure is wide',
-  (_, template) => {
-    for (const port of fromTemplate(template, 'p').ports) {
-      const fields = PORT_KINDS[port.kind as PortKindName].fields as Record<
-        string,
-        { schema: { safeParse: (value: unknown) => { success: boolean } } }
-      >
-      for (const [name, claims] of Object.entries(port.claims))
-        for (const claim of claims) {
-          expect(fields[name]?.schema.safeParse(claim.value).success, `${port.kind}.${name}`).toBe(
-            true,
-          )
-          expect(claim.grade).toBe('assumed')
-          if (typeof claim.value === 'number') expect(claim.plusMinus).toBeGreaterThan(0)
-        }
-    }
-  },
-)
+const AGES = [1950, 1960, 1980, 1990, 2000, 2015]
+test.each(
+  TEMPLATES.flatMap((one) => [
+    [one.id, one] as const,
+    ...AGES.map((year) => [`${one.id} of ${year}`, ofYear(one, year)] as const),
+  ]),
+)('every value of %s is one its field takes, assumed, and a figure is wide', (_, template) => {
+  for (const port of fromTemplate(template, 'p').ports) {
+    const fields = PORT_KINDS[port.kind as PortKindName].fields as Record<
+      string,
+      { schema: { safeParse: (value: unknown) => { success: boolean } } }
+    >
+    for (const [name, claims] of Object.entries(port.claims))
+      for (const claim of claims) {
+        expect(fields[name]?.schema.safeParse(claim.value).success, `${port.kind}.${name}`).toBe(
+          true,
+        )
+        expect(claim.grade).toBe('assumed')
+        if (typeof claim.value === 'number') expect(claim.plusMinus).toBeGreaterThan(0)
+      }
+  }
+})
 
 test('no pairing of templates reads better than assumed, anywhere', () => {
   let seen = 0
@@ -110,6 +114,49 @@ test('every pairing of templates gives a list whose lines are priced, and no fac
       ({ sort, eur, hours }) => sort === 'part' && eur[2] === 0 && hours[2] === 0,
     )
     expect(unpriced.map(({ kind }) => kind)).toEqual([])
+  }
+})
+
+test('what goes by age follows the year of a type; what does not stays; a diesel never takes a spark', () => {
+  const at = (id: string, year: number) =>
+    Object.fromEntries(assumedOf(ofYear(TEMPLATES.find((one) => one.id === id)!, year)))
+  const van = (year: number) => at('panel-van', year)
+  expect(AGES.map((year) => van(year)['vehicle.volts'])).toEqual([
+    'six',
+    ...Array(5).fill('twelve'),
+  ])
+  expect(AGES.map((year) => van(year)['vehicle.supply'])).toEqual([
+    'low',
+    'low',
+    'low',
+    'high',
+    'high',
+    'high',
+  ])
+  expect(AGES.map((year) => van(year)['vehicle.lock'])).toEqual([
+    'no',
+    'no',
+    'no',
+    'no',
+    'yes',
+    'yes',
+  ])
+  for (const template of TEMPLATES) {
+    const own = Object.fromEntries(assumedOf(template))
+    const seen = AGES.map((year) => Object.fromEntries(assumedOf(ofYear(template, year))))
+    for (const key of [
+      'vehicle.layout',
+      'vehicle.body',
+      'engine.fuel',
+      'engine.timing',
+      'gearbox.output',
+    ])
+      for (const one of seen) expect(one[key], `${template.id} ${key}`).toBe(own[key])
+    if (own['engine.fuel'] === 'diesel')
+      for (const one of seen) {
+        expect(one['engine.spark']).toBe('none')
+        expect(['pump', 'rail']).toContain(one['engine.injection'])
+      }
   }
 })
 

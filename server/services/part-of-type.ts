@@ -1,6 +1,7 @@
 import { COUPLING_SETS, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { kindWords, typedPorts } from '../../core/ports/part-kinds.ts'
 import type { Claim } from '../../core/quantity/claim.ts'
+import { ofYear } from '../../core/templates/by-age.ts'
 import { PATTERN_FAMILIES } from '../../core/templates/families.ts'
 import { fromTemplate, templateOf } from '../../core/templates/index.ts'
 import type { RowOf, Store } from '../database/store.ts'
@@ -17,15 +18,19 @@ export async function partOfType(
     kind,
     template: id,
     family,
+    year,
     name,
     ...row
   }: {
     readonly kind: string
     readonly template?: string | null | undefined
     readonly family?: string | null | undefined
+    /** What goes by age is assumed by it. */
+    readonly year?: number | null | undefined
   } & Partial<RowOf<'part'>>,
 ): Promise<RowOf<'part'>> {
-  const template = id ? templateOf(id) : undefined
+  const type = id ? templateOf(id) : undefined
+  const template = type && year ? ofYear(type, year) : type
   if (id && template?.kind !== kind)
     throw new UnprocessableError(`"${id}" is not a type of ${kindWords(kind).toLowerCase()}.`, [
       { path: kind, message: 'Not a type that is known.' },
@@ -35,7 +40,11 @@ export async function partOfType(
     isDefault: true,
     ...row,
     kind,
-    name: name?.trim() || template?.words || `${kindWords(kind)}, ${family}`,
+    name:
+      name?.trim() ||
+      (template
+        ? [template.words, year].filter(Boolean).join(', ')
+        : `${kindWords(kind)}, ${family}`),
     template: template?.id ?? 'family',
   })
   for (const port of template ? fromTemplate(template, part.id).ports : []) {

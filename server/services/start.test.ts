@@ -8,6 +8,7 @@ import { addJointClaim, answerStopper, listStoppers } from './joint-claims.ts'
 import { pairingRows } from './pairings.ts'
 import { partDetail } from './parts.ts'
 import { partsList } from './parts-list.ts'
+import { planBuild } from './planning.ts'
 import { startBuild } from './start.ts'
 
 let knex: Database
@@ -56,6 +57,25 @@ test('from empty data a start gives verdicts with leaning, ranges, what to ask, 
   // A stopper answered no stops the build.
   expect(answer.blockers.map(({ words }) => words)).toContain('The engine turns the wrong way')
   expect(answer.measure.length).toBeGreaterThan(4)
+})
+
+test('a year beside a type is what goes by age: assumed, and another list', async () => {
+  const of = async (year: number) => {
+    const build = await start({
+      recipient: { template: 'panel-van', year },
+      engine: { template: 'alloy-four-lengthwise', year: 1999 },
+    })
+    return planBuild(store, build.id)
+  }
+  const [old, late] = [await of(1972), await of(1999)]
+  expect(old.facts['engine.electronics']).toMatchObject({ value: 'locked', isAssumed: true })
+  expect(old.facts['vehicle.supply']).toMatchObject({ value: 'low', isAssumed: true })
+  expect(late.facts['vehicle.supply']).toMatchObject({ value: 'high', isAssumed: true })
+  const kinds = (plan: typeof old): Set<string> =>
+    new Set(plan.needs.filter(({ outcome }) => outcome === 'leans yes').map(({ kind }) => kind))
+  // A carburettor's pump feeds no rail.
+  expect(kinds(old).has('high-pressure-pump')).toBe(true)
+  expect(kinds(late).has('high-pressure-pump')).toBe(false)
 })
 
 test('answers are kept as claims, and decide the fields they can', async () => {

@@ -179,8 +179,15 @@ async function pick(
     return part.id
   }
   if (!choice.template && !choice.family) return null
-  const { template, family, name } = choice
-  const { id } = await partOfType(tx, { kind, template, family, name: name ?? undefined, ownerId })
+  const { template, family, year, name } = choice
+  const { id } = await partOfType(tx, {
+    kind,
+    template,
+    family,
+    year,
+    name: name ?? undefined,
+    ownerId,
+  })
   return id
 }
 

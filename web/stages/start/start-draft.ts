@@ -7,11 +7,14 @@ export interface Typed {
   readonly currency: string
   readonly euroRate: string
   readonly recipient: string
+  readonly recipientYear: string
   readonly tyre: string
   readonly mass: string
   readonly engine: string
+  readonly engineYear: string
   readonly engineFamily: string
   readonly transmission: string
+  readonly transmissionYear: string
   readonly transmissionFamily: string
   readonly keepsGearbox: boolean
   readonly transfer: string
@@ -28,11 +31,14 @@ export const BLANK: Typed = {
   currency: 'EUR',
   euroRate: '',
   recipient: '',
+  recipientYear: '',
   tyre: '',
   mass: '',
   engine: '',
+  engineYear: '',
   engineFamily: '',
   transmission: '',
+  transmissionYear: '',
   transmissionFamily: '',
   keepsGearbox: false,
   transfer: '',
@@ -56,11 +62,22 @@ export const readDraft = (): Typed => {
 }
 
 /** A part of the catalogue, a type, or a family, as the start is asked with it. */
-export function choiceOf(value: string, family = '', isRecipients = false): object | null {
+export function choiceOf(
+  value: string,
+  {
+    family = '',
+    year = null,
+    isRecipients = false,
+  }: {
+    readonly family?: string
+    readonly year?: number | null
+    readonly isRecipients?: boolean
+  } = {},
+): object | null {
   const [how = '', ...rest] = value.split(':')
   const id = rest.join(':')
   if (how === 'part') return { partId: id, isRecipients }
   if (how === 'template')
-    return { template: id, ...(family.trim() ? { family: family.trim() } : {}), isRecipients }
+    return { template: id, year, ...(family.trim() ? { family: family.trim() } : {}), isRecipients }
   return family.trim() ? { family: family.trim(), isRecipients } : null
 }

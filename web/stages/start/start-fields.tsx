@@ -6,6 +6,7 @@ import { Combobox } from '../../components/fields/combobox.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { useFoundParts } from '../../components/fields/found-parts.ts'
 import type { Typed } from './start-draft.ts'
+import { TypeCard } from './type-card.tsx'
 import type { Start } from './use-start.ts'
 
 /** What one types as text. */
@@ -43,8 +44,9 @@ export function PartChoice({
   label,
   kind,
   offered,
-  start: { typed, set, faults },
+  start,
   name,
+  year,
   none = 'Not known yet',
 }: {
   label: string
@@ -52,8 +54,11 @@ export function PartChoice({
   offered: Templates
   start: Start
   name: TextName
+  /** Where its year is typed, if its type goes by age. */
+  year?: TextName
   none?: string
 }) {
+  const { typed, set, faults } = start
   const value = typed[name]
   const [words, setWords] = useState('')
   const [isWanted, want] = useState(false)
@@ -63,7 +68,7 @@ export function PartChoice({
   const types = offered.templates.filter((one) => one.kind === kind)
   const type = types.find((one) => value === `template:${one.id}`)
   const wanted = words.trim().toLowerCase()
-  return (
+  const choice = (
     <Field label={label} hint={type?.says} fault={faults[name]}>
       {(shared) => (
         <Combobox
@@ -96,6 +101,20 @@ export function PartChoice({
         />
       )}
     </Field>
+  )
+  if (!type) return choice
+  return (
+    <div>
+      {year ? (
+        <div className="grid grid-cols-[minmax(0,1fr)_84px] gap-x-2">
+          {choice}
+          <TextField start={start} name={year} label="Year" className="figure text-right" />
+        </div>
+      ) : (
+        choice
+      )}
+      <TypeCard id={type.id} year={year ? typed[year] : ''} />
+    </div>
   )
 }
 

@@ -94,7 +94,14 @@ function EuroRate({ start }: { start: Start }) {
 const Vehicle = ({ start, offered }: { start: Start; offered: Templates }) => (
   <fieldset className="border-t border-ink pt-2">
     <legend className="pr-2 font-bold">The vehicle</legend>
-    <PartChoice label="Recipient" kind="vehicle" offered={offered} start={start} name="recipient" />
+    <PartChoice
+      label="Recipient"
+      kind="vehicle"
+      offered={offered}
+      start={start}
+      name="recipient"
+      year="recipientYear"
+    />
     <div className="mt-2 grid grid-cols-2 gap-x-4">
       <TextField
         start={start}
@@ -153,7 +160,14 @@ const GoesIn = ({ start, offered }: { start: Start; offered: Templates }) => (
   <fieldset className="border-t border-ink pt-2">
     <legend className="pr-2 font-bold">What goes in</legend>
     <div className="grid grid-cols-[minmax(0,1.4fr)_minmax(0,1fr)] gap-x-4 gap-y-2">
-      <PartChoice label="Engine" kind="engine" offered={offered} start={start} name="engine" />
+      <PartChoice
+        label="Engine"
+        kind="engine"
+        offered={offered}
+        start={start}
+        name="engine"
+        year="engineYear"
+      />
       <Family label="Engine's pattern family" start={start} name="engineFamily" />
       <PartChoice
         label="Gearbox"
@@ -161,6 +175,7 @@ const GoesIn = ({ start, offered }: { start: Start; offered: Templates }) => (
         offered={offered}
         start={start}
         name="transmission"
+        year="transmissionYear"
       />
       <Family label="Gearbox's pattern family" start={start} name="transmissionFamily" />
     </div>

@@ -5,6 +5,7 @@ import { FACT_ROWS } from '../../../core/facts/index.ts'
 import { START_FACTS } from '../../../core/facts/start.ts'
 import { isCurrency, parseMoney } from '../../../core/money/money.ts'
 import { parseQuantity } from '../../../core/quantity/units.ts'
+import { YEARS } from '../../../core/templates/by-age.ts'
 import { refresh } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { useReading } from '../../api/hooks.ts'
@@ -43,16 +44,22 @@ function read(typed: Typed, reading: Reading) {
     typed.labour.trim() === '' || faults.currency
       ? 0
       : (tried('labour', () => parseMoney(typed.labour, currency)) ?? 0)
+  const year = (field: 'recipientYear' | 'engineYear' | 'transmissionYear'): number | null =>
+    typed[field].trim() === '' ? null : tried(field, () => yearTyped(typed[field]))
   const body = {
     name: typed.name,
     currency,
     euroRate:
       typed.euroRate.trim() === '' ? null : tried('euroRate', () => rateTyped(typed.euroRate)),
-    recipient: choiceOf(typed.recipient),
+    recipient: choiceOf(typed.recipient, { year: year('recipientYear') }),
     tyre: typed.tyre || null,
     massKg,
-    engine: choiceOf(typed.engine, typed.engineFamily),
-    transmission: choiceOf(typed.transmission, typed.transmissionFamily, typed.keepsGearbox),
+    engine: choiceOf(typed.engine, { family: typed.engineFamily, year: year('engineYear') }),
+    transmission: choiceOf(typed.transmission, {
+      family: typed.transmissionFamily,
+      year: year('transmissionYear'),
+      isRecipients: typed.keepsGearbox,
+    }),
     transfer: choiceOf(typed.transfer),
     use: asUse(typed.use),
     labourRateMinor,
@@ -62,6 +69,14 @@ function read(typed: Typed, reading: Reading) {
     facts: { ...SEEN, ...typed.facts },
   }
   return { faults, body }
+}
+
+/** @throws RangeError */
+function yearTyped(typed: string): number {
+  const year = Number(typed.trim())
+  if (!(Number.isInteger(year) && year >= YEARS.from && year <= YEARS.to))
+    throw new RangeError(`"${typed}" is not a year. Type four digits, such as 1987.`)
+  return year
 }
 
 /** @throws RangeError */

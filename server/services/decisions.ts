@@ -1,7 +1,7 @@
 import type { Decision } from '../../core/sourcing/decision.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { ConflictError, MissingError } from '../errors.ts'
-import { needsOf } from './planning.ts'
+import { planBuild } from './planning.ts'
 
 /** What a line of a build's list rests on, dropped or folded or not; null where there is none of that id. */
 export async function restsOfLine(
@@ -9,7 +9,7 @@ export async function restsOfLine(
   buildId: string,
   needId: string,
 ): Promise<string | null> {
-  const { needs, dropped, folded } = await needsOf(store, buildId)
+  const { needs, dropped, folded } = await planBuild(store, buildId)
   return [...needs, ...dropped, ...folded].find((need) => need.id === needId)?.rests ?? null
 }
 

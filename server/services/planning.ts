@@ -4,6 +4,7 @@ import type { KnownFacts } from '../../core/needs/line-list.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { needOfOwn } from '../../core/needs/own-line.ts'
 import { type PlannedNeeds, planNeeds } from '../../core/needs/plan-needs.ts'
+import { proofOf } from '../../core/needs/proof.ts'
 import { type Supply, supplyOf } from '../../core/needs/supply.ts'
 import { PartJudge, type Placed } from '../../core/pairing/judged-parts.ts'
 import type { PlanLine } from '../../core/sourcing/account.ts'
@@ -39,6 +40,8 @@ export interface Needed {
 }
 
 export interface Planned extends Needed {
+  /** Tasks to prove what the plan takes on hearsay: of its lines, and so not part of what it is made from. */
+  readonly proofs: readonly Need[]
   readonly locks: readonly RowOf<'sourcingLock'>[]
   readonly gathered: Gathered
   /** Fingerprint of the problem: a plan made from another is out of date. */
@@ -219,16 +222,42 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
     JSON.stringify([changes, build, needs, decisions, locks, judge?.key, [...coming]]),
     () => gatherCandidates(needs, market, build, decisions, locks.map(toLock), judge, coming),
   )
+  const plan = holding ?? plans.at(-1) ?? null
+  const { stand: proofs, dropped } = proofsOf(base, plan, gathered)
   return {
     ...base,
+    needs: [...base.needs, ...proofs],
+    dropped: [...base.dropped, ...dropped],
+    proofs,
     locks,
     gathered,
     get madeFrom() {
       return fingerprint(gathered)
     },
-    plan: holding ?? plans.at(-1) ?? null,
+    plan,
     // What came after the last that had a total, and has none.
     broken: holding && plans.at(-1) !== holding ? (plans.at(-1) ?? null) : null,
+  }
+}
+
+/** What of a plan is dear and known by hearsay only, each to be proved; and what of that was dropped. */
+function proofsOf(
+  { needs, decisions }: Needed,
+  plan: RowOf<'plan'> | null,
+  { sources }: Gathered,
+): { stand: readonly Need[]; dropped: readonly Need[] } {
+  const ofNeed = new Map(needs.map((need) => [need.id, need]))
+  const all = (plan?.detail.lines ?? []).flatMap((line) => {
+    const need = ofNeed.get(line.need)
+    const source = sources.get(takenBy(line))
+    if (!need || !source || source.source === 'comes' || source.source === 'keep') return []
+    return proofOf(need, line.costMinor, source) ?? []
+  })
+  const isDropped = (proof: Need): boolean =>
+    decisions.some((one) => one.needId === proof.id && one.act === 'drop' && standsStill(one, all))
+  return {
+    stand: all.filter((proof) => !isDropped(proof)),
+    dropped: all.filter(isDropped),
   }
 }
 

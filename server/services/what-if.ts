@@ -33,7 +33,7 @@ export async function whatIf(
   }
   const dropped = new Set(plan.dropped.map(({ id }) => id))
   const { needs: all, folded } = listFor(view, run, facts)
-  const needs = all.filter(({ id }) => !dropped.has(id))
+  const needs = [...all.filter(({ id }) => !dropped.has(id)), ...plan.proofs]
   const after = totals({ ...plan, needs, folded, facts })!
   const [was, is] = [idsOf(plan.needs), idsOf(needs)]
   const told = (need: Need) => ({

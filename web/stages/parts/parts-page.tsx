@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
 import { LINE_PLACES, placeWords, STAGES } from '../../../core/needs/line.ts'
+import { DEAR_MINOR } from '../../../core/needs/proof.ts'
 import { isWeak } from '../../../core/quantity/grade.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
@@ -65,8 +66,6 @@ const FILTERS = [
   { id: 'all', words: 'All', holds: () => true },
 ] as const
 type FilterId = (typeof FILTERS)[number]['id']
-/** What is dear enough to decide, minor units. */
-const DEAR_MINOR = 25_000
 
 /** How many of what changed are named. */
 const NAMED = 4

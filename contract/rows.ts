@@ -400,6 +400,11 @@ export const ownLinePatch = z.strictObject({
   ),
 }) as z.ZodType<{ version: number } & Partial<z.infer<z.ZodObject<typeof ownLineShape>>>>
 export const recipeInput = z.strictObject({ name, body: recipeSchema })
+export const recipePatch = z.strictObject({
+  version: z.number().int(),
+  name: name.optional(),
+  body: recipeSchema.optional(),
+})
 export const factInput = z.strictObject({
   key: z.string().max(80).refine(isFactKey, 'Not a fact that is known here.'),
   /** One of its values, or "unknown". */

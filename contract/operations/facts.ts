@@ -2,7 +2,14 @@ import { items, trash } from '../answers/basics.ts'
 import { answered, difference, known, ownLines, tried } from '../answers/facts.ts'
 import { ownLine, recipe } from '../answers/rows.ts'
 import type { Operations } from '../operation.ts'
-import { factInput, ownLinePatch, ownLinesInput, recipeInput, whatIfInput } from '../rows.ts'
+import {
+  factInput,
+  ownLinePatch,
+  ownLinesInput,
+  recipeInput,
+  recipePatch,
+  whatIfInput,
+} from '../rows.ts'
 
 export const factOperations = {
   'GET /builds/{id}/facts': {
@@ -46,6 +53,11 @@ export const factOperations = {
     summary: 'What a recipe would have added to the builds there are; nothing is written',
     body: recipeInput,
     answer: tried,
+  },
+  'PATCH /recipes/{id}': {
+    summary: 'Change a recipe; its history keeps what it was',
+    body: recipePatch,
+    answer: recipe,
   },
   'DELETE /recipes/{id}': { summary: 'Move a recipe to the trash', answer: trash },
 } as const satisfies Operations

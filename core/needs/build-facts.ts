@@ -35,6 +35,8 @@ export interface FactSources {
   /** Kinds of the pieces put in to close the pairing. */
   readonly inserted: readonly string[]
   readonly hasKit: boolean
+  /** Parts that the shop's notes know a fault of. */
+  readonly faulty?: ReadonlySet<string>
 }
 
 /** Which stopper answers which fact. */
@@ -104,6 +106,10 @@ export function buildFacts(from: FactSources): KnownFacts {
     if (held && !(held.isAssumed && !isAssumed)) return
     known.set(key, { value, from: source, ...(isAssumed ? { isAssumed } : {}) })
   }
+  // What the shop has seen go wrong outlives an answer given before it was noted.
+  const { train, faulty } = from
+  if (train && faulty?.has(train.engine.id)) say('engine.fault', 'yes', 'notes of the shop')
+  if (train && faulty?.has(train.transmission.id)) say('gearbox.fault', 'yes', 'notes of the shop')
   for (const [key, { value }] of Object.entries(from.said)) say(key, value, 'said here')
   ofBrief(from, say)
   ofParts(from, say)

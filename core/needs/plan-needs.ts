@@ -15,6 +15,8 @@ export interface NeedsInput {
   readonly pairing?: readonly Fact[]
   readonly joints?: RuleInput['joints']
   readonly recipes?: readonly Recipe[]
+  /** Engine, gearbox, transfer case and vehicle of the build, by id: some recipes are of one. */
+  readonly parts?: ReadonlySet<string>
   readonly rows?: readonly LineRow[]
 }
 
@@ -34,9 +36,10 @@ export function planNeeds({
   pairing = [],
   joints = [],
   recipes = [],
+  parts,
   rows = LINE_ROWS,
 }: NeedsInput): PlannedNeeds {
-  const lines = linesOf([...rows, ...rowsOfRecipes(recipes, pairing)], facts)
+  const lines = linesOf([...rows, ...rowsOfRecipes(recipes, pairing, parts)], facts)
   const listed = new Set(
     lines.flatMap(({ row, outcome }) => (outcome === 'folded' ? [] : row.kind)),
   )

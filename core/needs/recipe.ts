@@ -33,6 +33,10 @@ export const recipeSchema = z.object({
       }),
     ])
     .default([]),
+  /** Only where this engine, gearbox, transfer case or vehicle is in the build. */
+  ofPart: z.string().min(1).max(200).optional(),
+  /** What it adds cures a known fault of that part. */
+  isFault: z.boolean().optional(),
   whenListed: z.array(z.string().max(80)).max(60).default([]),
   add: z
     .array(
@@ -53,10 +57,17 @@ export const recipeSchema = z.object({
 
 export type Recipe = z.infer<typeof recipeSchema>
 
-/** Rows of recipes, in the same shape as the house's own. */
-export function rowsOfRecipes(recipes: readonly Recipe[], pairing: readonly Fact[]): LineRow[] {
+const NO_PARTS: ReadonlySet<string> = new Set()
+
+/** Rows of recipes, in the same shape as the house's own. @param parts what is in the build, by id */
+export function rowsOfRecipes(
+  recipes: readonly Recipe[],
+  pairing: readonly Fact[],
+  parts: ReadonlySet<string> = NO_PARTS,
+): LineRow[] {
   const said = new Facts(pairing)
-  return recipes.flatMap(({ id, when, whenListed, add }) => {
+  return recipes.flatMap(({ id, when, whenListed, add, ofPart, isFault }) => {
+    if (ofPart !== undefined && !parts.has(ofPart)) return []
     const holds: Condition = all(
       ...(Array.isArray(when) ? when.map((one) => leaf(one, said)) : [when]),
       ...whenListed.map((kind) => has(kind)),
@@ -66,7 +77,12 @@ export function rowsOfRecipes(recipes: readonly Recipe[], pairing: readonly Fact
         ...row,
         // A shop may list under a place of its own.
         place: place as (typeof LINE_PLACES)[number],
-        when: [{ if: holds, says: `Recipe of the shop: ${id}` }],
+        when: [
+          {
+            if: holds,
+            says: isFault ? 'Known fault, from the notes of the shop' : `Recipe of the shop: ${id}`,
+          },
+        ],
       }),
     )
   })

@@ -120,6 +120,10 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   'GET /recipes': {},
   'POST /recipes/try': { body: RECIPE },
   'POST /recipes': { body: RECIPE },
+  'PATCH /recipes/{id}': (told) => ({
+    params: { id: told('POST /recipes').id },
+    body: { version: 1, name: 'Ferry ramps, steep' },
+  }),
   'DELETE /recipes/{id}': (told) => ({ params: { id: told('POST /recipes').id } }),
   'GET /builds/{id}/brief': { params: lantern },
   'GET /builds/{id}/sheets/{kind}': { params: { ...lantern, kind: 'brief' } },

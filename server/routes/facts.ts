@@ -27,6 +27,8 @@ export function factRoutes({ store, jobs }: Services): App {
     'GET /recipes': async () => ({ items: await store.list('recipe') }),
     'POST /recipes': async ({ body }) => store.transaction((tx) => tx.insert('recipe', body)),
     'POST /recipes/try': async ({ body }) => readings.json(store, 'tryRecipe', body),
+    'PATCH /recipes/{id}': async ({ params, body: { version, ...patch } }) =>
+      store.transaction((tx) => tx.update('recipe', params.id, version, patch)),
     'DELETE /recipes/{id}': async ({ params }) => toTrash(store, 'recipe', params.id),
   })
 }

@@ -51,6 +51,9 @@ export async function factsOf(
     joints: run?.result.joints ?? [],
     rooms: run ? roomOfTrain(recipient, run.train).rooms : [],
     inserted: run ? run.result.chosen.flatMap((id) => catalogue.parts.get(id)?.kind ?? []) : [],
+    faulty: new Set(
+      view.recipes.flatMap(({ isFault, ofPart }) => (isFault && ofPart ? ofPart : [])),
+    ),
     hasKit: [...bundles].some((bundle) => bundle?.startsWith('kit:')),
   })
 }

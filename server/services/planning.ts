@@ -122,6 +122,14 @@ export const supplyIn = (
     decisions.flatMap(({ needId, act }) => (needId === need.id ? act : [])),
   )
 
+/** What recipes may be of, by id. */
+export const partsIn = ({ train }: PairingRun): ReadonlySet<string> =>
+  new Set(
+    [train.engine, train.transmission, train.transfer, train.recipient].flatMap(
+      (part) => part?.id ?? [],
+    ),
+  )
+
 /** Decisions that make a line one to be had, though it is not sure. */
 const SEEKS: ReadonlySet<string> = new Set(['price', 'estimate', 'keep', 'confirm', 'order'])
 
@@ -142,6 +150,7 @@ export function listFor(view: BuildView, run: PairingRun | null, facts: KnownFac
         ),
         joints: run.result.joints,
         recipes: view.recipes,
+        parts: partsIn(run),
       })
     : NO_NEEDS
   return { needs: [...needs, ...view.ownLines.map(needOfOwn)], folded }

@@ -1,5 +1,6 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { ownLinesInput } from '../../contract/rows.ts'
+import { recipeSchema } from '../../core/needs/recipe.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
@@ -17,6 +18,29 @@ beforeAll(async () => {
   store = new Store(knex)
 })
 afterAll(() => knex.destroy())
+
+test('a known fault of an engine is a fact of every build it is in, with its lines; of another build it is nothing', async () => {
+  const of = async (id: string) => planBuild(store, id)
+  const engineId = (await of('lantern')).run!.train.engine.id
+  await store.insert('recipe', {
+    name: 'Cam wears',
+    body: recipeSchema.parse({
+      id: 'cam-wears',
+      ofPart: engineId,
+      isFault: true,
+      when: { is: 'engine.fault', of: ['yes'] },
+      add: [{ kind: 'shop:cam', words: 'Camshaft and followers', eur: [90, 140, 220] }],
+    }),
+  })
+  const [here, elsewhere] = [await of('lantern'), await of('sprat')]
+  expect(here.facts['engine.fault']).toEqual({ value: 'yes', from: 'notes of the shop' })
+  expect(here.needs.find(({ kind }) => kind === 'shop:cam')).toMatchObject({
+    words: 'Camshaft and followers',
+    eur: [90, 140, 220],
+    why: [{ words: 'Known fault, from the notes of the shop' }],
+  })
+  expect(elsewhere.needs.some(({ kind }) => kind === 'shop:cam')).toBe(false)
+})
 
 test('a what-if is what doing it comes to, with lines written by hand kept; it writes nothing', async () => {
   for (const line of ownLinesInput.parse({ lines: [{ words: 'Badge for the boot lid' }] }).lines)

@@ -9,11 +9,15 @@ import { ClaimForm } from '../../components/measuring/claim-form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { FieldClaims } from './field-claims.tsx'
+import { KnownFaults } from './known-faults.tsx'
 import { Identity } from './part-identity.tsx'
 import { Numbers } from './part-numbers.tsx'
 import { Offers } from './part-offers.tsx'
 import { PartPort } from './part-port.tsx'
 import { SameInside } from './same-inside.tsx'
+
+/** Kinds that are in a build by choice: their faults come along. */
+const FAULTY: ReadonlySet<string> = new Set(['engine', 'transmission', 'transfer-case', 'vehicle'])
 
 /** A part whole: its measurements with all claims, numbers, supersessions, offers. */
 export function Component() {
@@ -87,6 +91,7 @@ function Detail({ part }: { part: PartDetail }) {
           <Numbers part={part} />
           <Offers part={part} />
           {part.kind === 'transmission' && <SameInside part={part.id} />}
+          {FAULTY.has(part.kind) && <KnownFaults part={part} />}
         </div>
       </div>
       {measuring && (

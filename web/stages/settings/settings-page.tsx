@@ -13,7 +13,7 @@ import { HistoryButton } from '../../components/history.tsx'
 import { Row, Rows } from '../../components/rows.tsx'
 import { Button, ButtonLink, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 import { Issuers } from './issuers.tsx'
-import { Recipes } from './recipes.tsx'
+import { Recipes } from './recipes/recipes.tsx'
 import { Tolerances } from './tolerances.tsx'
 
 type Settings = Answer<'GET /settings'>

@@ -25,6 +25,8 @@ export interface PlannedNeeds {
   readonly needs: readonly Need[]
   /** Left out because a type says so: one press asks. */
   readonly folded: readonly Need[]
+  /** Every row that was asked, the shop's own among them. */
+  readonly rows: readonly LineRow[]
 }
 
 /**
@@ -39,7 +41,9 @@ export function planNeeds({
   parts,
   rows = LINE_ROWS,
 }: NeedsInput): PlannedNeeds {
-  const lines = linesOf([...rows, ...rowsOfRecipes(recipes, pairing, parts)], facts)
+  const own = rowsOfRecipes(recipes, pairing, parts)
+  const asked = own.length === 0 ? rows : [...rows, ...own]
+  const lines = linesOf(asked, facts)
   const listed = new Set(
     lines.flatMap(({ row, outcome }) => (outcome === 'folded' ? [] : row.kind)),
   )
@@ -69,6 +73,7 @@ export function planNeeds({
   return {
     needs: [...needs.values()].sort(byId),
     folded: all.filter(({ outcome }) => outcome === 'folded').sort(byId),
+    rows: asked,
   }
 }
 

@@ -18,7 +18,8 @@ export const planRoutes = ({ jobs }: Services): App =>
         if (fact) known[fact] = { value: said, ...(grade === 'assumed' ? { isAssumed: true } : {}) }
         if (!fact || key === 'gearbox.type') pairing.push({ key: key as PairingKey, value })
       }
-      return planNeeds({ facts: known, pairing, joints, recipes })
+      const { needs, folded } = planNeeds({ facts: known, pairing, joints, recipes })
+      return { needs, folded }
     },
     'POST /plan/sourcing': async ({ body: { timeLimitMs = 30_000, ...problem }, c }) =>
       jobs.solve(problem, timeLimitMs, c.req.raw.signal),

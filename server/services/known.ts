@@ -1,12 +1,9 @@
 import { FACT_ROWS, type FactKey, factWords } from '../../core/facts/index.ts'
 import { FACT_OWNERS, isAsked, ownerOf } from '../../core/facts/place-of.ts'
 import { factsRead } from '../../core/needs/line-list.ts'
-import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import type { Store } from '../database/store.ts'
 import { nameOf, type Planned, planBuild } from './planning.ts'
 import { listTotals } from './totals.ts'
-
-const READ = factsRead(LINE_ROWS)
 
 /** Facts that are not known or only assumed, with the lines that hang on each; what moves most first. */
 export function questionsOf(plan: Planned, most = Infinity) {
@@ -31,7 +28,8 @@ export function questionsOf(plan: Planned, most = Infinity) {
 /** What is known of a build, by whom it belongs to, and what is asked next. */
 export async function knownView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
-  const facts = Object.keys(FACT_ROWS).filter((key): key is FactKey => READ.has(key as FactKey))
+  const read = factsRead(plan.rows)
+  const facts = Object.keys(FACT_ROWS).filter((key): key is FactKey => read.has(key as FactKey))
   return {
     pairing: nameOf(plan),
     currency: plan.view.build.currency,

@@ -1,6 +1,8 @@
 import { createHash } from 'node:crypto'
 import { pairingFacts } from '../../core/needs/from-pairing/pairing-facts.ts'
+import type { LineRow } from '../../core/needs/line.ts'
 import type { KnownFacts } from '../../core/needs/line-list.ts'
+import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { needOfOwn } from '../../core/needs/own-line.ts'
 import { type PlannedNeeds, planNeeds } from '../../core/needs/plan-needs.ts'
@@ -32,6 +34,8 @@ export interface Needed {
   readonly sought: readonly Need[]
   /** Left out because a type says so. */
   readonly folded: readonly Need[]
+  /** The rows it was made of, the shop's own among them. */
+  readonly rows: readonly LineRow[]
   readonly facts: KnownFacts
   /** Judges what could be bought in the chosen pairing; null before there is one. */
   readonly judge: PartJudge | null
@@ -89,7 +93,7 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
   const chosen = view.pairings.find((row) => row.chosen === true)
   const run = chosen ? runBuildPairing(view, chosen.engineId, chosen.transmissionId) : null
   const facts = await factsOf(store, view, run)
-  const { needs: all, folded } = listFor(view, run, facts)
+  const { needs: all, folded, rows } = listFor(view, run, facts)
   const dropped = new Set(
     decisions.flatMap((one) => (one.act === 'drop' && standsStill(one, all) ? one.needId : [])),
   )
@@ -105,6 +109,7 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
     needs,
     sought,
     folded,
+    rows,
     judge: run ? judgeOf(view, run, sought, decisions) : null,
     dropped: all.filter(({ id }) => dropped.has(id)),
     decisions,
@@ -133,13 +138,13 @@ export const partsIn = ({ train }: PairingRun): ReadonlySet<string> =>
 /** Decisions that make a line one to be had, though it is not sure. */
 const SEEKS: ReadonlySet<string> = new Set(['price', 'estimate', 'keep', 'confirm', 'order'])
 
-const NO_NEEDS: PlannedNeeds = { needs: [], folded: [] }
+const NO_NEEDS: PlannedNeeds = { needs: [], folded: [], rows: LINE_ROWS }
 /** Sorts of line that are bought, kept or had. */
 const GOT: ReadonlySet<Need['sort']> = new Set(['part', 'service', 'tool', 'paper'])
 
 /** The list of a build with facts as they are, or as they would be; what is written by hand stands without a pairing too. */
 export function listFor(view: BuildView, run: PairingRun | null, facts: KnownFacts): PlannedNeeds {
-  const { needs, folded } = run
+  const { needs, folded, rows } = run
     ? planNeeds({
         facts,
         pairing: pairingFacts(
@@ -153,7 +158,7 @@ export function listFor(view: BuildView, run: PairingRun | null, facts: KnownFac
         parts: partsIn(run),
       })
     : NO_NEEDS
-  return { needs: [...needs, ...view.ownLines.map(needOfOwn)], folded }
+  return { needs: [...needs, ...view.ownLines.map(needOfOwn)], folded, rows }
 }
 
 /** A decision rests on the reasons it was made for: if these change it stands aside and is asked again. */

@@ -6,7 +6,6 @@ import { addRanges, type Range } from '../../core/money/range.ts'
 import type { Three } from '../../core/money/three.ts'
 import { ROW_CURRENCY } from '../../core/needs/line.ts'
 import { type LineCost, lineCost } from '../../core/needs/line-cost.ts'
-import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { openFacts } from '../../core/needs/open-facts.ts'
 import { type CostedLine, type ListTotals, totalsOf } from '../../core/needs/totals.ts'
@@ -95,11 +94,12 @@ export function listTotals(plan: Planned, costs = costsOf(plan)): ListTotals {
       isSettled,
     ]),
     plan.facts,
+    plan.view.recipes,
     build.labourRateMinor,
     fixed,
   ])
   return drawn.recall([], words, () =>
-    totalsOf(lines, openFacts(LINE_ROWS, plan.facts, keys), build.labourRateMinor, fixed),
+    totalsOf(lines, openFacts(plan.rows, plan.facts, keys), build.labourRateMinor, fixed),
   )
 }
 

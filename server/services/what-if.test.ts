@@ -69,3 +69,21 @@ test('a what-if is what doing it comes to, with lines written by hand kept; it w
     ])
   }
 })
+
+test('a line of the shop’s own moves the question it hangs on as any other', async () => {
+  const asked = questionsOf(await planBuild(store, 'sprat'))
+  const { key, values, spreadMinor } = asked.at(-1)!
+  await store.insert('recipe', {
+    name: 'Dear',
+    body: recipeSchema.parse({
+      id: 'dear',
+      when: { is: key, of: [values[0]] },
+      add: [{ kind: 'shop:dear', words: 'Something dear', eur: [5000, 5000, 5000] }],
+    }),
+  })
+  const after = questionsOf(await planBuild(store, 'sprat'))
+  const moved = after.find((one) => one.key === key)!
+  expect(moved.lines.map(({ words }) => words)).toContain('Something dear')
+  expect(moved.spreadMinor).toBeGreaterThan(spreadMinor + 300_000)
+  expect(after[0]!.key).toBe(key)
+})

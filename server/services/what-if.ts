@@ -32,9 +32,9 @@ export async function whatIf(
     facts[key] = { value, from: 'what if' }
   }
   const dropped = new Set(plan.dropped.map(({ id }) => id))
-  const { needs: all, folded } = listFor(view, run, facts)
+  const { needs: all, folded, rows } = listFor(view, run, facts)
   const needs = [...all.filter(({ id }) => !dropped.has(id)), ...plan.proofs]
-  const after = totals({ ...plan, needs, folded, facts })!
+  const after = totals({ ...plan, needs, folded, rows, facts })!
   const [was, is] = [idsOf(plan.needs), idsOf(needs)]
   const told = (need: Need) => ({
     id: need.id,

@@ -167,14 +167,15 @@ function Lines({
             onChange={(place) => set(i, { place })}
           />
           {(['eur', 'hours'] as const).map((field) => (
-            <input
-              key={field}
-              aria-label={`${field === 'eur' ? 'Euros' : 'Hours'} of line ${i + 1}`}
-              placeholder={field === 'eur' ? 'EUR' : 'h'}
-              className={`${INPUT} figure w-[84px] text-right`}
-              value={line[field]}
-              onChange={(event) => set(i, { [field]: event.target.value })}
-            />
+            <span key={field} className="w-[84px]">
+              <input
+                aria-label={`${field === 'eur' ? 'Euros' : 'Hours'} of line ${i + 1}`}
+                placeholder={field === 'eur' ? 'EUR' : 'h'}
+                className={`${INPUT} figure text-right`}
+                value={line[field]}
+                onChange={(event) => set(i, { [field]: event.target.value })}
+              />
+            </span>
           ))}
         </div>
       ))}

@@ -2,9 +2,8 @@ import { z } from 'zod'
 import type { Plan } from '../core/sourcing/solve.ts'
 import { list } from './answers/basics.ts'
 
-/** A plan of sources as it is answered and stored. */
 const said = z.string().max(600)
-export const sourcedPlan: z.ZodType<Plan> = z.object({
+const shape = {
   status: z.enum(['proven', 'gap', 'infeasible', 'none']),
   totalMinor: z.number().nullable(),
   boundMinor: z.number().nullable(),
@@ -43,4 +42,13 @@ export const sourcedPlan: z.ZodType<Plan> = z.object({
   open: list(said),
   because: list(said).optional(),
   without: list(said).optional(),
+} as const
+
+/** A plan of sources as it is answered. */
+export const sourcedPlan: z.ZodType<Plan> = z.object(shape)
+
+/** As it is kept: with the version of the list it was made from. */
+export const keptPlan: z.ZodType<Plan & { readonly listVersion?: number | undefined }> = z.object({
+  ...shape,
+  listVersion: z.number().int().positive().optional(),
 })

@@ -14,7 +14,7 @@ import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
-import { sourcedPlan } from './sourced-plan.ts'
+import { keptPlan } from './sourced-plan.ts'
 import {
   amount,
   count,
@@ -377,7 +377,7 @@ export const STORED_ROWS = {
     boundMinor: minor.nullish(),
     day,
     madeFrom: z.string().max(64),
-    detail: sourcedPlan,
+    detail: keptPlan,
   }),
   planLine: z.strictObject({
     id,

@@ -144,6 +144,9 @@ export const partsList = z
     currency: z.string(),
     planIsCurrent: z.boolean(),
     planStatus: z.string().nullable(),
+    /** Of the list as it is, and as it was when the plan was made. */
+    listVersion: z.number(),
+    planListVersion: z.number().nullable(),
     lines: list(partLine),
     dropped: list(z.strictObject({ ...listed, decisionId: z.string() })),
     /** Left out because a type says so. */

@@ -3,6 +3,7 @@ import { FACT_ROWS, factWords, isFactKey } from '../../core/facts/index.ts'
 import { belongsTo } from '../../core/needs/belongs.ts'
 import { placeWords } from '../../core/needs/line.ts'
 import type { LineCost } from '../../core/needs/line-cost.ts'
+import { LIST_VERSION } from '../../core/needs/lines/version.ts'
 import type { Need } from '../../core/needs/need.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'
@@ -55,6 +56,8 @@ export async function partsList(store: Store, buildId: string) {
     currency: plan.view.build.currency,
     planIsCurrent: isCurrent(plan),
     planStatus: plan.plan?.status ?? null,
+    listVersion: LIST_VERSION,
+    planListVersion: plan.plan?.detail.listVersion ?? null,
     lines: list,
     dropped: plan.dropped.map((need) => ({
       ...lineOf(need, plan.view),

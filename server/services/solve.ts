@@ -1,4 +1,5 @@
 import { MessageChannel } from 'node:worker_threads'
+import { LIST_VERSION } from '../../core/needs/lines/version.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Store } from '../database/store.ts'
 import type { JobRunner, JobState } from '../jobs/runner.ts'
@@ -57,7 +58,7 @@ async function savePlan(
       boundMinor: plan.boundMinor,
       day: await shopDay(tx),
       madeFrom,
-      detail: plan,
+      detail: { ...plan, listVersion: LIST_VERSION },
     })
     for (const line of plan.lines) {
       const source = taken.get(takenBy(line))

@@ -170,7 +170,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
         <BuildStrip build={build} selected={selected?.joint ?? null} />
         <PageHead
           title={`${list.lines.filter(stands).length} lines`}
-          detail={`${count('open')} open · ${count('asked')} hang on a question · ${list.folded.length} left out by assumption · ${list.dropped.length} dropped${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solved again' : ''}`}
+          detail={`${count('open')} open · ${count('asked')} hang on a question · ${list.folded.length} left out by assumption · ${list.dropped.length} dropped${list.planListVersion !== null && list.planListVersion !== list.listVersion ? ` · planned by list ${list.planListVersion}, now ${list.listVersion}` : ''}${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solved again' : ''}`}
         >
           <Button onClick={() => setAdding(true)}>Add a line</Button>
           <HistoryButton entity="build" id={build} title={header?.build.name ?? 'this build'} />

@@ -159,7 +159,7 @@ const wordsOf = (one: Need, { kind, words, wants }: NewNeed): string =>
 
 const restsOf = ({ kind, quantity, constraints, task, wants }: NewNeed): string =>
   [
-    `${kind}=${wants ?? task?.id ?? ''}`,
+    wants === undefined && task === undefined ? '' : `${kind}=${wants ?? task?.id}`,
     quantity === undefined ? '' : `count=${quantity}`,
     ...(constraints ?? []).map(
       ({ field, equals, low, high }) =>

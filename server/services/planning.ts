@@ -275,11 +275,12 @@ function proofsOf(
   }
 }
 
-function briefFacts({ build, catalogue }: BuildView): Parameters<typeof pairingFacts>[3] {
+function briefFacts(view: BuildView): Parameters<typeof pairingFacts>[3] {
+  const { build, catalogue } = view
   const recipients = new Set(
     (build.recipientId ? catalogue.ownedBy(build.recipientId) : []).map((row) => row.id),
   )
-  return { tolerances: catalogue.tolerances, recipients }
+  return { ...contextOf(view), recipients }
 }
 
 const toLock = (row: RowOf<'sourcingLock'>): Lock => ({

@@ -4,6 +4,7 @@ import { actAs } from '../database/actor.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
+import { answerFact } from './answer-fact.ts'
 import { buildHeader } from './build-header.ts'
 import { viewBuild } from './build-view.ts'
 import { kits } from './bundles.ts'
@@ -18,6 +19,7 @@ import { pairingRows } from './pairings.ts'
 import { addClaim, addNumber, createPart, listParts, partDetail } from './parts.ts'
 import { partsList } from './parts-list.ts'
 import { readSettings, writeSettings } from './settings.ts'
+import { findShafts } from './shafts.ts'
 import { sourcingView } from './sourcing.ts'
 
 let knex: Database
@@ -49,6 +51,20 @@ test('parts are found by name, by number in any spelling, by kind and owner, a p
   const first = await listParts(store, { kind: 'engine', limit: 4 })
   const second = await listParts(store, { kind: 'engine', limit: 4, after: first.next! })
   expect([first.items.length, second.items.length, second.next]).toEqual([4, 4, 'ember-3'])
+})
+
+test('the propshaft on the list is as long as the one that is searched off the shelf', async () => {
+  // Lantern keeps its shaft: with the engine set back one must be made, and the line says how long.
+  await answerFact(store, 'lantern', { key: 'build.place', value: 'set-back', by: null })
+  const view = await viewBuild(store, 'lantern')
+  const chosen = view.pairings.find((row) => row.chosen)!
+  const { shafts } = await findShafts(store, 'lantern', chosen.engineId, chosen.transmissionId)
+  const length = shafts.find(({ kind }) => kind === 'propshaft')?.wanted?.lengthMm
+  expect(length).toBeGreaterThan(500)
+  const { lines } = await partsList(store, 'lantern')
+  expect(lines.find(({ kind }) => kind === 'propshaft')?.words).toContain(
+    `about ${length!.toFixed(0)} mm`,
+  )
 })
 
 test('a part shows every field with the claim used, the others beside it, and conflicts', async () => {

@@ -24,6 +24,8 @@ export const FACT_KEYS = {
   'flange.bolts': 'bolts of the crank flange, a count',
   'flange.thread': 'their thread',
   'flange.lengthMm': 'their length under the head, mm',
+  'engine.oilL': 'oil the engine takes, L',
+  'propshaft.lengthMm': 'between its joints at ride height, mm',
   'insert.parts': 'ids of the parts that close the pairing, separated by spaces',
   'insert.kinds': 'their kinds, separated by spaces, in the same order',
 } as const

@@ -116,6 +116,22 @@ describe('what the pairing says of lines', () => {
       expect(words).toContain(part)
   })
 
+  test('oil is told in litres and a propshaft by its length, and neither is another reason for a line', () => {
+    const { facts } = FIXTURES.find(({ must }) => 'propshaft' in must)!
+    const of = (kind: string, pairing: Parameters<typeof planNeeds>[0]['pairing']) =>
+      planNeeds({ facts, pairing: pairing! }).needs.find(
+        (one) => one.kind === kind && one.slot === 'main',
+      )!
+    const said = [
+      { key: 'engine.oilL', value: 4.25 },
+      { key: 'propshaft.lengthMm', value: 1238.4 },
+    ] as const
+    expect(of('engine-oil', said).words).toBe('Engine oil, about 4.3 L')
+    expect(of('propshaft', said).words).toContain('about 1238 mm between joints')
+    expect(of('propshaft', said).rests).toBe(of('propshaft', []).rests)
+    expect(of('propshaft', []).words).toBe('Propshaft shortened or made')
+  })
+
   test('a line that the build does not need stays out, whatever part came with the engine', () => {
     const kinds = plan({ ...AUTOMATIC, 'coupling.flywheel': 'f', 'coupling.disc': 'd' }).map(seeks)
     for (const kind of ['flywheel', 'disc', 'cover', 'release-bearing', 'pilot'])

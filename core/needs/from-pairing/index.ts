@@ -4,6 +4,7 @@ import { coupling } from './coupling.ts'
 import { hardware } from './hardware.ts'
 import { jointWork } from './joint-work.ts'
 import type { Rule } from './rule.ts'
+import { sizes } from './sizes.ts'
 import { train } from './train.ts'
 
 /** What a chosen pairing says of the list: which parts are wanted, how many, of which thread, and each joint's work. */
@@ -14,6 +15,7 @@ export const FROM_PAIRING: readonly Rule[] = [
   jointWork,
   clashes,
   hardware,
+  sizes,
 ]
 
 /** Those that raise a line where none stands; the others only say more of lines that do. */

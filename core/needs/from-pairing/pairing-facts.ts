@@ -1,7 +1,8 @@
 import { matchFaces } from '../../joints/search/pattern-match.ts'
+import { lineLength, lineOf } from '../../joints/shaft-line.ts'
 import type { Tolerances } from '../../joints/tolerances.ts'
 import type { PairingResult } from '../../pairing/pairing.ts'
-import type { Train } from '../../pairing/train.ts'
+import { assemble, contextOf, type PairingContext, type Train } from '../../pairing/train.ts'
 import { type CompiledPart, portOf } from '../../ports/index.ts'
 import { FACT_KEYS, type Fact, type FactKey, type FactValue } from './facts.ts'
 
@@ -10,6 +11,8 @@ export interface BriefFacts {
   readonly tolerances: Tolerances
   /** Ids of parts the recipient already has. */
   readonly recipients: ReadonlySet<string>
+  readonly use?: PairingContext['use']
+  readonly placement?: PairingContext['placement']
 }
 
 /** What follows from a chosen pairing. */
@@ -50,9 +53,23 @@ export function pairingFacts(
     inserted.find((part) => part.kind === 'spacer' && portOf(part, 'flange-bolts').present) ??
     inserted.find(isWheel) ??
     train.coupling.find(isWheel)
+  const { oilL } = portOf(train.engine, 'engine-output')
+  const { capacityL } = portOf(train.engine, 'sump')
+  const held = Number.isFinite(oilL.v) ? oilL.v : capacityL.v
+  if (Number.isFinite(held)) say('engine.oilL', held)
+  say('propshaft.lengthMm', shaftLength({ ...train, inserted }, brief))
   const lengthMm = portOf(carrier, 'flange-bolts').lengthMm.v
   if (!Number.isNaN(lengthMm)) say('flange.lengthMm', lengthMm)
   return facts
+}
+
+/** Of the propshaft, where the train has one and both its ends are measured. */
+function shaftLength(train: Train, { tolerances, use, placement }: BriefFacts): number | undefined {
+  const assembly = assemble(train)
+  const { a, b } = assembly.meetings.whole[0]!
+  if (b.ratios.finalDrive.claim !== null) return undefined
+  const length = lineLength(lineOf(a, b, contextOf(assembly, { tolerances, use, placement })))
+  return Number.isFinite(length) ? length : undefined
 }
 
 const isWheel = (part: CompiledPart): boolean =>

@@ -77,6 +77,8 @@ export interface LineRow {
   readonly renew?: 'always' | 'twice'
   readonly waits?: WaitsFor
   readonly caution?: readonly CautionId[]
+  /** Kinds of line any of which, chosen, answers a blocker. */
+  readonly cured?: readonly string[]
   /** What it does that a build may not want, or a shop cannot. */
   readonly work?: readonly ('weld' | 'cut')[]
 }

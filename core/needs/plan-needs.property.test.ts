@@ -3,6 +3,7 @@ import { expect, test } from 'vitest'
 import { FACT_ROWS, type FactKey } from '../facts/index.ts'
 import { conditionSchema, faultsIn } from './condition.ts'
 import { FIXTURES } from './fixtures/builds.property.ts'
+import { OTHER_ANSWERS } from './fixtures/other-answers.property.ts'
 import { type KnownFact, type KnownFacts, linesOf, truthsWith } from './line-list.ts'
 import { LINE_ROWS } from './lines/index.ts'
 import { intersect } from './need.ts'
@@ -179,4 +180,22 @@ test('constraints on one field intersect; an empty window is a conflict', () => 
       { ...mm, low: 12 },
     ]).conflict,
   ).toBe('plate.thicknessMm must be at least 12 and at most 10')
+})
+
+test('a blocker stands until a way out of it is chosen, and no longer', () => {
+  const rows = LINE_ROWS.filter(({ cured }) => cured)
+  expect(rows.length).toBeGreaterThan(3)
+  const kinds = new Set(LINE_ROWS.map(({ kind }) => kind))
+  let met = 0
+  for (const { facts } of [...FIXTURES, ...OTHER_ANSWERS]) {
+    const listed = new Set(linesOf(LINE_ROWS, facts).map(({ row }) => row.kind))
+    const planned = new Set(planNeeds({ facts }).needs.map(({ kind }) => kind))
+    for (const { kind, cured } of rows) {
+      for (const one of cured!) expect(kinds.has(one), one).toBe(true)
+      if (!listed.has(kind)) continue
+      met++
+      expect(planned.has(kind), kind).toBe(!cured!.some((one) => planned.has(one)))
+    }
+  }
+  expect(met).toBeGreaterThan(4)
 })

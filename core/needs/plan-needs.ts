@@ -51,7 +51,11 @@ export function planNeeds({
     fact: (key) => facts[key]?.value,
     line: (kind) => (listed.has(kind) ? YES : NO),
   }
-  const all = lines.flatMap((line) => needsOfLine(line, facts, view))
+  const sure = new Set(lines.flatMap(({ row, outcome }) => (outcome === 'yes' ? row.kind : [])))
+  const all = lines
+    // A way out that was chosen answers what it is the way out of.
+    .filter(({ row }) => !row.cured?.some((kind) => sure.has(kind)))
+    .flatMap((line) => needsOfLine(line, facts, view))
   const standing = all.filter(({ outcome }) => outcome !== 'folded')
   const needs = new Map(standing.map((one) => [one.id, one]))
   const said = new Facts(pairing)

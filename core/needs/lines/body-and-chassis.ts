@@ -13,7 +13,7 @@ export const BODY_AND_CHASSIS_LINES = [
     task('train-lowered-or-body-raised', 'Train lowered or body raised', 'tunnel', 'mock-up', [20, 90, 320], [1.1, 2.75, 7.7], 'The tunnel is low, and this was chosen', { only: is('choice.tunnel', 'lower'), caution: ['lifting'] }),
   ]),
   ...given(all(ENGINE_IN, is('room.width', 'short')), [
-    blocker('towers-in-the-way', 'Towers in the way', 'body', 'before', [0, 0, 0], [0, 0, 0], 'The engine is wider than its bay'),
+    blocker('towers-in-the-way', 'Towers in the way', 'body', 'before', [0, 0, 0], [0, 0, 0], 'The engine is wider than its bay', { cured: ['inner-panels-dressed', 'engine-set-lower-or-aside'] }),
     task('inner-panels-dressed', 'Inner panels dressed', 'body', 'mock-up', [10, 40, 140], [1.1, 2.75, 6.6], 'Chosen as the way out', { only: all(is('choice.width', 'panels'), no('build.uncut')), caution: ['cutting'], work: ['cut'] }),
     task('engine-set-lower-or-aside', 'Engine set lower or aside', 'engine under', 'mock-up', [10, 50, 180], [0.8, 2.2, 5.5], 'Chosen as the way out', { only: is('choice.width', 'move') }),
   ]),

@@ -3,7 +3,7 @@ import { BOOSTER_MEETS, ENGINE_IN, NO_VACUUM } from './conditions.ts'
 import { again, blocker, given, paper, part, service } from './row.ts'
 
 export const BRAKE_ASSIST_LINES = [
-  ...given(all(ENGINE_IN, yes('keep.brake-assist'), is('vehicle.booster', 'vacuum'), yes('engine.vacuum')), [
+  ...given(all(ENGINE_IN, yes('keep.brake-assist'), is('vehicle.booster', 'vacuum'), yes('engine.vacuum'), any(is('room.booster', 'free'), is('choice.booster', 'smaller'))), [
     part('booster-hose-and-valve', 'Booster hose and valve', 'engine top', 'final fit', [6, 20, 60], [0.1, 0.1, 0.3], 'A throttled engine makes the vacuum', { comes: ['recipient', 'vehicle'], caution: ['steering-and-brakes'] }),
   ]),
   ...given(NO_VACUUM, [

@@ -33,7 +33,7 @@ export const CONVERTER_AND_COOLER_LINES = [
     task('load-signal-set-line-pressure-read-before-driving', 'Load signal set, line pressure read before driving', 'gearbox', 'first fire', [0, 0, 0], [0.4, 0.8, 2.2], 'A wrong signal burns its clutches in an hour'),
   ]),
   ...given(all(AUTOMATIC, no('gearbox.load')), [
-    blocker('no-load-signal', 'No load signal', 'gearbox', 'before', [0, 0, 0], [0, 0, 0], 'Nothing of this engine tells the gearbox its load'),
+    blocker('no-load-signal', 'No load signal', 'gearbox', 'before', [0, 0, 0], [0, 0, 0], 'Nothing of this engine tells the gearbox its load', { cured: ['load-bracket', 'load-controller'] }),
     part('load-bracket', 'Load bracket', 'gearbox', 'final fit', [30, 90, 250], [0.4, 1, 2.4], 'Chosen: a bracket and lever make the signal', { only: is('choice.load', 'bracket'), part: 'load-controller' }),
     part('load-controller', 'Stand-alone gearbox controller', 'wiring', 'wiring', [250, 550, 1100], [0.8, 2, 4], 'Chosen: a controller makes the signal', { only: is('choice.load', 'controller') }),
   ]),

@@ -28,7 +28,8 @@ export const COOLING_LINES = [
   ...given(all(WATER_COOLED, no('engine.belt-sense')), [
     part('pump-of-the-other-sense', 'Pump of the other sense', 'front', 'before', [40, 120, 320], [0.3, 0.6, 1.2], 'The belt turns it backward: it overheats with nothing leaking', { part: 'water-pump' }),
   ]),
-  ...given(any(all(WATER_COOLED, is('room.length', 'short'), is('choice.length', 'fan')), all(WATER_COOLED, is('vehicle.cooling', 'air')), all(WATER_COOLED, is('engine.fan', 'none', 'electric'))), [
+  // A belt fan stays where it stands before the radiator: lengthwise, and with the room for it.
+  ...given(any(all(WATER_COOLED, is('room.length', 'short'), is('choice.length', 'fan')), all(WATER_COOLED, is('engine.fan', 'none', 'electric')), all(WATER_COOLED, is('vehicle.layout', 'crosswise', 'mid', 'rear'))), [
     part('electric-fan-switch-and-relay', 'Electric fan, switch and relay', 'radiator', 'wiring', [50, 130, 320], [0.4, 0.8, 1.6], 'The engine turns no fan there', { part: 'fan' }),
     part('boss-for-the-fan-switch', 'Boss for the fan switch', 'radiator', 'final fit', [5, 20, 60], [0.1, 0.2, 0.6], 'A switch needs a place in the water', { only: is('engine.electronics', 'none') }),
   ]),

@@ -26,7 +26,9 @@ export const ENGINE_WIRING_LINES = [
     task('unused-circuits-ended-listed', 'Unused circuits ended, listed', 'wiring', 'wiring', [0, 5, 20], [0.3, 0.8, 2.2], 'An open end is next year’s fault'),
   ]),
   ...given(all(LOCKED, no('engine.set')), [
-    blocker('computer-will-not-let-it-run', 'The computer will not let it run', 'wiring', 'before', [0, 0, 0], [0, 0, 0], 'It wants its key, and the set is not complete'),
+    blocker('computer-will-not-let-it-run', 'The computer will not let it run', 'wiring', 'before', [0, 0, 0], [0, 0, 0], 'It wants its key, and the set is not complete', {
+      cured: ['immobiliser-taken-out', 'stand-alone-computer-and-tuning'],
+    }),
     service('immobiliser-taken-out', 'Immobiliser taken out', 'wiring', 'before', [80, 200, 450], [0.3, 0.55, 1.65], 'Chosen as the way out', { only: is('choice.lock', 'out') }),
     part('key-ring-and-reader', 'Key, ring and reader', 'wiring', 'wiring', [20, 80, 280], [0.2, 0.5, 1.2], 'The computer wants its key', { only: is('choice.lock', 'carried') }),
     part('stand-alone-computer-and-tuning', 'Stand-alone computer and tuning', 'wiring', 'wiring', [700, 1500, 3500], [10, 22, 45], 'Chosen as the way out', { only: is('choice.lock', 'own') }),

@@ -32,7 +32,7 @@ export const INTAKE_AND_CHARGE_LINES = [
     part('charge-cooler', 'Charge cooler', 'radiator', 'final fit', [60, 180, 480], [0.4, 0.8, 2], 'Charged air is hot', { comes: ['vehicle'] }),
     part('charge-pipes-hoses-and-clamps', 'Charge pipes, hoses and clamps', 'radiator', 'final fit', [50, 140, 380], [0.6, 1.2, 2.8], 'Their run is this bay’s', { waits: 'mock-up' }),
     task('place-for-the-cooler-and-its-air', 'Place for the charge cooler, and its air', 'radiator', 'mock-up', [0, 15, 60], [0.3, 0.65, 2.2], 'It shares the radiator’s wind'),
-    part('blow-off-valve', 'Blow-off valve', 'engine top', 'final fit', [15, 45, 140], [0.05, 0.1, 0.3], 'Left off, the turbo stalls at each shift', { only: is('engine.fuel', 'petrol'), comes: ['engine'] }),
+    part('blow-off-valve', 'Blow-off valve', 'engine top', 'final fit', [15, 45, 140], [0.05, 0.1, 0.3], 'Left off, the turbo stalls at each shift', { only: all(is('engine.fuel', 'petrol'), is('engine.air', 'turbo')), comes: ['engine'] }),
   ]),
   ...given(all(ENGINE_IN, is('engine.air', 'turbo')), [
     part('turbo-oil-and-water-pipes', 'Turbo oil and water pipes', 'engine top', 'mating', [30, 90, 240], [0.15, 0.3, 0.8], 'An old feed pipe is coked', { renew: 'always' }),

@@ -15,6 +15,7 @@ interface More {
   readonly part?: string
   readonly caution?: readonly CautionId[]
   readonly work?: readonly ('weld' | 'cut')[]
+  readonly cured?: readonly string[]
 }
 
 /** A row that does not know yet what is given. */

@@ -1,6 +1,6 @@
 import { all, any, has, is, no } from '../condition.ts'
 import { CASE, CASTINGS, DIESEL_IN, GEARBOX_IN, LENGTHWISE_SHAFT, PETROL_IN, ROAD, SIDE_SHAFTS, TRAIN_APART, TRAIN_MOVES } from './conditions.ts'
-import { given, paper, part, service, task } from './row.ts'
+import { again, given, paper, part, service, task } from './row.ts'
 
 export const SHAFTS_AND_AXLE_LINES = [
   ...given(all(LENGTHWISE_SHAFT, TRAIN_MOVES), [
@@ -11,7 +11,11 @@ export const SHAFTS_AND_AXLE_LINES = [
     part('pinion-shims', 'Pinion shims', 'axle', 'final fit', [5, 15, 50], [0.15, 0.3, 0.8], 'The angle at the axle follows the train', { only: is('vehicle.axle', 'live'), level: 'wanted', waits: 'mock-up' }),
   ]),
   ...given(all(LENGTHWISE_SHAFT, TRAIN_APART, is('joint.propshaft', 'bridge')), [part('yoke-or-flange', 'Yoke or flange', 'shafts', 'final fit', [20, 70, 220], [0.1, 0.25, 0.6], 'Output and shaft do not meet', { waits: 'mock-up' })]),
-  ...given(all(CASE, TRAIN_MOVES), [service('front-propshaft', 'Front propshaft', 'shafts', 'final fit', [140, 320, 650], [0.55, 0.8, 2.2], 'The train moves, and its angle with it', { waits: 'mock-up', caution: ['rotating'] })]),
+  // Across the bay the shaft to the other axle runs rearward.
+  ...given(all(CASE, TRAIN_MOVES, is('vehicle.layout', 'crosswise')), [again('propshaft', 'It drives the rear axle')]),
+  ...given(all(CASE, TRAIN_MOVES, is('vehicle.layout', 'lengthwise')), [
+    service('front-propshaft', 'Front propshaft', 'shafts', 'final fit', [140, 320, 650], [0.55, 0.8, 2.2], 'The train moves, and its angle with it', { waits: 'mock-up', caution: ['rotating'] }),
+  ]),
   ...given(all(SIDE_SHAFTS, is('joint.drive-shafts', 'bridge')), [
     part('drive-shaft', 'Drive shafts from halves', 'shafts', 'final fit', [60, 220, 600], [0.6, 1.2, 2.8], 'Inner and outer ends are of different makers', { caution: ['rotating'] }),
   ]),

@@ -23,7 +23,7 @@ export const STARTING_AND_CHARGING_LINES = [
   ...given(all(DIESEL_IN, is('vehicle.fuel', 'petrol')), [part('larger-battery-and-tray', 'Larger battery and tray', 'wiring', 'wiring', [80, 150, 300], [0.2, 0.4, 1.2], 'A diesel cranks harder', { caution: ['battery'] })]),
   ...given(all(ENGINE_IN, is('vehicle.volts', 'six', 'twentyfour')), [
     part('lamps-and-motors-of-the-new-voltage', 'Lamps and motors of the new voltage', 'wiring', 'wiring', [60, 200, 600], [3, 8, 20], 'They were made for another voltage'),
-    part('battery-relays-and-coil-of-twelve-volts', 'Battery, relays and coil of twelve volts', 'wiring', 'wiring', [90, 190, 400], [0.4, 0.8, 2], 'They were made for another voltage'),
+    part('battery-relays-and-coil-of-twelve-volts', 'Battery, relays, and a coil if there is one, of twelve volts', 'wiring', 'wiring', [90, 190, 400], [0.4, 0.8, 2], 'They were made for another voltage'),
   ]),
   ...given(all(ENGINE_IN, is('vehicle.charge', 'dynamo')), [task('dynamo-wiring-taken-out', 'Dynamo wiring taken out', 'wiring', 'stripping', [0, 0, 0], [0.2, 0.45, 1.1], 'An alternator wants other wires')]),
   ...given(all(ENGINE_IN, is('vehicle.layout', 'mid')), [

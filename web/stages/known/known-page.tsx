@@ -2,15 +2,12 @@ import { useState } from 'react'
 import { useParams, useSearchParams } from 'react-router'
 import type { KnownFactView, KnownView } from '../../../contract/answers/facts.ts'
 import { useAnswer } from '../../api/answer.ts'
-import { call } from '../../api/client.ts'
-import { act } from '../../api/hooks.ts'
-import { useJustSaid } from '../../api/just-said.ts'
-import { usePerson } from '../../api/person.ts'
 import { Select } from '../../components/fields/select.tsx'
 import { LIKE } from '../../components/likes.tsx'
 import { Button, ButtonLink, Empty, Folded, Loaded, PageHead } from '../../components/ui.tsx'
 import { QuestionRow, valueWords } from './question-row.tsx'
 import { Switches } from './switches.tsx'
+import { useAnswerFact } from './use-answer-fact.ts'
 
 const OWNERS: Readonly<Record<string, string>> = {
   build: 'The build',
@@ -56,21 +53,9 @@ export function Component() {
 }
 
 function Known({ build, view }: { build: string; view: KnownView }) {
-  const person = usePerson()
-  const said = useJustSaid<string | null>()
+  const { shown, answer } = useAnswerFact(build)
   const [most, setMost] = useState(AT_FIRST)
   const wanted = useSearchParams()[0].get('fact')
-  const answer = (key: string, value: string): void =>
-    void said.say(key, value, () =>
-      act(
-        () =>
-          call('POST /builds/{id}/facts', {
-            params: { id: build },
-            body: { key, value, by: person.name },
-          }),
-        'Answer kept: the list follows.',
-      ),
-    )
   const all = view.owners.flatMap(({ facts }) => facts)
   const count = (holds: (fact: KnownFactView) => boolean): number => all.filter(holds).length
   return (
@@ -92,7 +77,7 @@ function Known({ build, view }: { build: string; view: KnownView }) {
               key={question.key}
               question={question}
               currency={view.currency}
-              said={said.shown(question.key, null)}
+              said={shown(question.key, null)}
               onAnswer={(value) => answer(question.key, value)}
             />
           ))}
@@ -119,7 +104,7 @@ function Known({ build, view }: { build: string; view: KnownView }) {
                       key={fact.key}
                       fact={fact}
                       isWanted={fact.key === wanted}
-                      shown={said.shown(fact.key, fact.value)}
+                      shown={shown(fact.key, fact.value)}
                       onAnswer={(value) => answer(fact.key, value)}
                     />
                   ))}

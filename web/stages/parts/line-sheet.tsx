@@ -1,5 +1,4 @@
 import { useHotkeys } from 'react-hotkeys-hook'
-import { Link } from 'react-router'
 import type { PartLine } from '../../../contract/answers/planning.ts'
 import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -7,6 +6,7 @@ import { act, removeWithUndo } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, Caution, Folded, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
+import { FoundOut } from './found-out.tsx'
 import { WhyChain } from './why-chain.tsx'
 import { LEVELS, numberWords, STATE_WORDS } from './words.ts'
 
@@ -153,18 +153,7 @@ export function LineSheet({
           {line.aside} Decide again, or leave it on the list.
         </p>
       )}
-      {line.hangs.length > 0 && (
-        <section>
-          <h3 className="font-bold">What must be found out</h3>
-          {line.hangs.map((words) => (
-            <p key={words} className="border-b border-line py-1">
-              <Link to={`/builds/${build}/known`} className="text-accent underline">
-                {words}
-              </Link>
-            </p>
-          ))}
-        </section>
-      )}
+      <FoundOut build={build} line={line} />
       {follows.length > 0 && (
         <section>
           <h3 className="font-bold">What hangs on it</h3>

@@ -263,7 +263,7 @@ export const startInput = z.strictObject({
     .nullish(),
   massKg: z
     .number()
-    .positive('A mass is more than 0.')
+    .min(100, 'Less than 100 kg is no vehicle. Type kilograms, such as 1450.')
     .max(60_000, 'More than 60 t is no road vehicle.')
     .nullish(),
   engine: chosenPart,

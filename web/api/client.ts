@@ -27,6 +27,14 @@ export class ApiProblem extends Error {
     this.errors = errors
     this.theirs = theirs
   }
+  /** What is wrong as seen from within one of several things that were sent: paths lose what leads to it. */
+  within(prefix: string): ApiProblem {
+    const errors = this.errors.map(({ path, message }) => ({
+      path: path.startsWith(prefix) ? path.slice(prefix.length) : path,
+      message,
+    }))
+    return new ApiProblem(this.status, this.message, errors, this.theirs)
+  }
   get isLostConnection(): boolean {
     return this.status === 0
   }

@@ -2,7 +2,7 @@ import { useEffect, useRef, useState } from 'react'
 import { LINE_PLACES, OWN_STATES, placeWords, SORTS, STAGES } from '../../../core/needs/line.ts'
 import { pastedLines } from '../../../core/needs/pasted-lines.ts'
 import { refresh } from '../../api/answer.ts'
-import { call } from '../../api/client.ts'
+import { ApiProblem, call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { INPUT } from '../../components/fields/field.tsx'
@@ -85,6 +85,8 @@ export function AddLines({
                   },
                 ],
               },
+            }).catch((error: unknown) => {
+              throw error instanceof ApiProblem ? error.within('lines.0.') : error
             })
             if (asRecipe)
               await call('POST /recipes', {

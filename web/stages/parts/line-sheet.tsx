@@ -1,3 +1,4 @@
+import { useEffect, useRef } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import type { PartLine } from '../../../contract/answers/planning.ts'
 import { refresh } from '../../api/answer.ts'
@@ -126,11 +127,17 @@ export function LineSheet({
   onDrop: () => void
   onClose: () => void
 }) {
+  const sheet = useRef<HTMLElement>(null)
+  // Below the list on a narrow screen: it is brought into sight.
+  useEffect(() => {
+    if (matchMedia('(max-width: 1000px)').matches) sheet.current?.scrollIntoView({ block: 'start' })
+  }, [])
   useHotkeys('w', () => document.getElementById('why')?.scrollIntoView())
   const isSettled = line.keep && (line.candidates[0]?.confirm.length ?? 0) === 0
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (
     <aside
+      ref={sheet}
       aria-label={`Line: ${line.words}`}
       className="flex flex-col gap-4 overflow-y-auto border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0 max-[1000px]:border-t"
     >

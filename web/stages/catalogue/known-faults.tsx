@@ -2,7 +2,8 @@ import { useState } from 'react'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { Button } from '../../components/ui.tsx'
 import { RecipeBuilder } from '../settings/recipes/recipe-builder.tsx'
-import { type RecipeRow, RecipeRows } from '../settings/recipes/recipes.tsx'
+import type { RecipeRow } from '../settings/recipes/recipe-draft.ts'
+import { RecipeRows } from '../settings/recipes/recipes.tsx'
 
 /** What a shop knows to go wrong with a part: every build that it is in gets the lines that cure it. */
 export function KnownFaults({ part }: { part: PartDetail }) {

@@ -9,8 +9,15 @@ import { INPUT } from '../../../components/fields/field.tsx'
 import { Select } from '../../../components/fields/select.tsx'
 import { Button, Folded } from '../../../components/ui.tsx'
 import { RecipeCondition } from './recipe-condition.tsx'
-import { type Added, BLANK, BLANK_LINE, bodyOf, type Draft, draftOf } from './recipe-draft.ts'
-import type { RecipeRow } from './recipes.tsx'
+import {
+  type Added,
+  BLANK,
+  BLANK_LINE,
+  bodyOf,
+  type Draft,
+  draftOf,
+  type RecipeRow,
+} from './recipe-draft.ts'
 
 /**
  * A recipe, new or changed: when it holds and what it adds, by pickers or as JSON; tried before it is kept.

@@ -1,7 +1,11 @@
+import type { Answer } from '../../../../contract/asked.ts'
 import { FACT_ROWS, type FactKey, isFactKey } from '../../../../core/facts/index.ts'
 import { type Three, threeTyped } from '../../../../core/money/three.ts'
 import type { Condition } from '../../../../core/needs/condition.ts'
 import type { Recipe } from '../../../../core/needs/recipe.ts'
+
+/** A recipe as it is kept. */
+export type RecipeRow = Answer<'GET /recipes'>['items'][number]
 
 /** One question of a recipe, with the answer it waits for. */
 export interface Leaf {

@@ -1,13 +1,11 @@
 import { useState } from 'react'
-import type { Answer } from '../../../../contract/asked.ts'
 import { useAnswer } from '../../../api/answer.ts'
 import { removeWithUndo } from '../../../api/hooks.ts'
 import { HistoryButton } from '../../../components/history.tsx'
 import { Row, Rows } from '../../../components/rows.tsx'
 import { Button, Folded, Loaded } from '../../../components/ui.tsx'
 import { RecipeBuilder } from './recipe-builder.tsx'
-
-export type RecipeRow = Answer<'GET /recipes'>['items'][number]
+import type { RecipeRow } from './recipe-draft.ts'
 
 /** The shop's own rows of the list: what it adds when, tried on the builds there are before it is kept. */
 export function Recipes() {

@@ -204,3 +204,52 @@ test('a recipe of the shop is built, tried on the builds there are, kept, and ta
   await page.getByRole('button', { name: 'Take off Ferry ramps' }).click()
   await expect(page.getByText('adds skid plate under the pan')).toHaveCount(0)
 })
+
+test('small pieces fold under what they belong to, by keyboard too; a question is answered on the line that hangs on it', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/builds/alder/parts?show=get`)
+  const head = page.getByRole('row', { name: /^Larger or thinner radiator/ })
+  const fold = head.getByRole('button', { name: /^with \d+ small pieces$/ })
+  await expect(fold).toHaveAttribute('aria-expanded', 'false')
+  await expect(page.getByRole('row', { name: /^Top hose/ })).toHaveCount(0)
+  await fold.focus()
+  await page.keyboard.press('Enter')
+  await expect(page.getByRole('row', { name: /^Top hose/ })).toBeVisible()
+  // Searched for, a folded piece is found.
+  await page.keyboard.press('Enter')
+  await page.getByPlaceholder('in lines').fill('top hose')
+  await expect(page.getByRole('row', { name: /^Top hose/ })).toBeVisible()
+
+  await page.goto(
+    `${demo.url}/builds/alder/parts?show=all&line=air-guided-to-the-radiator/radiator/main`,
+  )
+  const sheet = page.getByRole('complementary', { name: 'Line: Air guided to the radiator' })
+  const chain = sheet.getByRole('list', { name: 'From its facts to this line' })
+  await expect(chain.getByText('Radiator support moved')).toBeVisible()
+  await expect(chain.getByText('not known').first()).toBeVisible()
+  await choose(sheet.getByLabel('The bay is too short: which way out?'), 'Support')
+  await expect(chain.getByText('support', { exact: true })).toBeVisible()
+  await expectAccessible(page)
+  const download = page.waitForEvent('download')
+  await page.getByRole('button', { name: 'Save as XLSX' }).click()
+  expect((await download).suggestedFilename()).toBe('lines.xlsx')
+})
+
+test('a known fault of an engine stands in every build it goes into', async ({ page, demo }) => {
+  await page.goto(`${demo.url}/catalogue/parts/wick-2`)
+  await page.getByRole('button', { name: 'Add a known fault' }).click()
+  const dialog = page.getByRole('dialog', { name: 'A known fault' })
+  await dialog.getByLabel('Name').fill('Cam wears')
+  await dialog.getByLabel('Line 1', { exact: true }).fill('Camshaft and followers')
+  await dialog.getByLabel('Euros of line 1').fill('90-220')
+  await dialog.getByRole('button', { name: /Try it/ }).click()
+  await expect(dialog.getByRole('status')).toContainText('1 line in 1 of 3 builds: Lantern')
+  await dialog.getByRole('button', { name: 'Keep recipe' }).click()
+  await expect(page.getByText('adds camshaft and followers')).toBeVisible()
+  await page.goto(`${demo.url}/builds/lantern/parts?show=all`)
+  await page.getByPlaceholder('in lines').fill('camshaft and')
+  const row = page.getByRole('row', { name: /^Camshaft and followers/ })
+  await expect(row).toContainText('Known fault, from the notes of the shop')
+})

@@ -68,7 +68,7 @@ export function RecipeBuilder({
       const changed = builds.filter(({ adds }) => adds.length > 0)
       const lines = changed.reduce((sum, { adds }) => sum + adds.length, 0)
       setTold({
-        words: `It would have added ${lines} lines in ${changed.length} of ${builds.length} builds${changed.length > 0 ? `: ${changed.map(({ name }) => name).join(', ')}` : ''}.`,
+        words: `It would have added ${lines} ${lines === 1 ? 'line' : 'lines'} in ${changed.length} of ${builds.length} builds${changed.length > 0 ? `: ${changed.map(({ name }) => name).join(', ')}` : ''}.`,
         isFault: false,
       })
     })

@@ -279,7 +279,12 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await page.reload()
   // Kept as typed, or as the save of the field before it already took it along.
   await expect(page.getByLabel('Like-for-like')).toHaveValue(/^1500(\.00)?$/)
-  await page.getByRole('button', { name: 'Save the brief' }).click()
+  const save = page.getByRole('button', { name: 'Save the brief' })
+  await expect(async () => {
+    if (await save.isVisible()) await save.click({ timeout: 2000 })
+    const [{ build }] = (await (await page.request.get(`${url}/api/builds`)).json()).items
+    expect(build.likeForLikeMinor).toBe(150_000)
+  }).toPass()
   await page.getByLabel('Heater').check()
   await expect(page.getByRole('banner')).toContainText('1981 Skiff van')
 

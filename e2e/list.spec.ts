@@ -226,7 +226,7 @@ test('small pieces fold under what they belong to, by keyboard too; a question i
     `${demo.url}/builds/alder/parts?show=all&line=air-guided-to-the-radiator/radiator/main`,
   )
   const sheet = page.getByRole('complementary', { name: 'Line: Air guided to the radiator' })
-  const chain = sheet.getByRole('list', { name: 'From its facts to this line' })
+  const chain = sheet.getByRole('list', { name: 'Its reasons, in order' })
   await expect(chain.getByText('Radiator support moved')).toBeVisible()
   await expect(chain.getByText('not known').first()).toBeVisible()
   await choose(sheet.getByLabel('The bay is too short: which way out?'), 'Support')

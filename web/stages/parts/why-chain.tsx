@@ -33,7 +33,7 @@ export function WhyChain({
   )
   const chain = chainOf(line, lines)
   return (
-    <ol aria-label="From its facts to this line">
+    <ol aria-label="Its reasons, in order">
       {chain.map((step, i) => (
         <Fragment key={step.id}>
           {step.why.map((reason) => (

@@ -86,6 +86,8 @@ test('the same start by keyboard only', async ({ page, empty }) => {
     await expect(page.getByPlaceholder('Name or part number')).toHaveValue(letters)
     await expect(page.getByRole('option')).toHaveCount(1)
     await page.keyboard.press('Enter')
+    // What was chosen shows more beside it, and keeps the focus.
+    await expect(page.getByLabel(label, { exact: true })).toBeFocused()
   }
   const first = page
     .getByRole('radiogroup', { name: /papers and the engine number/ })

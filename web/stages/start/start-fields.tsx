@@ -68,52 +68,53 @@ export function PartChoice({
   const types = offered.templates.filter((one) => one.kind === kind)
   const type = types.find((one) => value === `template:${one.id}`)
   const wanted = words.trim().toLowerCase()
-  const choice = (
-    <Field label={label} hint={type?.says} fault={faults[name]}>
-      {(shared) => (
-        <Combobox
-          {...shared}
-          onFocus={() => want(true)}
-          onPointerDown={() => want(true)}
-          shown={
-            type ? `${type.words}, about ${type.massKg} kg` : partId ? (part?.name ?? '…') : none
-          }
-          words={words}
-          onSearch={setWords}
-          found={[
-            ...types
-              .filter((one) => one.words.toLowerCase().includes(wanted))
-              .map((one) => ({
-                id: `template:${one.id}`,
-                name: `${one.words}, about ${one.massKg} kg`,
-                group: 'A type, assumed values',
-              })),
-            ...(parts ?? []).map((one) => ({
-              id: `part:${one.id}`,
-              name: one.name,
-              group: 'In the catalogue',
-            })),
-          ]}
-          nothing={none}
-          onPick={(chosen) => set({ [name]: chosen?.id ?? '' })}
-          placeholder="Name or part number"
-          none="No type and no part is called that."
-        />
-      )}
-    </Field>
-  )
-  if (!type) return choice
+  // The same tree whether a type is chosen or not: what is made anew loses the focus.
   return (
     <div>
-      {year ? (
-        <div className="grid grid-cols-[minmax(0,1fr)_84px] gap-x-2">
-          {choice}
+      <div
+        className={`grid gap-x-2 ${type && year ? 'grid-cols-[minmax(0,1fr)_84px]' : 'grid-cols-1'}`}
+      >
+        <Field label={label} hint={type?.says} fault={faults[name]}>
+          {(shared) => (
+            <Combobox
+              {...shared}
+              onFocus={() => want(true)}
+              onPointerDown={() => want(true)}
+              shown={
+                type
+                  ? `${type.words}, about ${type.massKg} kg`
+                  : partId
+                    ? (part?.name ?? '…')
+                    : none
+              }
+              words={words}
+              onSearch={setWords}
+              found={[
+                ...types
+                  .filter((one) => one.words.toLowerCase().includes(wanted))
+                  .map((one) => ({
+                    id: `template:${one.id}`,
+                    name: `${one.words}, about ${one.massKg} kg`,
+                    group: 'A type, assumed values',
+                  })),
+                ...(parts ?? []).map((one) => ({
+                  id: `part:${one.id}`,
+                  name: one.name,
+                  group: 'In the catalogue',
+                })),
+              ]}
+              nothing={none}
+              onPick={(chosen) => set({ [name]: chosen?.id ?? '' })}
+              placeholder="Name or part number"
+              none="No type and no part is called that."
+            />
+          )}
+        </Field>
+        {type && year && (
           <TextField start={start} name={year} label="Year" className="figure text-right" />
-        </div>
-      ) : (
-        choice
-      )}
-      <TypeCard id={type.id} year={year ? typed[year] : ''} />
+        )}
+      </div>
+      {type && <TypeCard id={type.id} year={year ? typed[year] : ''} />}
     </div>
   )
 }

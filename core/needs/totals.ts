@@ -1,4 +1,4 @@
-import { type FactKey, factWords } from '../facts/index.ts'
+import { FACT_ROWS, type FactKey, factWords } from '../facts/index.ts'
 import type { Drive } from '../money/budget.ts'
 import { type DrawInput, type Drawn, type DrawnLine, draw, LEVELS } from '../money/draw.ts'
 import type { Range } from '../money/range.ts'
@@ -163,7 +163,7 @@ function drivesOf(
   rateMinor: number,
 ): readonly Drive[] {
   const byFact = worth.map(({ key, spreadMinor }) => ({
-    words: factWords(key),
+    words: FACT_ROWS[key].asks ?? factWords(key),
     fact: key,
     spreadMinor,
   }))

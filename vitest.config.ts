@@ -5,7 +5,9 @@ const files = (...folders: string[]): string[] =>
 
 export default defineConfig({
   test: {
+    // Generous, hooks too: a check must fail on what it checks, not on a busy machine.
     testTimeout: 60_000,
+    hookTimeout: 60_000,
     pool: 'threads',
     projects: [
       // Nothing here changes a global, so the modules are loaded once for all files.

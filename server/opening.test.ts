@@ -23,8 +23,10 @@ beforeAll(async () => {
   sound = join(data, 'junket.sqlite')
   const knex = await openDatabase(sound)
   const store = new Store(knex)
-  for (let i = 0; i < 400; i++)
-    await store.insert('supplier', { name: `Quay ${i} ${'x'.repeat(90)}`, currency: 'EUR' })
+  await store.transaction(async (tx) => {
+    for (let i = 0; i < 400; i++)
+      await tx.insert('supplier', { name: `Quay ${i} ${'x'.repeat(90)}`, currency: 'EUR' })
+  })
   const backups = new Backups(sound)
   await backups.make('asked', new Date('2026-02-03T04:05:06Z'))
   await backups.close()

@@ -13,6 +13,7 @@ test('rows of a spreadsheet are lines, under a heading or not, with tabs or semi
       quantity: 1,
       priceMinor: 2450,
       state: 'had',
+      note: null,
       fault: null,
     },
   ])
@@ -26,7 +27,14 @@ test('what cannot be read is said by row, and the others stand', () => {
   expect(lines.map(({ fault }) => fault !== null)).toEqual([true, true, false])
   for (const part of ['Row 1', '"many"', '"lost"']) expect(lines[0]!.fault).toContain(part)
   expect(lines[1]!.fault).toContain('first cell is blank')
-  expect(lines[2]).toMatchObject({ place: 'shop', quantity: 1 })
+  expect(lines[2]).toMatchObject({
+    place: 'shop',
+    quantity: 1,
+    note: 'Place in the spreadsheet: nowhere',
+  })
+  const [two, less] = pastedLines('Horn;cab;1;1.500\nRadio;cab;1;-5', 'EUR')
+  expect(two!.fault).toMatch(/1500 or 1\.5.*[^.]\.$/)
+  expect(less!.fault).toBe('Row 2: "-5" is less than nothing.')
   expect(() => pastedLines('x\n'.repeat(501), 'EUR')).toThrow('at most 500')
 })
 

@@ -9,6 +9,8 @@ export interface PastedLine {
   readonly quantity: number
   readonly priceMinor: number | null
   readonly state: (typeof OWN_STATES)[number] | null
+  /** A place that is none here, as it stood there. */
+  readonly note: string | null
   readonly fault: string | null
 }
 
@@ -18,7 +20,7 @@ const HEADINGS = new Set(['words', 'line', 'part', 'item', 'what', 'name', 'desc
 
 /**
  * Lines pasted from a spreadsheet, one a row: words, place, quantity, price, state, with tabs or semicolons between. A place
- * nobody knows is the shop's; what cannot be read is said by row, and nothing is guessed of it.
+ * nobody knows is the shop's, and is kept as a note; what cannot be read is said by row, and nothing is guessed of it.
  *
  * @throws Error where there are more rows than are taken at once
  */
@@ -44,16 +46,19 @@ export function pastedLines(text: string, currency: Currency): readonly PastedLi
       if (price !== '')
         try {
           priceMinor = parseMoney(price, currency)
+          if (priceMinor < 0) faults.push(`"${price}" is less than nothing`)
         } catch (error) {
-          faults.push((error as Error).message)
+          faults.push((error as Error).message.replace(/\.$/, ''))
         }
       const known = OWN_STATES.find((one) => one === state.toLowerCase()) ?? null
       if (state !== '' && known === null)
         faults.push(`"${state}" is no state: one of ${OWN_STATES.join(', ')}`)
+      const stands = LINE_PLACES.find((one) => one === place.toLowerCase())
       return {
         row,
         words,
-        place: LINE_PLACES.find((one) => one === place.toLowerCase()) ?? 'shop',
+        place: stands ?? 'shop',
+        note: stands || place === '' ? null : `Place in the spreadsheet: ${place.slice(0, 100)}`,
         quantity: count,
         priceMinor,
         state: known,

@@ -37,8 +37,12 @@ test('each piece that a joint asks for is sought by a line, whichever gearbox it
   expect(pieces.size).toBeGreaterThan(20)
   for (const piece of pieces)
     for (const said of [MANUAL, AUTOMATIC]) {
-      const bridged = { limits: [{ code: 'bridge', pieces: [piece], words: '' }], tasks: [] }
-      const needs = plan(said, [{ joint: 'depth', bare: bridged as never }])
+      const bridged = {
+        code: 'bridge',
+        limits: [{ code: 'bridge', pieces: [piece], words: '' }],
+        tasks: [],
+      } as const
+      const needs = plan(said, [{ joint: 'depth', bare: bridged }])
       expect([piece, needs.some((one) => seeks(one) === piece)]).toEqual([piece, true])
     }
 })
@@ -51,7 +55,9 @@ test('every task of a joint is one line of its own, with its hours and what it a
     skills: ['weld'],
     reversible: false,
   } as const
-  const needs = plan(MANUAL, [{ joint: 'lever', bare: { limits: [], tasks: [task] } as never }])
+  const needs = plan(MANUAL, [
+    { joint: 'lever', bare: { code: 'work', limits: [], tasks: [task] } },
+  ])
   expect(needs.filter(({ id }) => id === 'work/lever/cut-it')).toMatchObject([
     { sort: 'task', hours: [3, 3, 6], work: ['weld'] },
   ])
@@ -62,10 +68,10 @@ test('a joint that clashes stops the build; one whose clash has rows of its own 
     code: 'clash',
     limits: [{ code: 'clash', words: 'Too wide', pieces: [] }],
     tasks: [],
-  }
+  } as const
   const needs = plan(MANUAL, [
-    { joint: 'lever', bare: clash as never },
-    { joint: 'torque', bare: clash as never },
+    { joint: 'lever', bare: clash },
+    { joint: 'torque', bare: clash },
   ])
   expect(needs.filter(({ kind }) => kind === 'clash')).toMatchObject([
     { id: 'clash/lever/main', sort: 'blocker', why: [{ words: 'Too wide', joint: 'lever' }] },

@@ -168,7 +168,9 @@ function Pasted({
                   <td className="pr-2 text-right">
                     <Money minor={line.priceMinor} currency={currency} />
                   </td>
-                  <td className="text-steel">{line.state ?? ''}</td>
+                  <td className="text-steel">
+                    {[line.state, line.note].filter(Boolean).join(', ')}
+                  </td>
                 </tr>
               ))}
             </tbody>
@@ -182,12 +184,13 @@ function Pasted({
                   await call('POST /builds/{id}/lines', {
                     params: { id: build },
                     body: {
-                      lines: lines.map(({ words, place, quantity, priceMinor, state }) => ({
+                      lines: lines.map(({ words, place, quantity, priceMinor, state, note }) => ({
                         words,
                         place,
                         quantity,
                         priceMinor,
                         state,
+                        note,
                       })),
                     },
                   })

@@ -135,6 +135,8 @@ const partLine = z
     hangs: words,
     /** The line a small piece belongs to. */
     belongsTo: z.string().nullable(),
+    /** Who sees to it, and what is noted of it. */
+    given: z.strictObject({ to: z.string().nullable(), note: z.string().nullable() }).nullable(),
   })
   .meta({ id: 'PartLine' })
 const excluded = list(z.object({ id: z.string(), why: z.string() }))

@@ -1,3 +1,4 @@
+import type { Decision } from '../sourcing/decision.ts'
 import type { LinePlace, OWN_STATES, Sort, Stage } from './line.ts'
 import { type Need, need } from './need.ts'
 
@@ -13,6 +14,10 @@ export interface OwnLine {
   readonly hours?: number | null | undefined
   readonly state?: (typeof OWN_STATES)[number] | null | undefined
 }
+
+/** How far a line is that was written so: had is here, ordered and paid are as good as bought. */
+export const actsOfOwn = (state: OwnLine['state']): readonly Decision['act'][] =>
+  state === 'had' ? ['receive'] : state === 'ordered' || state === 'paid' ? ['order'] : []
 
 /** Hours of what somebody guessed seldom come out less, and double for a first-timer (common practice). */
 const MORE = 2

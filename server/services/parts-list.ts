@@ -5,11 +5,12 @@ import { placeWords } from '../../core/needs/line.ts'
 import type { LineCost } from '../../core/needs/line-cost.ts'
 import { LIST_VERSION } from '../../core/needs/lines/version.ts'
 import type { Need } from '../../core/needs/need.ts'
+import { actsOfOwn } from '../../core/needs/own-line.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { BuildView } from './build-view.ts'
-import { isCurrent, nameOf, planBuild } from './planning.ts'
+import { isCurrent, nameOf, ownLineOf, planBuild } from './planning.ts'
 import { costsOf } from './totals.ts'
 
 /** Sources of a line that are sent with it; the rest are counted. */
@@ -31,6 +32,10 @@ export async function partsList(store: Store, buildId: string) {
     const source = line ? sources.get(takenBy(line)) : undefined
     const candidateCount = sources.count(need.id)
     const decisions = plan.decisions.filter((one) => one.needId === need.id)
+    const acts = [
+      ...decisions.map(({ act }) => act),
+      ...actsOfOwn(ownLineOf(plan.view, need)?.state),
+    ]
     const estimate = decisions.find(({ act }) => act === 'estimate')
     const cost = costs.get(need.id)!
     return {
@@ -45,9 +50,10 @@ export async function partsList(store: Store, buildId: string) {
       time: cost.hours,
       estimateMinor: estimate?.priceMinor ?? null,
       decisions,
-      state: stateOf(need, cost, source, candidateCount, decisions, sought.has(need.id)),
+      state: stateOf(need, cost, source, candidateCount, acts, sought.has(need.id)),
       aside: asideOf(need, decisions),
       belongsTo: heads.get(need.id) ?? null,
+      given: givenOf(decisions, ownLineOf(plan.view, need)),
       hangs: need.because.map((key) => FACT_ROWS[key].asks ?? factWords(key)),
     }
   })
@@ -69,6 +75,18 @@ export async function partsList(store: Store, buildId: string) {
     })),
     excluded: plan.gathered.excluded,
   }
+}
+
+/** Who sees to a line, and what is noted of it: as decided last, else as it was written. */
+function givenOf(
+  decisions: readonly RowOf<'decision'>[],
+  own: RowOf<'ownLine'> | undefined,
+): { to: string | null; note: string | null } | null {
+  const held = decisions.find(({ act }) => act === 'assign')
+  const given = held
+    ? { to: held.source ?? null, note: held.note ?? null }
+    : { to: own?.person ?? null, note: own?.note ?? null }
+  return given.to || given.note ? given : null
 }
 
 /** Decisions that say what a line is, and so lean on its reasons; a typed price stays whatever they are. */
@@ -118,10 +136,10 @@ function stateOf(
   cost: LineCost,
   source: SourceInfo | undefined,
   candidates: number,
-  decisions: readonly RowOf<'decision'>[],
+  acts: readonly RowOf<'decision'>['act'][],
   isSought: boolean,
 ): LineState {
-  const did = (act: RowOf<'decision'>['act']): boolean => decisions.some((one) => one.act === act)
+  const did = (act: RowOf<'decision'>['act']): boolean => acts.includes(act)
   if (need.sort === 'blocker') return 'blocker'
   if (did('fit')) return 'fitted'
   if (did('receive')) return 'here'
@@ -130,7 +148,7 @@ function stateOf(
   if (need.task || need.sort === 'task') return need.outcome === 'open' ? 'asked' : 'work'
   if (source)
     return source.source === 'keep' ? 'kept' : source.source === 'comes' ? 'comes' : 'planned'
-  if (did('estimate')) return 'estimated'
+  if (did('estimate') || (cost.from === 'typed' && !did('price'))) return 'estimated'
   if (cost.supply === 'here') return 'here'
   if (need.outcome === 'open') return 'asked'
   if (isSought && candidates > 0) return 'to solve'

@@ -4,7 +4,7 @@ import type { LineRow } from '../../core/needs/line.ts'
 import type { KnownFacts } from '../../core/needs/line-list.ts'
 import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import type { Need } from '../../core/needs/need.ts'
-import { needOfOwn } from '../../core/needs/own-line.ts'
+import { actsOfOwn, needOfOwn } from '../../core/needs/own-line.ts'
 import { type PlannedNeeds, planNeeds } from '../../core/needs/plan-needs.ts'
 import { proofOf } from '../../core/needs/proof.ts'
 import { type Supply, supplyOf } from '../../core/needs/supply.ts'
@@ -118,14 +118,17 @@ async function computeNeeds(store: Store, view: BuildView): Promise<Needed> {
 
 /** Where a line of the build comes from, as far as its facts and what people decided say. */
 export const supplyIn = (
-  { facts, decisions }: Pick<Needed, 'facts' | 'decisions'>,
+  { facts, decisions, view }: Pick<Needed, 'facts' | 'decisions' | 'view'>,
   need: Need,
 ): Supply =>
-  supplyOf(
-    need,
-    (key) => facts[key]?.value,
-    decisions.flatMap(({ needId, act }) => (needId === need.id ? act : [])),
-  )
+  supplyOf(need, (key) => facts[key]?.value, [
+    ...decisions.flatMap(({ needId, act }) => (needId === need.id ? act : [])),
+    ...actsOfOwn(ownLineOf(view, need)?.state),
+  ])
+
+/** The line written by hand that a need is; undefined where it is none. */
+export const ownLineOf = (view: BuildView, { kind }: Need): RowOf<'ownLine'> | undefined =>
+  view.ownLines.find(({ id }) => kind === `own:${id}`)
 
 /** What recipes may be of, by id. */
 export const partsIn = ({ train }: PairingRun): ReadonlySet<string> =>

@@ -11,7 +11,7 @@ import { openFacts } from '../../core/needs/open-facts.ts'
 import { type CostedLine, type ListTotals, totalsOf } from '../../core/needs/totals.ts'
 import { comesId, keptId } from '../../core/sourcing/ids.ts'
 import { Memory } from './memory.ts'
-import { isCurrent, nameOf, type Planned, supplyIn } from './planning.ts'
+import { isCurrent, nameOf, ownLineOf, type Planned, supplyIn } from './planning.ts'
 
 /** What each line costs and takes before anything is bought, by need. */
 export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
@@ -39,7 +39,7 @@ export function costsOf(plan: Planned): ReadonlyMap<string, LineCost> {
       return [
         need.id,
         lineCost(need, supplyIn(plan, need), {
-          typedMinor: typed?.priceMinor ?? undefined,
+          typedMinor: typed?.priceMinor ?? ownLineOf(plan.view, need)?.priceMinor ?? undefined,
           offered: range && offered(range),
           assumed,
         }),

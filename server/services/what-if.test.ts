@@ -6,6 +6,7 @@ import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { answerFact } from './answer-fact.ts'
 import { questionsOf } from './known.ts'
+import { partsList } from './parts-list.ts'
 import { planBuild } from './planning.ts'
 import { totals } from './totals.ts'
 import { whatIf } from './what-if.ts'
@@ -18,6 +19,36 @@ beforeAll(async () => {
   store = new Store(knex)
 })
 afterAll(() => knex.destroy())
+
+test('what is written by hand counts at its price and as far as it is; what is had costs nothing', async () => {
+  const middle = async (): Promise<number> => totals(await planBuild(store, 'alder'))!.middleMinor
+  const before = await middle()
+  const write = (line: object) =>
+    Promise.all(
+      ownLinesInput
+        .parse({ lines: [{ words: 'Winch', place: 'front', ...line }] })
+        .lines.map((one) => store.insert('ownLine', { ...one, buildId: 'alder' })),
+    )
+  const [had] = await write({
+    priceMinor: 900_000,
+    state: 'had',
+    person: 'Ada',
+    note: 'In the loft',
+  })
+  // Another line is another draw: as near as draws are to one another.
+  const near = 0.03 * before
+  expect(Math.abs((await middle()) - before)).toBeLessThan(near)
+  const [paid] = await write({ priceMinor: 500_000, state: 'paid' })
+  expect(Math.abs((await middle()) - before - 500_000)).toBeLessThan(near)
+  const [priced] = await write({ priceMinor: 200_000 })
+  expect(Math.abs((await middle()) - before - 700_000)).toBeLessThan(near + 60_000)
+  const { lines } = await partsList(store, 'alder')
+  const states = [had, paid, priced].map((own) =>
+    lines.find(({ kind }) => kind === `own:${own!.id}`),
+  )
+  expect(states.map((line) => line?.state)).toEqual(['here', 'ordered', 'estimated'])
+  expect(states[0]?.given).toEqual({ to: 'Ada', note: 'In the loft' })
+})
 
 test('a known fault of an engine is a fact of every build it is in, with its lines; of another build it is nothing', async () => {
   const of = async (id: string) => planBuild(store, id)

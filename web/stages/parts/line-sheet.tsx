@@ -77,12 +77,12 @@ function Progress({ build, line }: { build: string; line: PartLine }) {
 
 /** Who sees to a line, and what is to be known of it. */
 function GivenTo({ build, line }: { build: string; line: PartLine }) {
-  const held = line.decisions.find(({ act: done }) => done === 'assign')
+  const { given } = line
   return (
     <Folded
       words={
-        held
-          ? `Given to ${held.source ?? 'nobody'}${held.note ? `: ${held.note}` : ''}`
+        given
+          ? [given.to && `Given to ${given.to}`, given.note].filter(Boolean).join(': ')
           : 'Give it to somebody, or note something'
       }
     >
@@ -93,7 +93,7 @@ function GivenTo({ build, line }: { build: string; line: PartLine }) {
           { name: 'source', label: 'Given to', type: 'text' },
           { name: 'note', label: 'Note', type: 'area' },
         ]}
-        initial={{ source: held?.source ?? '', note: held?.note ?? '' }}
+        initial={{ source: given?.to ?? '', note: given?.note ?? '' }}
         action="Keep"
         submit={async ({ source, note }) => {
           await call('POST /builds/{id}/decisions', {

@@ -161,6 +161,22 @@ test('a draft survives a reload, and is merged with what was saved meanwhile', (
   expect(clash()!.textContent).toContain('3200.00')
 })
 
+test('a clash outlives a reload, whatever else they changed with it, and once settled does not come again', () => {
+  const first = render(page(STORED))
+  type('Price', '3000.00')
+  const theirs = { ...STORED, price: 320000, why: 'Salt', use: 'track' }
+  first.rerender(page(theirs))
+  first.unmount()
+  const again = render(page(theirs))
+  expect(clash()!.textContent).toContain('3200.00')
+  again.rerender(page({ ...theirs, why: 'Salt and rust' }))
+  expect([clash() === null, shown('Why')]).toEqual([false, 'Salt and rust'])
+  fireEvent.click(screen.getByRole('button', { name: 'Keep yours: Price' }))
+  again.unmount()
+  render(page({ ...theirs, why: 'Salt and rust' }))
+  expect([clash(), shown('Price')]).toEqual([null, '3000.00'])
+})
+
 test('typed back to what is stored, there is no draft; discarded, neither', () => {
   render(page(STORED))
   type('Why', 'Mine')

@@ -112,15 +112,19 @@ export function Form<const F extends readonly FieldSpec[]>({
   const isRefused = useRef(false)
   const isLeftMeanwhile = useRef(false)
   const leave = useRef<() => void>(() => {})
+  const keep = useRef<(values: Values) => void>(() => {})
+  keep.current = (values) => {
+    if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
+    else localStorage.setItem(draftKey(id), JSON.stringify({ base: base.current, values }))
+  }
   useEffect(() => {
     const subscription = watch((values, { name }) => {
       const chosen = specs.current.find((spec) => spec.name === name)?.type
       if (savesWhenLeft && CHOSEN.has(chosen ?? '')) setTimeout(() => leave.current())
-      if (!keepsDraft || isSame(values, base.current)) localStorage.removeItem(draftKey(id))
-      else localStorage.setItem(draftKey(id), JSON.stringify({ base: base.current, values }))
+      keep.current(values)
     })
     return () => subscription.unsubscribe()
-  }, [watch, id, keepsDraft, savesWhenLeft])
+  }, [watch, savesWhenLeft])
   const storedKey = JSON.stringify(stored)
   useEffect(() => {
     const now = JSON.parse(storedKey) as Values
@@ -129,19 +133,20 @@ export function Form<const F extends readonly FieldSpec[]>({
     for (const spec of specs.current)
       if (isSameValue(spec, typed, now)) typed[spec.name] = now[spec.name]
     const merged = mergeTexts(base.current, typed, now)
-    base.current = now
+    // A field that clashes keeps what it started from: until it is settled, the draft still tells that both changed it.
+    const open = merged.clashes.map(({ name }) => [name, base.current[name]])
+    base.current = { ...now, ...Object.fromEntries(open) }
     for (const [name, value] of Object.entries(merged.values))
       if (value !== getValues(name)) setValue(name, value)
-    setClashes((open) => [
-      ...open.filter(({ name }) => !merged.clashes.some((one) => one.name === name)),
-      ...merged.clashes,
-    ])
+    setClashes(merged.clashes)
     if (isRefused.current) setTimeout(() => leave.current())
     isRefused.current = false
   }, [storedKey, getValues, setValue])
   const hasDraft = formState.isDirty || readDraft(id) !== null
   const settle = ({ name, theirs }: Clash, take: boolean): void => {
+    base.current = { ...base.current, [name]: theirs }
     if (take) setValue(name, theirs, { shouldDirty: true })
+    else keep.current(getValues())
     setClashes((open) => open.filter((one) => one.name !== name))
     if (savesWhenLeft) setTimeout(() => leave.current())
   }

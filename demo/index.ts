@@ -2,6 +2,7 @@ import { DocumentWriter } from './document.ts'
 import { moreEngines, moreGearboxes, transferCases } from './families.ts'
 import { donors, kits, market } from './market.ts'
 import { alder, sprat } from './other-builds.ts'
+import { shapes } from './shapes.ts'
 import { adapters, discOf, liningOf, trains } from './train.ts'
 import { answers, traits } from './traits.ts'
 
@@ -34,6 +35,7 @@ export function demoDocument(scale = 1): {
   lantern(doc)
   alder(doc)
   sprat(doc)
+  shapes(doc)
   people(doc)
   traits(doc)
   answers(doc)

@@ -1,5 +1,6 @@
 import { z } from 'zod'
 import { JOINTS } from '../../core/joints/index.ts'
+import { STRIP_PLACES } from '../../core/joints/joint.ts'
 import type { JointDescription } from '../../core/joints/judging/describe.ts'
 import type { LimitRecord, MissingField, TermRecord, Verdict } from '../../core/joints/verdict.ts'
 import type { ClosingSet } from '../../core/pairing/closing.ts'
@@ -89,7 +90,7 @@ export const jointResultShape = {
 } as const
 export const jointResult: z.ZodType<JointResult> = z.object(jointResultShape)
 
-export const stripPlace = z.enum(['meeting', 'gearbox', 'gearbox mount', 'engine mounts', 'sump'])
+export const stripPlace = z.enum(STRIP_PLACES)
 export const drawingId = z.enum(['stacks', 'holes', 'torque line', 'shafts'])
 export const method = z.object({ id: z.string(), words: z.string(), plusMinus: z.number() })
 const field = z.object({
@@ -107,7 +108,7 @@ export const jointDescription: z.ZodType<JointDescription> = z
     title: z.string(),
     place: z.enum(['coupling', 'vehicle']),
     decides: z.string(),
-    strip: stripPlace.nullable(),
+    strip: stripPlace,
     drawing: drawingId.nullable(),
     cures: byName(z.enum(['face', 'flange', 'pilot', 'instead', 'elsewhere'])),
     limits: list(

@@ -2,12 +2,12 @@ import { z } from 'zod'
 import type { ShaftSearch, ShaftWanted } from '../../core/driveline/shaft-search.ts'
 import type { JointHardware } from '../../core/fasteners/bolt-set.ts'
 import { COUPLING_KINDS } from '../../core/pairing/coupling.ts'
-import type { Strip } from '../../core/pairing/strip.ts'
 import type { TorqueStep } from '../../core/pairing/torque-line.ts'
 import type { PlateDesign } from '../../core/patterns/plate.ts'
-import { byName, code, dowel, grade, hole, known, list, point, words, zone } from './basics.ts'
-import { closingSetShape, drawingId, jointResultShape, stripPlace } from './judging.ts'
+import { byName, code, dowel, grade, hole, known, list, point, words } from './basics.ts'
+import { closingSetShape, drawingId, jointResultShape } from './judging.ts'
 import { jointClaim } from './rows.ts'
+import { trainFigure } from './train-figure.ts'
 
 const pairingRow = z
   .strictObject({
@@ -117,28 +117,6 @@ const plate = z
   })
   .meta({ id: 'Plate' })
 
-const length = z.object({ mm: z.number(), known: z.boolean() })
-const box = z.object({ length, height: length, width: length })
-const strip: z.ZodType<Strip> = z
-  .object({
-    layout: z.enum(['lengthwise', 'crosswise', 'mid']),
-    joints: byName(stripPlace),
-    blockFace: length,
-    engine: box,
-    plates: z.array(z.object({ mm: z.number(), known: z.boolean(), added: z.boolean() })),
-    bell: length,
-    gearbox: box,
-    frontAxle: length,
-    firewall: length,
-    rearAxle: length,
-    track: length,
-    enginePads: z.object({ alongMm: z.number(), spreadMm: z.number() }).nullable(),
-    gearboxPad: z.object({ alongMm: z.number() }).nullable(),
-    sump: list(zone),
-    under: list(zone),
-  })
-  .meta({ id: 'Strip' })
-
 const torqueStep: z.ZodType<TorqueStep> = z.object({
   part: z.string(),
   demandNm: known,
@@ -177,7 +155,7 @@ export const pairingDetail = z
         name: z.string().nullable(),
       }),
     ),
-    strip,
+    train: trainFigure,
     columns: list(
       z.strictObject({
         id: z.string(),

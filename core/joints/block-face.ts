@@ -48,7 +48,7 @@ export const blockFace: Joint = {
   title: 'Block face to bellhousing',
   place: 'coupling',
   meets: 'faces',
-  strip: 'meeting',
+  strip: 'face',
   drawing: 'holes',
   decides:
     'Pattern family, or a search of which holes meet: dowels place the case, bolts must then meet within their play; the axis offset is judged apart.',

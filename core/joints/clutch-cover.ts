@@ -52,7 +52,7 @@ export const clutchCover: Joint = {
   title: 'Clutch cover on flywheel',
   place: 'coupling',
   meets: 'whole',
-  strip: null,
+  strip: 'flange',
   drawing: null,
   decides:
     'Bolt circle, count and holes, dowels, depth of the seat, lining on its face, and the torque held by uniform wear against engine peak with a reserve.',

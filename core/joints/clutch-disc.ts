@@ -32,7 +32,7 @@ export const clutchDisc: Joint = {
   title: 'Clutch disc on input shaft',
   place: 'coupling',
   meets: 'whole',
-  strip: 'meeting',
+  strip: 'pilot',
   drawing: null,
   decides:
     'Count, form and Ø of the splines, hub length with its travel, and which way round: a reversed disc rubs its spring carrier on the flange bolts.',

@@ -250,7 +250,7 @@ export const converter: Joint = {
   title: 'Converter to flexplate, crank and pump',
   place: 'coupling',
   meets: 'whole',
-  strip: 'meeting',
+  strip: 'flange',
   drawing: 'stacks',
   decides:
     'Nose and lugs after the pull-up, which depth decides; pads, bolts, splines of turbine and stator, hub, stall.',

@@ -139,7 +139,7 @@ export const crankFlange: Joint = {
   title: 'Crank flange to flywheel',
   place: 'coupling',
   meets: 'flanges',
-  strip: 'meeting',
+  strip: 'flange',
   drawing: null,
   decides:
     'Angle of every hole at the best turn, circle, thread, register, bolt reach, balance, whole heads on metal.',

@@ -23,7 +23,7 @@ export const crankSensor: Joint = {
   title: 'Crank sensor',
   place: 'coupling',
   meets: 'whole',
-  strip: null,
+  strip: 'starter',
   drawing: null,
   decides:
     'Where it reads: at nose or block it stays; on the wheel the teeth must be there; in the bell its seat must be too.',

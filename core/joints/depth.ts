@@ -237,7 +237,7 @@ export const depth: Joint = {
   title: 'Depth',
   place: 'coupling',
   meets: 'whole',
-  strip: 'meeting',
+  strip: 'face',
   drawing: 'stacks',
   decides:
     'Nose and tip in the pilot, hub on its splines, release gap, starter to ring; the converter pull-up on an automatic. Each from its own lengths.',

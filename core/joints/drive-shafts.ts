@@ -55,7 +55,7 @@ export const driveShafts: Joint = {
   title: 'Transaxle to drive shafts',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'side outputs',
   drawing: 'shafts',
   decides:
     'Inner joint, hub splines, length on each side against its plunge, and joint angle at ride height.',

@@ -17,7 +17,23 @@ export interface JointContext {
 }
 
 /** Where a joint stands on the drawn train. */
-export type StripPlace = 'meeting' | 'gearbox' | 'gearbox mount' | 'engine mounts' | 'sump'
+export const STRIP_PLACES = [
+  'front',
+  'engine mounts',
+  'sump',
+  'face',
+  'flange',
+  'pilot',
+  'release',
+  'starter',
+  'gearbox',
+  'gearbox mount',
+  'lever',
+  'transfer case',
+  'output',
+  'side outputs',
+] as const
+export type StripPlace = (typeof STRIP_PLACES)[number]
 /** What is drawn of it beside its limits: the stacks of lengths, hole patterns, the line of torque, shafts off the shelf. */
 export type DrawingId = 'stacks' | 'holes' | 'torque line' | 'shafts'
 
@@ -47,6 +63,6 @@ export interface Joint {
   /** The bolts and located fits of the joint. */
   readonly hardware?: (a: Side, b: Side, plateMm: number) => JointHardware
   /** Where it stands on the drawn train; null where it is not drawn there. */
-  readonly strip: StripPlace | null
+  readonly strip: StripPlace
   readonly drawing: DrawingId | null
 }

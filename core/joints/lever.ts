@@ -61,7 +61,7 @@ export const lever: Joint = {
   title: 'Gear lever in its opening',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'lever',
   drawing: null,
   decides:
     'Place along against both edges of the opening, how it is moved, and the sense of the gate.',

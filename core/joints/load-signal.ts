@@ -54,7 +54,7 @@ export const loadSignal: Joint = {
   title: 'Load signal to gearbox',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'gearbox',
   drawing: null,
   decides:
     'Cable with its pull, vacuum, or a controller that reads throttle angle: what the automatic wants against what the engine gives.',

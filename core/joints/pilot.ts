@@ -85,7 +85,7 @@ export const pilot: Joint = {
   title: 'Pilot',
   place: 'coupling',
   meets: 'whole',
-  strip: 'meeting',
+  strip: 'pilot',
   drawing: null,
   decides: 'Whether the bore is finished, the nose in its bearing or bush, the piece in its bore.',
   applies: onManual,

@@ -241,7 +241,7 @@ export const propshaft: Joint = {
   title: 'Output to propshaft and axle',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'output',
   drawing: 'shafts',
   decides:
     'Yoke or flange, length at ride height in either school of placement, slip over the axle’s travel, both compound joint angles and what they leave over, critical speed at redline in top gear.',

@@ -33,7 +33,7 @@ export const release: Joint = {
   title: 'Pedal to release bearing',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'release',
   drawing: null,
   decides:
     'Travel that arrives at the fingers against what frees the disc, the strokes of master and slave, and what is left for wear.',

@@ -94,7 +94,7 @@ export const rotation: Joint = {
   title: 'Rotation',
   place: 'coupling',
   meets: 'whole',
-  strip: null,
+  strip: 'front',
   drawing: null,
   decides:
     'Which way the crank turns against what the gearbox was made for; ribs turn a pulley with the crank, the back of a belt against it.',

@@ -41,7 +41,7 @@ export const speedometer: Joint = {
   title: 'Speedometer drive',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'output',
   drawing: null,
   decides:
     'Cable or pulses, and turns or pulses for a kilometre by loaded tyre, axle ratio and drive gears against what the speedometer wants.',

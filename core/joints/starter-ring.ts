@@ -94,7 +94,7 @@ export const starterRing: Joint = {
   title: 'Starter to ring gear',
   place: 'coupling',
   meets: 'whole',
-  strip: null,
+  strip: 'starter',
   drawing: null,
   decides:
     'Module of both, axis distance against pitch contact, which way it turns, and whether its side is free.',

@@ -15,7 +15,7 @@ export const switches: Joint = {
   title: 'Reverse and neutral switches',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'gearbox',
   drawing: null,
   decides:
     'Reverse lamp switch where the vehicle wants one; a start allowed only in neutral or park, or with the clutch down.',

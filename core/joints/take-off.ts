@@ -16,7 +16,7 @@ export const takeOff: Joint = {
   title: 'Power take-off opening',
   place: 'vehicle',
   meets: 'whole',
-  strip: null,
+  strip: 'transfer case',
   drawing: null,
   decides: 'Opening family, side, module and rotation of the gear, room beside it.',
   applies: formula({ isThere: wanted.present }, ({ isThere }) => isThere),

@@ -164,7 +164,7 @@ export const transferCase: Joint = {
   title: 'Gearbox to transfer case',
   place: 'vehicle',
   meets: 'case',
-  strip: null,
+  strip: 'transfer case',
   drawing: null,
   decides:
     'Bolt face located by dowels or register, axis and clocking, splines, how much shaft is held and whether it bottoms; front output side and rotation against the front axle; front and rear ratios equal; how it is shifted.',

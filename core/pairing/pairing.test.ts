@@ -1,51 +1,21 @@
 import { expect, test } from 'vitest'
-import { demoDocument } from '../../demo/index.ts'
+import { DEMO_PARTS, DEMO_ROWS, demoOwned, demoTrain } from '../../demo/compiled.ts'
 import { CODES } from '../joints/code.ts'
 import { JOINTS, jointNamed } from '../joints/index.ts'
 import { Tally } from '../joints/judging/tally.ts'
 import { tolerances } from '../joints/tolerances.ts'
-import { type CompiledPart, compilePart } from '../ports/index.ts'
+import { compilePart } from '../ports/index.ts'
 import { insertionPlace } from './closing.ts'
 import { couplingSet } from './coupling.ts'
 import { recordTrain, runPairing } from './pairing.ts'
 import { weighPairs } from './rank.ts'
-import { stripOf } from './strip.ts'
-import { assemble, contextOf, type Train, tallyJoint } from './train.ts'
+import { assemble, contextOf, tallyJoint } from './train.ts'
 
-const { tables } = demoDocument()
-const rows = tables.part as { id: string; kind: string; name: string; ownerId?: string }[]
-const parts = new Map<string, CompiledPart>(
-  rows.map((row) => {
-    const ports = tables
-      .port!.filter((port) => port.partId === row.id)
-      .map((port) => {
-        const claims: Record<string, any[]> = {}
-        for (const claim of tables.claim!.filter((one) => one.portId === port.id))
-          (claims[String(claim.field)] ??= []).push(claim)
-        return {
-          id: String(port.id),
-          kind: String(port.kind),
-          slot: String(port.slot),
-          looks: port.looks as 'forward' | undefined,
-          claims,
-        }
-      })
-    return [row.id, compilePart({ ...row, ports })]
-  }),
-)
+const parts = DEMO_PARTS
+const rows = DEMO_ROWS
 const ctx = { tolerances: tolerances(), use: 'delivery' as const }
-const owned = (owner: string): CompiledPart[] =>
-  rows.filter((row) => row.ownerId === owner).map((row) => parts.get(row.id)!)
-const train = (engine: string, transmission: string): Train => {
-  const box = parts.get(transmission)!
-  return {
-    engine: parts.get(engine)!,
-    transmission: box,
-    recipient: parts.get('packet')!,
-    coupling: couplingSet(box, owned(engine), owned(transmission)).parts,
-    inserted: [],
-  }
-}
+const train = demoTrain
+const owned = demoOwned
 const insertable = [...parts.values()].filter(
   (part) => insertionPlace(part) !== null && !rows.find((row) => row.id === part.id)?.ownerId,
 )
@@ -182,15 +152,6 @@ test('a missing length is asked of the part that owns it', () => {
   expect(pilot.missing).toMatchObject([
     { part: 'quill-late', port: 'quill-late/pilot-bore/crank', field: 'finished' },
   ])
-})
-
-test('the strip draws what is measured, and says what is not', () => {
-  const strip = stripOf({ ...train('wick-2', 'marlund-4'), inserted: [parts.get('plate-w2-12')!] })
-  expect(strip.blockFace).toEqual({ mm: 640, known: true })
-  expect(strip.plates).toEqual([{ mm: 12, known: true, added: true }])
-  expect(
-    stripOf({ ...train('wick-2', 'marlund-4'), recipient: parts.get('lugger')! }).blockFace.known,
-  ).toBe(false)
 })
 
 test('ranked by numbers alone, what was built together comes before strangers, and a clash after both', () => {

@@ -69,13 +69,25 @@ function effectiveCoupling({ coupling, inserted }: Train): readonly CompiledPart
   ]
 }
 
+/** The gearbox as it stands behind the bell in use, and that bell, where it is a part of its own. */
+export function behindBell(told: Train): {
+  readonly bell: CompiledPart | null
+  readonly transmission: CompiledPart
+} {
+  const bell = effectiveCoupling(told).find(({ kind }) => kind === 'bellhousing') ?? null
+  return {
+    bell,
+    transmission: bell
+      ? withBell(told.transmission, told.ownBell ?? null, bell)
+      : told.transmission,
+  }
+}
+
 /** Puts a train together: which faces, flanges and shafts meet, and the plates and spacers between. */
 export function assemble(told: Train): Assembly {
   const coupling = effectiveCoupling(told)
-  const bell = coupling.find(({ kind }) => kind === 'bellhousing') ?? null
-  const train = bell
-    ? { ...told, transmission: withBell(told.transmission, told.ownBell ?? null, bell) }
-    : told
+  const { bell, transmission } = behindBell(told)
+  const train = { ...told, transmission }
   const plates: CompiledPart[] = []
   const spacers: CompiledPart[] = []
   let wheel: CompiledPart | undefined

@@ -15,6 +15,7 @@ export const FROM_BELL: Partial<Record<PortKindName, readonly string[]>> = {
   output: ['alongMm'],
   lever: ['alongMm'],
   'mount-pad': ['alongMm'],
+  'side-outputs': ['alongMm'],
 }
 /** Of the release bearing, a piece of its own, this is told from the bell face too. */
 const BEARING = 'release-bearing'

@@ -5,6 +5,9 @@ import { PORT_KINDS } from './index.ts'
 
 /** Fields no joint reads, each with what it is for. */
 const ELSEWHERE: Readonly<Record<string, string>> = {
+  cylinders: 'what the engine is drawn from; how many plugs it wants',
+  transfer: 'where its front shaft is drawn from',
+  'side-outputs': 'where its shafts are drawn from',
   face: 'overhang of the outline is shown and decides nothing',
   plate: 'its thickness is in every stack it stands in',
   spacer: 'its thickness is in every stack it stands in',
@@ -29,6 +32,8 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   ratings: ['basis'],
   axle: ['ladenKg'],
   bell: ['lengthMm', 'restMm'],
+  transfer: ['dropMm', 'frontAlongMm'],
+  'side-outputs': ['alongMm', 'besideMm', 'belowMm'],
   output: ['thread'],
   pinion: ['flange'],
 }

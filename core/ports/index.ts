@@ -13,6 +13,7 @@ import { coverMount } from './cover-mount.ts'
 import { crankFlange } from './crank-flange.ts'
 import { crankSensor } from './crank-sensor.ts'
 import { crossmember } from './crossmember.ts'
+import { cylinders } from './cylinders.ts'
 import { discFace } from './disc-face.ts'
 import { discHub } from './disc-hub.ts'
 import { driveShafts } from './drive-shafts.ts'
@@ -98,6 +99,7 @@ export const PORT_KINDS = {
   'original-stack': originalStack,
   axle,
   tyre,
+  cylinders,
   'engine-pads': enginePads,
   'chassis-pads': chassisPads,
   'mount-pad': mountPad,

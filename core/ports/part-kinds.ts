@@ -5,6 +5,7 @@ export const PART_KINDS = {
     group: 'Engine',
     ports: [
       'engine-output/main',
+      'cylinders/main',
       'face/rear/rearward',
       'crank-flange/main',
       'pilot-bore/crank',

@@ -10,6 +10,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [145, 2600, 5500, 4],
     'lengthwise',
     [560, 640, 520],
+    ['in line', 4, 86, 86],
   ),
   engine(
     'iron-four-crosswise',
@@ -19,6 +20,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [130, 2800, 5800, 3.8],
     'crosswise',
     [520, 630, 500],
+    ['in line', 4, 81, 84],
   ),
   engine(
     'alloy-four-lengthwise',
@@ -28,6 +30,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [180, 4200, 6800, 4.2],
     'lengthwise',
     [540, 650, 560],
+    ['in line', 4, 86, 86],
   ),
   engine(
     'alloy-four-crosswise',
@@ -37,6 +40,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [175, 4300, 6800, 4.2],
     'crosswise',
     [500, 650, 560],
+    ['in line', 4, 82, 85],
   ),
   engine(
     'alloy-four-blown',
@@ -46,6 +50,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [330, 2600, 6400, 5],
     'lengthwise',
     [560, 680, 640],
+    ['in line', 4, 87, 88],
   ),
   engine(
     'iron-six-lengthwise',
@@ -55,6 +60,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [270, 2400, 5200, 6],
     'lengthwise',
     [820, 700, 560],
+    ['in line', 6, 92, 98],
   ),
   engine(
     'alloy-six-lengthwise',
@@ -64,6 +70,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [290, 3800, 6600, 6.2],
     'lengthwise',
     [790, 680, 580],
+    ['in line', 6, 85, 88],
   ),
   engine(
     'alloy-six-crosswise',
@@ -73,6 +80,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [300, 4000, 6500, 5.5],
     'crosswise',
     [560, 690, 680],
+    ['in a vee', 6, 90, 84],
   ),
   engine(
     'iron-eight',
@@ -82,6 +90,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [420, 2800, 5200, 5],
     'lengthwise',
     [690, 690, 660],
+    ['in a vee', 8, 100, 88],
   ),
   engine(
     'alloy-eight',
@@ -91,6 +100,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [450, 4200, 6500, 6],
     'lengthwise',
     [680, 690, 650],
+    ['in a vee', 8, 97, 92],
   ),
   engine(
     'diesel-four-light',
@@ -100,6 +110,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [240, 2000, 4600, 5.5],
     'lengthwise',
     [600, 690, 560],
+    ['in line', 4, 84, 92],
   ),
   engine(
     'diesel-four-heavy',
@@ -109,6 +120,7 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [360, 1700, 3800, 8],
     'lengthwise',
     [680, 790, 600],
+    ['in line', 4, 98, 104],
   ),
   engine(
     'diesel-six-heavy',
@@ -118,5 +130,6 @@ export const ENGINE_TEMPLATES: readonly Template[] = [
     [560, 1600, 3400, 11],
     'lengthwise',
     [920, 860, 640],
+    ['in line', 6, 102, 118],
   ),
 ]

@@ -1,4 +1,5 @@
 import type { PartKind } from '../ports/part-kinds.ts'
+import type { Body } from '../train/vehicle-figure.ts'
 
 /** A value typical of the type and how far one of them may be from it. Words have no ±. */
 export type Typical = readonly [value: unknown, plusMinus?: number]
@@ -34,7 +35,7 @@ const share = (value: number, part: number): Typical => [
 export const TORQUE_SHARE = 0.25
 export const SIZE_SHARE = 0.15
 
-/** Torque N·m at rev/min, redline, oil L; layout; length × height × width, mm. */
+/** Torque N·m at rev/min, redline, oil L; layout; length × height × width, mm; how its cylinders stand, bore and stroke mm. */
 export function engine(
   id: string,
   words: string,
@@ -43,6 +44,12 @@ export function engine(
   [nm, rpm, redline, oilL]: readonly [number, number, number, number],
   layout: 'lengthwise' | 'crosswise',
   [length, height, width]: readonly [number, number, number],
+  [arrangement, count, bore, stroke]: readonly [
+    'in line' | 'in a vee' | 'flat',
+    number,
+    number,
+    number,
+  ],
 ): Template {
   return {
     id,
@@ -60,6 +67,16 @@ export function engine(
           redlineRpm: share(redline, 0.15),
           oilL: share(oilL, 0.25),
           turns: ['counter-clockwise'],
+        },
+      },
+      {
+        kind: 'cylinders',
+        slot: 'main',
+        fields: {
+          arrangement: [arrangement],
+          count: [count],
+          boreMm: share(bore, 0.1),
+          strokeMm: share(stroke, 0.15),
         },
       },
       { kind: 'sump', slot: 'main', fields: { capacityL: share(oilL, 0.25) } },
@@ -141,7 +158,7 @@ export function vehicle(
   tyre: string,
   layout: 'lengthwise' | 'crosswise' | 'mid',
   [blockFace, frontAxle, firewall, rearAxle]: readonly [number, number, number, number],
-  more: { readonly axleTorqueNm: number },
+  more: { readonly axleTorqueNm: number; readonly body: Body },
 ): Template {
   return {
     id,
@@ -174,6 +191,7 @@ export function vehicle(
           frontAxleMm: share(frontAxle, SIZE_SHARE),
           firewallMm: share(firewall, SIZE_SHARE),
           rearAxleMm: share(rearAxle, SIZE_SHARE),
+          body: [more.body],
         },
       },
     ],

@@ -11,7 +11,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     '185/80R14',
     'lengthwise',
     [900, 420, 860, 2900],
-    { axleTorqueNm: 2600 },
+    { axleTorqueNm: 2600, body: 'van' },
   ),
   vehicle(
     'saloon-rear-drive',
@@ -24,6 +24,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     [950, 480, 1080, 3150],
     {
       axleTorqueNm: 2400,
+      body: 'saloon',
     },
   ),
   vehicle(
@@ -37,6 +38,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     [420, 380, 900, 3000],
     {
       axleTorqueNm: 2200,
+      body: 'saloon',
     },
   ),
   vehicle(
@@ -48,7 +50,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     '205/80R16',
     'lengthwise',
     [1000, 520, 1150, 3500],
-    { axleTorqueNm: 3200 },
+    { axleTorqueNm: 3200, body: 'truck' },
   ),
   vehicle(
     'four-by-four',
@@ -61,6 +63,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     [980, 480, 1120, 2950],
     {
       axleTorqueNm: 3800,
+      body: 'four-by-four',
     },
   ),
   vehicle(
@@ -74,6 +77,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     [900, 450, 1000, 2600],
     {
       axleTorqueNm: 1900,
+      body: 'roadster',
     },
   ),
   vehicle(
@@ -85,7 +89,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     '205/55R16',
     'mid',
     [2300, 420, 1700, 2850],
-    { axleTorqueNm: 2300 },
+    { axleTorqueNm: 2300, body: 'coupe' },
   ),
   vehicle(
     'tractor',
@@ -98,6 +102,7 @@ export const VEHICLE_TEMPLATES: readonly Template[] = [
     [1050, 520, 1250, 2450],
     {
       axleTorqueNm: 14000,
+      body: 'tractor',
     },
   ),
 ]

@@ -2,16 +2,16 @@ import type { JointHardware } from '../../core/fasteners/bolt-set.ts'
 import { hardwareOf } from '../../core/fasteners/joint-hardware.ts'
 import { JOINTS, jointNamed } from '../../core/joints/index.ts'
 import { COUPLING_SETS } from '../../core/pairing/coupling.ts'
-import { stripOf } from '../../core/pairing/strip.ts'
 import { torqueLine } from '../../core/pairing/torque-line.ts'
 import { type Assembly, assemble, contextOf as jointContext } from '../../core/pairing/train.ts'
 import { portOf } from '../../core/ports/index.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
+import { trainFigure } from '../../core/train/train-figure.ts'
 import { type BuildView, contextOf } from './build-view.ts'
 import { runBuildPairing } from './pairing-run.ts'
 import { plateOf } from './plate.ts'
 
-/** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, the strip. */
+/** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, what it is drawn from. */
 export function pairingDetail(view: BuildView, engineId: string, transmissionId: string) {
   const { result, train, insertable, row, heard } = runBuildPairing(view, engineId, transmissionId)
   const name = (id: string): string => view.catalogue.parts.get(id)?.name ?? id
@@ -71,7 +71,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
       name: train.transfer?.name ?? null,
       isOffered: view.catalogue.ofKind('transfer-case').length > 0,
     },
-    strip: stripOf({ ...train, inserted }),
+    train: trainFigure({ ...train, inserted }),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
   }
 }

@@ -5,12 +5,10 @@ import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { Verdict } from '../../core/joints/verdict.ts'
-import type { Strip as StripData } from '../../core/pairing/strip.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { PORT_KINDS } from '../../core/ports/index.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
 import { ApiProblem } from '../api/client.ts'
-import { Strip } from '../drawing/strip.tsx'
 import { numberWords } from '../stages/parts/words.ts'
 import { choose } from '../testing/choose.ts'
 import { Form } from './form.tsx'
@@ -163,57 +161,6 @@ test('what was typed survives the page, until it is saved or discarded', async (
   await waitFor(() => expect(localStorage.getItem('draft:test')).toBeNull())
 })
 
-const known = (mm: number) => ({ mm, known: true })
-const strip: StripData = {
-  blockFace: known(640),
-  engine: { length: known(540), height: { mm: 600, known: false }, width: known(470) },
-  plates: [{ mm: 12, known: true, added: true }],
-  bell: known(165),
-  gearbox: { length: { mm: 515, known: false }, height: known(310), width: known(300) },
-  frontAxle: known(300),
-  firewall: known(812),
-  rearAxle: { mm: 2700, known: false },
-  layout: 'lengthwise',
-  joints: {
-    'block-face': 'meeting',
-    torque: 'gearbox',
-    'gearbox-mount': 'gearbox mount',
-    'engine-mounts': 'engine mounts',
-    'sump-clearance': 'sump',
-  },
-  track: known(1300),
-  enginePads: null,
-  gearboxPad: null,
-  sump: [],
-  under: [],
-}
-const joints = [
-  { joint: 'depth', short: 'Depth', code: 'bridge', closed: 'fits', evidence: 'maker' },
-] as const
-
-test('the strip is drawn from its lengths; what is not known is dotted; a joint is chosen by its button', () => {
-  const onSelect = vi.fn()
-  const { container } = render(
-    <Strip strip={strip} joints={joints} selected={null} onSelect={onSelect} />,
-  )
-  expect(
-    screen.getByRole('img', {
-      name: /^Side view to scale, lengthwise: block face 640 mm behind the radiator; not measured: gearbox/,
-    }),
-  ).toBeTruthy()
-  const boxes = [...container.querySelectorAll('polygon')].map((one) => [
-    one.getAttribute('points'),
-    one.getAttribute('stroke-dasharray'),
-  ])
-  expect(boxes).toContainEqual(['100,-430 640,-430 640,170 100,170', null])
-  expect(boxes).toContainEqual(['640,-215 652,-215 652,215 640,215', null])
-  expect(boxes).toContainEqual([`${640 + 12 + 165},-155 1332,-155 1332,155 817,155`, '14 14'])
-  fireEvent.click(screen.getByRole('button', { name: 'Plan' }))
-  expect(screen.getByRole('img', { name: /^Plan view to scale/ })).toBeTruthy()
-  fireEvent.click(screen.getByRole('button', { name: /Depth/ }))
-  expect(onSelect).toHaveBeenCalledWith('depth')
-})
-
 test('what is typed is echoed as it is read; what can mean two things is asked', () => {
   const onChange = vi.fn()
   const kg = { ...PORT_KINDS.axle.fields.ladenKg }
@@ -231,15 +178,6 @@ test('what is typed is echoed as it is read; what can mean two things is asked',
   show(kg, '1,500 kg')
   fireEvent.click(screen.getByRole('button', { name: '1500 kg' }))
   expect(onChange).toHaveBeenCalledWith('1500 kg')
-})
-
-test('the strip folds and stays folded', () => {
-  render(<Strip strip={strip} joints={joints} selected={null} onSelect={() => {}} />)
-  fireEvent.click(screen.getByRole('button', { name: 'Fold the strip' }))
-  cleanup()
-  render(<Strip strip={strip} joints={joints} selected={null} onSelect={() => {}} />)
-  expect(screen.queryByRole('img', { name: /Side view/ })).toBeNull()
-  expect(screen.getByRole('button', { name: 'Show the strip' })).toBeTruthy()
 })
 
 const field = (part: string, port: string, name: string, label: string) => ({

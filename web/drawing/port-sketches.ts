@@ -38,6 +38,17 @@ export const PORT_SKETCHES: Readonly<Partial<Record<PortKindName, PortSketch>>> 
     datum: AXIS,
     lengths: { thicknessMm: [44, 20, 56, 20, 74, 20] },
   },
+  cylinders: {
+    body: 'M16 4H84V14H16ZM20 14H80V40H20ZM26 14H44V36H26ZM56 14H74V36H56ZM24 40H76V54H24Z',
+    datum: 'M4 46H96M35 2V58',
+    lengths: {
+      boreMm: [26, 18, 44, 18, 35, 18],
+      strokeMm: [35, 22, 35, 36, 35, 31],
+      spacingMm: [35, 26, 65, 26, 62, 26],
+      deckMm: [90, 14, 90, 46, 89, 30],
+      headMm: [10, 4, 10, 14, 11, 9],
+    },
+  },
   'crank-flange': {
     body: 'M0 22H24V9H38V23H43V37H38V51H24V38H0ZM26 15H38M26 45H38',
     datum: `${AXIS}M31 2V58`,
@@ -312,10 +323,21 @@ export const PORT_SKETCHES: Readonly<Partial<Record<PortKindName, PortSketch>>> 
     datum: 'M4 24H96',
     lengths: { reachMm: [60, 5, 60, 24, 70, 12], roomMm: [84, 24, 84, 50, 86, 38] },
   },
+  transfer: {
+    body: 'M28 8H56V24H72V32H56V50H44V58H24V42H28Z',
+    datum: 'M4 20H96M28 2V58',
+    lengths: { dropMm: [84, 20, 84, 50, 84, 34], frontAlongMm: [28, 54, 14, 54, 14, 54] },
+  },
   'side-outputs': {
-    body: 'M30 14H70V46H30ZM20 26H30V34H20ZM70 26H80V34H70Z',
-    datum: 'M4 30H96M50 2V58',
-    lengths: { leftMm: [20, 8, 50, 8, 30, 8], rightMm: [50, 8, 80, 8, 70, 8] },
+    body: 'M30 14H70V46H30ZM20 32H30V40H20ZM70 32H80V40H70Z',
+    datum: 'M4 24H96M50 2V58M84 6V54',
+    lengths: {
+      leftMm: [20, 8, 50, 8, 30, 8],
+      rightMm: [50, 8, 80, 8, 70, 8],
+      alongMm: [50, 52, 84, 52, 68, 52],
+      besideMm: [16, 24, 16, 36, 14, 30],
+      belowMm: [86, 24, 86, 36, 88, 30],
+    },
   },
   'drive-shafts': {
     body: 'M8 18H14V38H8ZM14 26H38V30H14ZM38 22H44V34H38ZM56 22H62V34H56ZM62 26H86V30H62ZM86 18H92V38H86Z',

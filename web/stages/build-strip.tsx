@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import { useNavigate } from 'react-router'
 import type { PairingDetail } from '../../contract/answers/pairings.ts'
 import { CODES } from '../../core/joints/code.ts'
@@ -6,21 +6,24 @@ import { JOINTS } from '../../core/joints/index.ts'
 import { effective } from '../../core/pairing/order.ts'
 import { useBuild, usePairing } from '../api/hooks.ts'
 import { JointShape } from '../components/joint-shape.tsx'
+import { lights } from '../components/lit-joint.ts'
 import { Tip } from '../components/tip.tsx'
 import { Button } from '../components/ui.tsx'
-import { Strip } from '../drawing/strip.tsx'
+import { Strip } from '../drawing/train/strip.tsx'
 
 const shortOf = (joint: string): string => JOINTS.find(({ id }) => id === joint)?.short ?? joint
 
 /** The strip of one pairing. */
-export function PairingStrip({
+function PairingStrip({
   pairing,
   selected,
   onSelect,
+  children,
 }: {
   pairing: PairingDetail
   selected: string | null
   onSelect: (joint: string) => void
+  children: ReactNode
 }) {
   const joints = pairing.joints.map(({ joint, bare, closed }) => ({
     joint,
@@ -29,10 +32,59 @@ export function PairingStrip({
     closed: closed?.code ?? null,
     evidence: bare.evidence,
   }))
-  return <Strip strip={pairing.strip} selected={selected} onSelect={onSelect} joints={joints} />
+  return (
+    <Strip
+      train={pairing.train}
+      name={`${pairing.engineName} with ${pairing.transmissionName}`}
+      selected={selected}
+      onSelect={onSelect}
+      joints={joints}
+    >
+      {children}
+    </Strip>
+  )
 }
 
-const FOLDED = 'strip:folded'
+/** The strip of a pairing, or one line of what is not settled on it; it opens as it was left. */
+export function FoldingStrip({
+  pairing,
+  selected,
+  onSelect,
+  place,
+  isFolded: first = false,
+}: {
+  pairing: PairingDetail
+  selected: string | null
+  onSelect: (joint: string) => void
+  /** Where it is kept whether it was folded. */
+  place: string
+  isFolded?: boolean
+}) {
+  const [isFolded, setFolded] = useState(
+    () => (localStorage.getItem(place) ?? (first ? 'yes' : 'no')) !== 'no',
+  )
+  const fold = (to: boolean): void => {
+    localStorage.setItem(place, to ? 'yes' : 'no')
+    setFolded(to)
+  }
+  const toggle = (
+    <Button tone="quiet" aria-expanded={!isFolded} onClick={() => fold(!isFolded)}>
+      {isFolded ? 'Show the train' : 'Fold the train'}
+    </Button>
+  )
+  if (!isFolded)
+    return (
+      <PairingStrip pairing={pairing} selected={selected} onSelect={onSelect}>
+        {toggle}
+      </PairingStrip>
+    )
+  return (
+    <div className="flex min-h-8 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-0.5 print:hidden">
+      <Unsettled pairing={pairing} selected={selected} onSelect={onSelect} />
+      <span className="ml-auto">{toggle}</span>
+    </div>
+  )
+}
 
 /** The strip of the build's chosen pairing, or one line of what is not settled on it; a joint leads to its why sheet. */
 export function BuildStrip({
@@ -43,7 +95,6 @@ export function BuildStrip({
   selected?: string | null
 }) {
   const navigate = useNavigate()
-  const [isFolded, setFolded] = useState(() => localStorage.getItem(FOLDED) !== 'no')
   const header = useBuild(build).data
   const pairing = usePairing(build, header?.engineId ?? null, header?.transmissionId ?? null).data
   if (!pairing) return null
@@ -51,22 +102,14 @@ export function BuildStrip({
     void navigate(
       `/builds/${build}/pairing?engine=${pairing.engine}&transmission=${pairing.transmission}&joint=${joint}`,
     )
-  const fold = (to: boolean): void => {
-    localStorage.setItem(FOLDED, to ? 'yes' : 'no')
-    setFolded(to)
-  }
   return (
-    <div className="print:hidden">
-      {!isFolded && <PairingStrip pairing={pairing} selected={selected} onSelect={open} />}
-      <div className="flex min-h-9 flex-wrap items-center gap-x-4 gap-y-1 border-b border-line px-4 py-1">
-        {isFolded && <Unsettled pairing={pairing} selected={selected} onSelect={open} />}
-        <span className="ml-auto">
-          <Button tone="quiet" aria-expanded={!isFolded} onClick={() => fold(!isFolded)}>
-            {isFolded ? 'Show the train' : 'Fold the train'}
-          </Button>
-        </span>
-      </div>
-    </div>
+    <FoldingStrip
+      pairing={pairing}
+      selected={selected}
+      onSelect={open}
+      place="strip:folded"
+      isFolded
+    />
   )
 }
 
@@ -117,6 +160,7 @@ function Unsettled({
               type="button"
               aria-current={joint === selected || undefined}
               onClick={() => onSelect(joint)}
+              {...lights(joint)}
               className="inline-flex items-center gap-1.5 hover:bg-bench aria-[current]:font-semibold"
             >
               <JointShape code={code} evidence={bare.evidence} />{' '}

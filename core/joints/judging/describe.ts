@@ -23,7 +23,7 @@ export interface JointDescription {
   readonly title: string
   readonly place: Joint['place']
   readonly decides: string
-  readonly strip: StripPlace | null
+  readonly strip: StripPlace
   readonly drawing: DrawingId | null
   readonly cures: Readonly<Record<string, CurePlace>>
   readonly limits: readonly {

@@ -33,7 +33,7 @@ const joint = (...limits: Limit[]): Joint => ({
   applies: formula({}, () => true),
   limits,
   cures: {},
-  strip: null,
+  strip: 'gearbox',
   drawing: null,
 })
 /** A plate so thick, and a ring whose place is not known. */

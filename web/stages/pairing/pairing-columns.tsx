@@ -3,6 +3,7 @@ import { createContext, useContext } from 'react'
 import type { PairingRow } from '../../../contract/answers/pairings.ts'
 import { JOINTS } from '../../../core/joints/index.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
+import { lights } from '../../components/lit-joint.ts'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { Tip } from '../../components/tip.tsx'
@@ -134,6 +135,7 @@ function JointCell({
         aria-describedby={says}
         className="block rounded px-px py-1 hover:bg-ground"
         onClick={onLook}
+        {...lights(joint.id)}
       >
         <span id={says}>{shape}</span>
         {cell.conflicts > 0 && (

@@ -13,7 +13,7 @@ import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
 import { Blockers } from '../blockers.tsx'
-import { PairingStrip } from '../build-strip.tsx'
+import { FoldingStrip } from '../build-strip.tsx'
 import { LookedInto, pairingColumns, pairingKey } from './pairing-columns.tsx'
 import { PairingSide } from './pairing-side.tsx'
 import { SinceUpgrade } from './since-upgrade.tsx'
@@ -123,7 +123,12 @@ function Pairings({
     <div className="flex h-full max-[1000px]:block max-[1000px]:h-auto">
       <div className={clsx('flex min-h-0 min-w-0 flex-1 flex-col', isOpen && 'print:hidden')}>
         {data && (
-          <PairingStrip pairing={data} selected={joint} onSelect={(id) => look(chosen, id)} />
+          <FoldingStrip
+            pairing={data}
+            selected={joint}
+            onSelect={(id) => look(chosen, id)}
+            place="strip:pairing"
+          />
         )}
         <PageHead
           title={

@@ -4,6 +4,7 @@ import { effective } from '../../../core/pairing/order.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
+import { light } from '../../components/lit-joint.ts'
 import { Button, ButtonLink } from '../../components/ui.tsx'
 import { CouplingPieces } from './coupling-pieces.tsx'
 
@@ -42,7 +43,12 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
       )}
       <ul>
         {detail.joints.map((joint) => (
-          <li key={joint.id} className="flex items-baseline gap-2 border-b border-line py-1.5">
+          <li
+            key={joint.id}
+            onPointerEnter={() => light(joint.joint)}
+            onPointerLeave={() => light(null)}
+            className="flex items-baseline gap-2 border-b border-line py-1.5"
+          >
             <JointShape code={effective(joint).code} word />
             <span className="ml-auto text-right text-steel">
               {JOINTS.find(({ id }) => id === joint.joint)?.title}

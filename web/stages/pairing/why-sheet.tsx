@@ -10,6 +10,7 @@ import { JointShape } from '../../components/joint-shape.tsx'
 import { MeasureDialog } from '../../components/measuring/measure-dialog.tsx'
 import { Button, Folded, GradeWord, SheetHead } from '../../components/ui.tsx'
 import { StackDrawing } from '../../drawing/stack.tsx'
+import { JointCloseUp } from '../../drawing/train/joint-close-up.tsx'
 import { Cautions } from './cautions.tsx'
 import { Hardware } from './hardware.tsx'
 import { JointClaims } from './joint-claims.tsx'
@@ -64,6 +65,7 @@ export function WhySheet({
         />
       )}
       <p>{joint.decides}</p>
+      <JointCloseUp train={pairing.train} joint={joint.joint} />
       <div className="flex flex-wrap gap-2">
         <Button tone="main" onClick={() => setMeasuring(true)}>
           Record measurement

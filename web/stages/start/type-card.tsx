@@ -2,7 +2,7 @@ import { FACT_ROWS, factWords, isFactKey } from '../../../core/facts/index.ts'
 import { assumedOf, ofYear } from '../../../core/templates/by-age.ts'
 import { templateOf } from '../../../core/templates/index.ts'
 import { Folded } from '../../components/ui.tsx'
-import { TypeSketch } from '../../drawing/type-sketch.tsx'
+import { TypePicture } from '../../drawing/train/type-picture.tsx'
 import { valueWords } from '../known/question-row.tsx'
 
 /** A type as it is drawn and what is assumed of it, by its year where one is typed. */
@@ -13,7 +13,7 @@ export function TypeCard({ id, year }: { id: string; year: string }) {
   const assumed = assumedOf(template)
   return (
     <div className="mt-1 border border-line bg-ground px-2 py-1">
-      <TypeSketch template={template} />
+      <TypePicture template={template} />
       {assumed.length > 0 && (
         <Folded
           words={`${assumed.length} things assumed of ${year.trim() ? `one of ${year.trim()}` : 'it'}`}

@@ -14,7 +14,7 @@ const MARGIN_MM = 60
 export function stripBounds({ train, vehicle, bounds }: Scene, view: View): Bounds {
   const own = boundsOf(train)
   const ground = boundsOf(vehicle.filter(({ part }) => part === 'ground' || part === 'wheel'))
-  return view === 'side'
+  return view !== 'plan'
     ? {
         x0: bounds.x0 - MARGIN_MM,
         x1: bounds.x1 + MARGIN_MM,

@@ -39,6 +39,35 @@ const ENGINES: readonly (readonly [prefix: string, cylinders: Cylinders])[] = [
   ['weir', WEIR],
 ]
 
+/** What they weigh, kg, as weighed or from the sheet. */
+const MASSES: readonly (readonly [prefix: string, kg: number])[] = [
+  ['hob', 118],
+  ['trivet', 132],
+  ['wick', 127],
+  ['ember', 158],
+  ['quill', 116],
+  ['nib', 92],
+  ['anvil', 242],
+  ['maul', 228],
+  ['adze', 265],
+  ['tarn', 112],
+  ['fen', 124],
+  ['weir', 164],
+  ['marlund-4', 27],
+  ['marlund-5', 33],
+  ['kessarn-3a', 74],
+  ['kessarn-5', 36],
+  ['sunagi-4a', 71],
+  ['sunagi-5', 34],
+  ['dovrek-4a', 82],
+  ['dovrek-5t', 96],
+  ['obrelle-5x', 39],
+  ['obrelle-6x', 44],
+  ['packet', 1390],
+  ['hawser', 1980],
+  ['whimbrel', 1120],
+]
+
 /** What engines, cases and vehicles look like: cylinders by the makers' sheets, bodies by tape. */
 export function shapes(doc: DocumentWriter): void {
   for (const { id, kind } of doc.tables.part ?? []) {
@@ -53,6 +82,11 @@ export function shapes(doc: DocumentWriter): void {
       { arrangement, count, boreMm, strokeMm, spacingMm, ...more },
       { grade: 'catalogue' },
     )
+  }
+  for (const row of doc.tables.part ?? []) {
+    const kg = MASSES.find(([prefix]) => String(row.id).startsWith(prefix))?.[1]
+    if (kg && ['engine', 'transmission', 'vehicle'].includes(String(row.kind)))
+      row.massG = kg * 1000
   }
   const tape = { by: 'Ida', method: 'tape-bay', day: '2026-10-03' } as const
   const body = (

@@ -6,6 +6,7 @@ import type { TorqueStep } from '../../core/pairing/torque-line.ts'
 import type { PlateDesign } from '../../core/patterns/plate.ts'
 import { byName, code, dowel, grade, hole, known, list, point, words } from './basics.ts'
 import { closingSetShape, drawingId, jointResultShape } from './judging.ts'
+import { road } from './road.ts'
 import { jointClaim } from './rows.ts'
 import { trainFigure } from './train-figure.ts'
 
@@ -156,6 +157,7 @@ export const pairingDetail = z
       }),
     ),
     train: trainFigure,
+    road,
     columns: list(
       z.strictObject({
         id: z.string(),

@@ -6,6 +6,8 @@ import { PORT_KINDS } from './index.ts'
 /** Fields no joint reads, each with what it is for. */
 const ELSEWHERE: Readonly<Record<string, string>> = {
   cylinders: 'what the engine is drawn from; how many plugs it wants',
+  'engine-output': 'pull on the road',
+  'road-load': 'pull on the road',
   transfer: 'where its front shaft is drawn from',
   'side-outputs': 'where its shafts are drawn from',
   face: 'overhang of the outline is shown and decides nothing',
@@ -32,6 +34,7 @@ const ALLOWED: Readonly<Record<string, readonly string[]>> = {
   ratings: ['basis'],
   axle: ['ladenKg'],
   bell: ['lengthMm', 'restMm'],
+  'engine-output': ['peakPowerKw', 'peakPowerRpm', 'basis', 'curveRpm', 'curveNm'],
   transfer: ['dropMm', 'frontAlongMm'],
   'side-outputs': ['alongMm', 'besideMm', 'belowMm'],
   output: ['thread'],

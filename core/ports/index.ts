@@ -50,6 +50,7 @@ import { ratios } from './ratios.ts'
 import { releaseBearing } from './release-bearing.ts'
 import { releaseGear } from './release-gear.ts'
 import { ring } from './ring.ts'
+import { roadLoad } from './road-load.ts'
 import { sensorSeat } from './sensor-seat.ts'
 import { shaftHalf } from './shaft-half.ts'
 import { sideOutputs } from './side-outputs.ts'
@@ -140,6 +141,7 @@ export const PORT_KINDS = {
   bay,
   tunnel,
   outline,
+  'road-load': roadLoad,
   'vehicle-traits': vehicleTraits,
   'engine-traits': engineTraits,
   'gearbox-traits': gearboxTraits,

@@ -79,6 +79,7 @@ export const PART_KINDS = {
       'propshaft/main',
       'front-axle/main',
       'drive-shafts/main',
+      'road-load/main',
       'lever-opening/main',
       'speed-reader/main',
       'switch-wants/main',

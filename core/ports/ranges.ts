@@ -44,6 +44,10 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     peakTorqueNm: TORQUE,
     peakTorqueRpm: SPEED,
     redlineRpm: SPEED,
+    peakPowerKw: above(3000),
+    peakPowerRpm: SPEED,
+    curveRpm: SPEED,
+    curveNm: TORQUE,
     oilL: above(100),
   },
   cylinders: {
@@ -272,6 +276,7 @@ export const RANGES: Readonly<Record<string, Readonly<Record<string, Range>>>> =
     boosterMm: ROOM,
     columnMm: ROOM,
   },
+  'road-load': { dragM2: above(20), rolling: above(0.2), aboardKg: from0(20_000) },
   tunnel: { bellMm: ROOM, leverMm: ROOM, tailMm: ROOM, caseMm: ROOM, widthMm: ROOM },
   outline: {
     lengthMm: ROOM,

@@ -16,6 +16,7 @@ export type StoredUnit =
   | '°'
   | 'h'
   | 'N'
+  | 'kW'
   | ''
 
 /** From a unit to the stored one: value × factor + offset, or `inverse` ÷ value. */
@@ -90,6 +91,15 @@ const UNITS: Record<Exclude<StoredUnit, ''>, Record<string, Conversion>> = {
   rpm: { rpm: by(1), '/min': by(1), 'rev/min': by(1) },
   '°': { '°': by(1), deg: by(1) },
   N: { n: by(1), kn: by(1000), kgf: by(9.80665), lbf: by(4.4482216152605) },
+  kW: {
+    kw: by(1),
+    w: by(0.001),
+    hp: by(0.7456998715822702),
+    bhp: by(0.7456998715822702),
+    ps: by(0.73549875),
+    cv: by(0.73549875),
+    pk: by(0.73549875),
+  },
   h: { h: by(1), hr: by(1), min: by(1 / 60) },
 }
 
@@ -110,6 +120,7 @@ export const UNIT_CHOICES = {
   '°C': ['°C', '°F'],
   L: ['L', 'US gal', 'imp gal'],
   'L/100km': ['L/100km', 'US mpg', 'imp mpg'],
+  kW: ['kW', 'hp', 'PS'],
 } as const satisfies Partial<Record<StoredUnit, readonly string[]>>
 
 export type ChosenUnit = keyof typeof UNIT_CHOICES

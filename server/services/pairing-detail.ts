@@ -10,6 +10,7 @@ import { trainFigure } from '../../core/train/train-figure.ts'
 import { type BuildView, contextOf } from './build-view.ts'
 import { runBuildPairing } from './pairing-run.ts'
 import { plateOf } from './plate.ts'
+import { roadOf } from './road.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, what it is drawn from. */
 export function pairingDetail(view: BuildView, engineId: string, transmissionId: string) {
@@ -72,6 +73,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
       isOffered: view.catalogue.ofKind('transfer-case').length > 0,
     },
     train: trainFigure({ ...train, inserted }),
+    road: roadOf(view, train),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
   }
 }

@@ -23,12 +23,14 @@ const NEAR_REDLINE = 0.995
  * is reached.
  */
 export function run(
-  car: RoadCar,
+  driven: RoadCar,
   road: Road,
   fromKmh: number,
   toKmh: number,
   options: { readonly gear?: number; readonly stepS?: number } = {},
 ): Run {
+  // From rest the driver spares the tyres.
+  const car = fromKmh === 0 ? { ...driven, grip: driven.launchGrip } : driven
   const step = options.stepS ?? STEP_S
   const to = toKmh / 3.6
   const trailer = road.trailer?.massKg ?? 0

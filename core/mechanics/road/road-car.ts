@@ -17,8 +17,9 @@ export interface RoadCar {
   readonly radiusM: number
   /** Share of engine torque that reaches the tyre. */
   readonly efficiency: number
-  /** Friction of the tyre, and the share of the weight on driven wheels standing still. */
+  /** Friction of the tyre; what of it a driver makes use of from rest; share of the weight on driven wheels standing still. */
   readonly grip: number
+  readonly launchGrip: number
   readonly driven: 'front' | 'rear' | 'all'
   readonly drivenShare: number
   /** Height of the centre of mass over the wheelbase. */
@@ -69,12 +70,13 @@ export function atAltitude(road: Road, metres: number, isCharged: boolean): Road
 }
 
 /**
- * Defaults of a road car whose figures nobody has: fitted on the odd rows of an open data set, see road.test.ts. Grip is
- * what a driver makes use of from rest, not what a good tyre holds.
+ * Defaults of a road car whose figures nobody has: fitted on the odd rows of an open data set, see road.test.ts. The grip
+ * used from rest is what a driver makes use of, not what a good tyre holds.
  */
 export const ROAD_DEFAULTS = {
   efficiency: 0.9,
-  grip: 0.5,
+  grip: 0.9,
+  launchGrip: 0.5,
   rolling: 0.013,
   drivenShare: 0.5,
   heightOverBase: 0.2,

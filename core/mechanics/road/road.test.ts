@@ -115,15 +115,18 @@ test('half the step changes no run by more than half a percent', () => {
   )
 })
 
+// A change of gear more or less before the speed is reached may cost or save its time.
 test('more power is never slower, more mass never faster, a hill never faster', () => {
   fc.assert(
     fc.property(carsMade, (car) => {
       const base = fromRest(car, 80)
       expect(fromRest({ ...car, curve: scaledCurve(car.curve, 1.1) }, 80)).toBeLessThanOrEqual(
-        base * 1.02,
+        base + car.shiftS,
       )
-      expect(fromRest({ ...car, massKg: car.massKg * 1.1 }, 80)).toBeGreaterThanOrEqual(base * 0.98)
-      expect(fromRest(car, 80, { ...LEVEL, grade: 0.03 })).toBeGreaterThanOrEqual(base * 0.98)
+      expect(fromRest({ ...car, massKg: car.massKg * 1.1 }, 80)).toBeGreaterThanOrEqual(
+        base - car.shiftS,
+      )
+      expect(fromRest(car, 80, { ...LEVEL, grade: 0.03 })).toBeGreaterThanOrEqual(base - car.shiftS)
     }),
     { numRuns: 30 },
   )

@@ -57,10 +57,6 @@ export function gradeHeld(car: RoadCar, road: Road, index: number, kmh: number):
   return low
 }
 
-/** The fastest it holds on a hill in each gear, km/h; 0 where it does not hold it at all. */
-export const hillByGear = (car: RoadCar, road: Road): readonly number[] =>
-  car.gears.map((_, index) => fastestIn(car, road, index))
-
 /** Engine speed in top at a road speed, rpm. */
 export const cruiseRpm = (car: RoadCar, kmh: number): number =>
   engineRpm(car, car.gears.at(-1)!, kmh / 3.6)

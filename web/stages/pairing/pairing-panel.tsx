@@ -41,6 +41,13 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
           Choose this pairing
         </Button>
       )}
+      <p>
+        <ButtonLink
+          to={`/builds/${build}/road?engine=${detail.engine}&transmission=${detail.transmission}`}
+        >
+          On the road
+        </ButtonLink>
+      </p>
       <ul>
         {detail.joints.map((joint) => (
           <li

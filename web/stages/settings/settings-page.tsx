@@ -112,6 +112,7 @@ const UNIT_WORDS: Record<ChosenUnit, string> = {
   kPa: 'Pressure',
   '°C': 'Temperature',
   L: 'Volume',
+  kW: 'Power',
   'L/100km': 'Consumption',
 }
 

@@ -1,0 +1,55 @@
+import { couplingSet } from '../../core/pairing/coupling.ts'
+import { roadOfTrain } from '../../core/pairing/road-of-train.ts'
+import type { Train } from '../../core/pairing/train.ts'
+import type { CompiledPart } from '../../core/ports/index.ts'
+import type { BuildView } from './build-view.ts'
+
+/** The vehicle on the road with a train, and as it was with its own engine and gearbox. */
+export function roadOf(view: BuildView, train: Train) {
+  const own = ownTrain(view, train)
+  const change = massChange(view, train, own)
+  const vehicle = massOf(view, train.recipient)
+  const after = roadOfTrain(train, { vehicle, change })
+  const before = own && roadOfTrain(own, { vehicle, change: 0 })
+  return {
+    after: 'road' in after ? after.road : null,
+    missing: 'missing' in after ? after.missing : [],
+    before: before && 'road' in before ? before.road : null,
+    beforeName: own ? `${own.engine.name} with ${own.transmission.name}` : null,
+  }
+}
+
+/** What came with the vehicle: its own engine and gearbox, where the catalogue has both. */
+function ownTrain(view: BuildView, { recipient }: Train): Train | null {
+  if (recipient === null) return null
+  const came = view.catalogue.ownedBy(recipient.id)
+  const of = (kind: string): CompiledPart | undefined => {
+    const row = came.find((one) => one.kind === kind)
+    return row && view.catalogue.parts.get(row.id)
+  }
+  const [engine, transmission] = [of('engine'), of('transmission')]
+  return engine && transmission
+    ? {
+        engine,
+        transmission,
+        recipient,
+        coupling: couplingSet(transmission, [], []).parts,
+        inserted: [],
+      }
+    : null
+}
+
+const massOf = (view: BuildView, part: CompiledPart | null): number | null => {
+  const grams = part && view.catalogue.rows.get(part.id)?.massG
+  return grams ? grams / 1000 : null
+}
+
+/** What the new train weighs more than the old one, kg; null where a mass is not known. */
+export function massChange(view: BuildView, train: Train, own: Train | null): number | null {
+  if (own === null) return null
+  const masses = [train.engine, train.transmission, own.engine, own.transmission].map((part) =>
+    massOf(view, part),
+  )
+  const [engine, box, oldEngine, oldBox] = masses
+  return masses.some((mass) => mass === null) ? null : engine! + box! - oldEngine! - oldBox!
+}

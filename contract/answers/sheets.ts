@@ -6,6 +6,7 @@ import { answersSchema } from '../stored.ts'
 import { byName, known, list, named, range, words } from './basics.ts'
 import { fieldView } from './catalogue.ts'
 import { rowWith } from './rows.ts'
+import { trainFigure } from './train-figure.ts'
 
 export const answers: z.ZodType<SheetAnswers> = answersSchema
 /** A sheet after answers were joined into it, and whose answers came too late. */
@@ -40,6 +41,8 @@ export const brief = z
 export const recipient = z
   .strictObject({
     recipient: named.nullable(),
+    /** What it is drawn from, with the chosen train where there is one. */
+    train: trainFigure.nullable(),
     known: byName(fieldView),
     rooms: list(
       z.strictObject({ id: z.string(), words: z.string(), spareMm: known, wantedMm: z.number() }),

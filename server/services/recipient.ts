@@ -4,6 +4,7 @@ import { dayIn } from '../../core/day.ts'
 import { DIMENSIONS, dimensionId } from '../../core/recipient/dimensions.ts'
 import { roomOfTrain } from '../../core/recipient/room-of-train.ts'
 import type { Joined, SheetAnswers } from '../../core/sheets/sheet.ts'
+import { figureIn } from '../../core/train/stand-in-train.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { joinSheet } from './build-sheets.ts'
@@ -16,7 +17,15 @@ export async function recipientView(store: Store, buildId: string) {
   const plan = await planBuild(store, buildId)
   const recipientId = plan.view.build.recipientId
   if (!recipientId)
-    return { recipient: null, known: {}, rooms: [], dropMm: null, keep: '', answers: {} }
+    return {
+      recipient: null,
+      train: null,
+      known: {},
+      rooms: [],
+      dropMm: null,
+      keep: '',
+      answers: {},
+    }
   const detail = await partDetail(store, recipientId)
   const known = Object.fromEntries(
     DIMENSIONS.flatMap((dimension) => {
@@ -43,6 +52,7 @@ export async function recipientView(store: Store, buildId: string) {
       id: detail.id,
       name: String(plan.view.catalogue.parts.get(recipientId)?.name ?? recipientId),
     },
+    train: figureIn(vehicle ?? null, train ?? null),
     known,
     rooms: train ? rooms : [],
     dropMm: train ? dropMm : null,

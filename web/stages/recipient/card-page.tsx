@@ -7,11 +7,12 @@ import {
   PLACES,
   type Place,
 } from '../../../core/recipient/dimensions.ts'
+import type { TrainFigure } from '../../../core/train/train-figure.ts'
 import { Select } from '../../components/fields/select.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
-import { VehicleSketch } from '../../drawing/vehicle.tsx'
+import { DimensionSketch } from '../../drawing/train/recipient-drawing.tsx'
 import { DimensionInput } from './dimension-input.tsx'
 import { dimensionsOf, type Measuring, methodWords, useMeasuring, useRecipient } from './measure.ts'
 
@@ -77,7 +78,12 @@ function Card({
             <h2 className="border-b border-ink pb-1 text-[16px] font-bold">{place}</h2>
             {CAUTIONS[place] && <Caution>{CAUTIONS[place]}</Caution>}
             {dimensionsOf({ place }).map((dimension) => (
-              <Line key={dimensionId(dimension)} dimension={dimension} measuring={measuring} />
+              <Line
+                key={dimensionId(dimension)}
+                dimension={dimension}
+                measuring={measuring}
+                train={view.train!}
+              />
             ))}
           </section>
         ))}
@@ -89,29 +95,22 @@ function Card({
   )
 }
 
-function Line({ dimension, measuring }: { dimension: Dimension; measuring: Measuring }) {
-  const { from, to, view } = dimension
+function Line({
+  dimension,
+  measuring,
+  train,
+}: {
+  dimension: Dimension
+  measuring: Measuring
+  train: TrainFigure
+}) {
   const shown = measuring.shown(dimension)
   const fault = measuring.faults[dimensionId(dimension)]
   const methods = methodWords(dimension)
   const words = dimensionWords(dimension)
   return (
     <div className="grid grid-cols-[112px_minmax(0,1fr)_190px] items-start gap-3 border-b border-line py-2 max-[560px]:grid-cols-[84px_minmax(0,1fr)]">
-      <svg
-        role="img"
-        aria-label={`Sketch: ${words.label}`}
-        viewBox="4 0 92 46"
-        className="w-full bg-ground"
-      >
-        <g className="opacity-50">
-          <VehicleSketch view={view} />
-        </g>
-        <path
-          d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`}
-          className="stroke-accent"
-          strokeWidth={1.6}
-        />
-      </svg>
+      <DimensionSketch train={train} dimension={dimension} label={words.label} />
       <div>
         <span className="font-semibold">{words.label}</span>
         <p className="text-steel">{words.how}.</p>

@@ -12,7 +12,7 @@ import {
 import { Select } from '../../components/fields/select.tsx'
 import { QueueState } from '../../components/queue-state.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
-import { VehicleSketch } from '../../drawing/vehicle.tsx'
+import { RecipientDrawing } from '../../drawing/train/recipient-drawing.tsx'
 import { DimensionInput } from './dimension-input.tsx'
 import { dimensionsOf, methodWords, useMeasuring, useRecipient } from './measure.ts'
 
@@ -93,41 +93,24 @@ function Drawings({
       </div>
       <div className="grid grid-cols-[minmax(0,1fr)_300px] gap-6 px-4 pb-12 max-[1000px]:grid-cols-1">
         <div className="overflow-x-auto">
-          <div className="relative min-w-[720px] bg-ground" style={{ aspectRatio: '100 / 46' }}>
-            <svg
-              role="img"
-              aria-label={`${VIEW_WORDS[drawn]}, a sketch with its dimensions`}
-              viewBox="0 0 100 46"
-              className="absolute inset-0 size-full"
-            >
-              <VehicleSketch view={drawn} />
-              {dimensions.map((dimension) => (
-                <DimensionLine
-                  key={dimensionId(dimension)}
-                  dimension={dimension}
-                  isOpen={dimension === open}
-                />
-              ))}
-            </svg>
-            {dimensions.map((dimension) => (
-              <span
-                key={dimensionId(dimension)}
-                className="absolute -translate-x-1/2 -translate-y-1/2"
-                style={{ left: `${dimension.at[0]}%`, top: `${(dimension.at[1] / 46) * 100}%` }}
-                title={dimensionWords(dimension).label}
-              >
-                <DimensionInput
-                  dimension={dimension}
-                  measuring={measuring}
-                  onFocus={() => setChosen(dimension)}
-                  className="w-[74px] text-center text-[11.5px]"
-                />
-              </span>
-            ))}
+          <div className="min-w-[720px]">
+            <RecipientDrawing train={view.train!} view={drawn} open={open}>
+              {(dimension) => (
+                <span title={dimensionWords(dimension).label}>
+                  <DimensionInput
+                    dimension={dimension}
+                    measuring={measuring}
+                    onFocus={() => setChosen(dimension)}
+                    className="h-[26px] w-[76px] text-center text-[11.5px]"
+                  />
+                </span>
+              )}
+            </RecipientDrawing>
           </div>
           <p className="pt-1 text-steel">
-            A sketch, not to scale: each field sits on the dimension it names. Dashed: not measured.
-            On its tyres, at ride height, for every length under the vehicle.
+            To scale, as far as it is measured: each field sits on the dimension it names. Dotted
+            and dashed: not measured. On its tyres, at ride height, for every length under the
+            vehicle.
           </p>
         </div>
         <aside className="flex flex-col gap-4">
@@ -186,25 +169,6 @@ function Drawings({
         </aside>
       </div>
     </>
-  )
-}
-
-function DimensionLine({
-  dimension: { from, to },
-  isOpen,
-}: {
-  dimension: Dimension
-  isOpen: boolean
-}) {
-  const length = Math.hypot(to[0] - from[0], to[1] - from[1]) || 1
-  const [ux, uy] = [(to[0] - from[0]) / length, (to[1] - from[1]) / length]
-  const tick = ([x, y]: readonly [number, number]): string =>
-    `M${x - uy * 0.8} ${y + ux * 0.8}L${x + uy * 0.8} ${y - ux * 0.8}`
-  return (
-    <g className={isOpen ? 'stroke-accent' : 'stroke-ink'} strokeWidth={isOpen ? 0.4 : 0.18}>
-      <path d={`M${from[0]} ${from[1]}L${to[0]} ${to[1]}`} />
-      <path d={`${tick(from)}${tick(to)}`} />
-    </g>
   )
 }
 

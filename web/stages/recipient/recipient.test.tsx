@@ -6,6 +6,7 @@ import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import { METHODS } from '../../../core/quantity/methods.ts'
 import { DIMENSIONS } from '../../../core/recipient/dimensions.ts'
+import { figureIn } from '../../../core/train/stand-in-train.ts'
 import { choose } from '../../testing/choose.ts'
 import { Component as CardPage } from './card-page.tsx'
 import { Component as RecipientPage } from './recipient-page.tsx'
@@ -23,6 +24,7 @@ const field = (value: number, plusMinus: number | null = 2) => ({
 })
 const view = {
   recipient: { id: 'van', name: 'Grey van' },
+  train: figureIn(null, null),
   known: { 'pinion/main.alongMm': field(2150), 'bay/main.widthMm': field(640, null) },
   rooms: [
     {

@@ -9,6 +9,8 @@ const OF_A_BUILD = [
   '/builds/lantern/donors/donor-1/sheet',
   '/builds/lantern/shop',
   '/builds/lantern/pairing?joint=depth',
+  '/builds/lantern/compare?pick=wick-2:marlund-4,wick-2:kessarn-5',
+  '/builds/lantern/road',
   '/builds/lantern/mating',
   '/builds/lantern/bench',
   '/builds/lantern/parts',

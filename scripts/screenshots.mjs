@@ -24,9 +24,8 @@ const VIEWS = [
       page.getByRole('region', { name: 'Both patterns' }).evaluate((one) => one.scrollIntoView()),
   ],
   [
-    'measuring',
-    '/builds/lantern/pairing?engine=quill-late&transmission=sunagi-5&joint=depth',
-    (page) => page.getByRole('button', { name: 'Record measurement' }).click(),
+    'compare',
+    '/builds/lantern/compare?pick=wick-2:marlund-4,wick-2:kessarn-5,quill-early:sunagi-5',
   ],
   ['trace', '/catalogue/parts/trivet-1/trace', traced],
   ['parts', '/builds/lantern/parts'],
@@ -39,8 +38,8 @@ const VIEWS = [
   ['donors', '/builds/lantern/donors'],
   ['known', '/builds/lantern/known'],
   [
-    'late-bench',
-    '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth',
+    'road',
+    '/builds/lantern/road',
     (page) => page.getByRole('button', { name: 'Late bench' }).click(),
   ],
   ['shop-mode', '/builds/lantern/shop'],

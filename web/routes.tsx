@@ -23,6 +23,7 @@ export const router = createBrowserRouter([
       page('/builds/:build/recipient/card', () => import('./stages/recipient/card-page.tsx')),
       page('/catalogue/parts/:part/trace', () => import('./stages/catalogue/trace-page.tsx')),
       page('/builds/:build/pairing', () => import('./stages/pairing/pairing-page.tsx')),
+      page('/builds/:build/compare', () => import('./stages/compare/compare-page.tsx')),
       page('/builds/:build/road', () => import('./stages/road/road-page.tsx')),
       page('/builds/:build/known', () => import('./stages/known/known-page.tsx')),
       page('/builds/:build/parts', () => import('./stages/parts/parts-page.tsx')),

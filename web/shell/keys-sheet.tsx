@@ -10,6 +10,7 @@ const KEYS = [
   ['← →', 'Previous and next joint, in Pairing; line, in shop mode'],
   ['Enter', 'Open what has the focus'],
   ['w', 'Why: the sheet of the selected joint or line'],
+  ['c', 'Pick the marked pairing to be compared, or take it out'],
   ['m', 'Record a measurement for the selected joint'],
   ['l', 'Lock the selected source, in Sourcing'],
   ['a', 'Add a line of your own, in Parts'],

@@ -63,9 +63,11 @@ export function effortByGear(
   steps = 40,
 ): readonly (readonly EffortPoint[])[] {
   const idle = car.curve.points[0]!.rpm
+  // Through a converter the engine reaches its redline before the wheels would say so.
+  const most = car.curve.redlineRpm * (car.stall === null ? 1 : 1 - SLIP)
   return car.gears.map((gear) =>
     Array.from({ length: steps + 1 }, (_, i) => {
-      const speed = speedAt(car, gear, idle + ((car.curve.redlineRpm - idle) * i) / steps)
+      const speed = speedAt(car, gear, idle + ((most - idle) * i) / steps)
       return { kmh: speed * 3.6, n: effort(car, road, gear, speed) }
     }),
   )

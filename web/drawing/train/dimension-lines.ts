@@ -24,6 +24,8 @@ export interface DimensionLine {
 export interface DimensionSheet {
   readonly frame: Frame
   readonly height: number
+  /** Between its rows, px. */
+  readonly drawn: { readonly top: number; readonly height: number }
   readonly lines: readonly DimensionLine[]
   readonly scene: SceneView
 }
@@ -233,5 +235,11 @@ export function dimensionSheet(train: TrainFigure, view: View, width: number): D
     if (y === null) taken.push(at)
     return [{ dimension, from, to, feet: [a, b], at }]
   })
-  return { frame, height: top + drawn + under.length * ROW + 8, lines, scene: SCENE_OF[view] }
+  return {
+    frame,
+    height: top + drawn + under.length * ROW + 8,
+    drawn: { top, height: drawn },
+    lines,
+    scene: SCENE_OF[view],
+  }
 }

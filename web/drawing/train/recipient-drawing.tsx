@@ -1,4 +1,4 @@
-import type { ReactNode } from 'react'
+import { type ReactNode, useId } from 'react'
 import {
   type Dimension,
   dimensionId,
@@ -27,6 +27,7 @@ export function RecipientDrawing({
   children: (dimension: Dimension) => ReactNode
 }) {
   const [ref, width] = useWidth<HTMLDivElement>(860)
+  const clip = useId()
   const sheet = dimensionSheet(train, view, width)
   const { vehicle, train: own } = sceneOf(train, SCENE_OF[view])
   const { frame } = sheet
@@ -40,9 +41,14 @@ export function RecipientDrawing({
         className="absolute inset-0"
       >
         <Hatches />
-        <g transform={`translate(${frame.x} ${frame.y}) scale(${frame.pxPerMm})`}>
-          <Marks marks={vehicle} pxPerMm={frame.pxPerMm} />
-          <Marks marks={own} pxPerMm={frame.pxPerMm} />
+        <clipPath id={clip}>
+          <rect y={sheet.drawn.top} width={width} height={sheet.drawn.height} />
+        </clipPath>
+        <g clipPath={`url(#${clip})`}>
+          <g transform={`translate(${frame.x} ${frame.y}) scale(${frame.pxPerMm})`}>
+            <Marks marks={vehicle} pxPerMm={frame.pxPerMm} />
+            <Marks marks={own} pxPerMm={frame.pxPerMm} />
+          </g>
         </g>
         {sheet.lines.map((line) => (
           <Line

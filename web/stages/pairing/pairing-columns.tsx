@@ -8,6 +8,7 @@ import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { Tip } from '../../components/tip.tsx'
 import { Money } from '../../components/ui.tsx'
+import { isSamePick, LETTERS, MOST_PICKED, type PickedPair } from '../compare/picked.ts'
 
 /** A pairing by its two parts. */
 export const pairingKey = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string =>
@@ -15,6 +16,9 @@ export const pairingKey = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>)
 
 /** The joint that is looked into on the marked row: only that row is drawn again when it changes. */
 export const LookedInto = createContext<string | null>(null)
+
+/** The pairings picked to be compared. */
+export const Picked = createContext<readonly PickedPair[]>([])
 
 type Joint = (typeof JOINTS)[number]
 type Look = (row: PairingRow, joint: string | null) => void
@@ -24,7 +28,17 @@ export const pairingColumns = (
   rows: readonly PairingRow[],
   currency: string,
   look: Look,
+  pick: (row: PairingRow) => void,
 ): readonly Column<PairingRow>[] => [
+  {
+    id: 'pick',
+    head: '',
+    title: 'Picked to be compared',
+    isActions: true,
+    isFixed: true,
+    value: () => null,
+    cell: (row, isMarked) => <PickBox row={row} isMarked={isMarked} onPick={() => pick(row)} />,
+  },
   {
     id: 'pairing',
     head: 'Engine, transmission',
@@ -92,6 +106,34 @@ export const pairingColumns = (
     rows.some((row) => row.joints.some(({ joint }) => joint === id)),
   ).map((joint) => jointColumn(joint, look)),
 ]
+
+/** The box that picks a row, with its letter once it is. */
+function PickBox({
+  row,
+  isMarked,
+  onPick,
+}: {
+  row: PairingRow
+  isMarked: boolean
+  onPick: () => void
+}) {
+  const picks = useContext(Picked)
+  const at = picks.findIndex((one) => isSamePick(one, row))
+  return (
+    <button
+      type="button"
+      role="checkbox"
+      aria-checked={at >= 0}
+      aria-label={`Compare ${row.engine} with ${row.transmission}`}
+      tabIndex={isMarked ? 0 : -1}
+      disabled={at < 0 && picks.length >= MOST_PICKED}
+      onClick={onPick}
+      className={`size-[18px] rounded text-center font-semibold text-[12px] leading-[17px] ${at >= 0 ? 'bg-ink text-paper' : 'border border-steel bg-ground disabled:opacity-40'}`}
+    >
+      {at >= 0 ? LETTERS[at] : ''}
+    </button>
+  )
+}
 
 const codeOf = (row: PairingRow, { id }: Joint): PairingRow['joints'][number] | undefined =>
   row.joints.find(({ joint }) => joint === id)

@@ -14,7 +14,9 @@ import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui
 import { useAddress } from '../../components/use-address.ts'
 import { Blockers } from '../blockers.tsx'
 import { FoldingStrip } from '../build-strip.tsx'
-import { LookedInto, pairingColumns, pairingKey } from './pairing-columns.tsx'
+import { usePicks } from '../compare/picked.ts'
+import { Tray } from '../compare/tray.tsx'
+import { LookedInto, Picked, pairingColumns, pairingKey } from './pairing-columns.tsx'
 import { PairingSide } from './pairing-side.tsx'
 import { SinceUpgrade } from './since-upgrade.tsx'
 
@@ -105,6 +107,8 @@ function Pairings({
   onMore: (most: number) => void
 }) {
   const { chosen, joint, look } = useLook(items)
+  const { picks, toggle } = usePicks()
+  useHotkeys('c', () => toggle(chosen))
   const glance = useBuild(build).data
   const header = glance?.build
   const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
@@ -114,8 +118,16 @@ function Pairings({
   const latest = useRef(look)
   latest.current = look
   const currency = header?.currency ?? 'EUR'
+  const pick = useRef(toggle)
+  pick.current = toggle
   const columns = useMemo(
-    () => pairingColumns(items, currency, (row, next) => latest.current(row, next)),
+    () =>
+      pairingColumns(
+        items,
+        currency,
+        (row, next) => latest.current(row, next),
+        (row) => pick.current(row),
+      ),
     [items, currency],
   )
   const isOpen = joint !== null && data !== undefined
@@ -150,32 +162,35 @@ function Pairings({
         )}
         <SinceUpgrade build={build} />
         <div className="min-h-0 flex-1 overflow-auto">
-          <LookedInto value={joint}>
-            <DataTable
-              id="pairings"
-              what="pairings"
-              isMain
-              rows={items}
-              columns={columns}
-              keyOf={pairingKey}
-              marked={pairingKey(chosen)}
-              onMark={look}
-              isPartial={items.length < of}
-            >
-              {items.length < of && (
-                <span className="flex items-center gap-2">
-                  <Button tone="quiet" onClick={() => onMore(items.length + 48)}>
-                    Show more
-                  </Button>
-                  <Button tone="quiet" onClick={() => onMore(of)}>
-                    Show all {of}
-                  </Button>
-                </span>
-              )}
-            </DataTable>
-          </LookedInto>
+          <Picked value={picks}>
+            <LookedInto value={joint}>
+              <DataTable
+                id="pairings"
+                what="pairings"
+                isMain
+                rows={items}
+                columns={columns}
+                keyOf={pairingKey}
+                marked={pairingKey(chosen)}
+                onMark={look}
+                isPartial={items.length < of}
+              >
+                {items.length < of && (
+                  <span className="flex items-center gap-2">
+                    <Button tone="quiet" onClick={() => onMore(items.length + 48)}>
+                      Show more
+                    </Button>
+                    <Button tone="quiet" onClick={() => onMore(of)}>
+                      Show all {of}
+                    </Button>
+                  </span>
+                )}
+              </DataTable>
+            </LookedInto>
+          </Picked>
         </div>
         <Legend />
+        <Tray build={build} picks={picks} rows={items} onTake={toggle} />
       </div>
       <PairingSide
         build={build}

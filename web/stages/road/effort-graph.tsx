@@ -37,13 +37,15 @@ export default function EffortGraph({
   lines,
   rings,
   most,
+  height = 300,
 }: {
   lines: readonly EffortLine[]
   rings: readonly Ring[]
   most: { readonly kmh: number; readonly n: number }
+  height?: number
 }) {
   return (
-    <ResponsiveContainer width="100%" height={300}>
+    <ResponsiveContainer width="100%" height={height}>
       <LineChart margin={{ top: 8, right: 40, bottom: 4, left: 0 }} accessibilityLayer={false}>
         <CartesianGrid stroke="var(--color-line)" vertical={false} />
         <XAxis

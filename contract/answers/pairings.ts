@@ -36,6 +36,13 @@ const pairingRow = z
     piecesMinor: known,
     closedBy: words,
     marginNm: known,
+    /** What the new train weighs more than the old one, kg. */
+    massChangeKg: known,
+    /** Engine speed in top at 80 km/h. */
+    cruiseRpm: known,
+    /** The fastest it holds a hill of 6 % in top, km/h; 0 where it does not. */
+    hillTopKmh: known,
+    toHundredS: known,
   })
   .meta({ id: 'PairingRow' })
 /** The most promising; `of` counts every engine with every transmission. */

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { done, items, trash, words } from '../answers/basics.ts'
 import { budgetPage, buildHeader, firstAnswer } from '../answers/builds.ts'
+import { measureNext } from '../answers/measure-next.ts'
 import { changedCode, pairingDetail, pairings, shafts } from '../answers/pairings.ts'
 import { job, partsList, sourcing, underWay } from '../answers/planning.ts'
 import { build, decision, jointClaim, lock, rowOf } from '../answers/rows.ts'
@@ -75,6 +76,10 @@ export const buildOperations = {
     summary: 'The most promising pairings, a line each, of every engine with every transmission',
     query: z.object({ most: z.coerce.number().int().min(1).max(2000).optional() }),
     answer: pairings,
+  },
+  'GET /builds/{id}/measure-next': {
+    summary: 'Which measurements would change the most among the pairings in play',
+    answer: measureNext,
   },
   'GET /builds/{id}/pairing': {
     summary: 'One pairing whole: verdicts bare and closed, sets, drawing',

@@ -1,5 +1,5 @@
 import { JOINTS } from '../joints/index.ts'
-import type { StripPlace } from '../joints/joint.ts'
+import type { PlacementSchool, StripPlace } from '../joints/joint.ts'
 import { assemble, behindBell, type Train } from '../pairing/train.ts'
 import { portOf } from '../ports/index.ts'
 import { type EngineFigure, engineFigure } from './engine-figure.ts'
@@ -20,29 +20,33 @@ export interface TrainFigure {
   readonly mating: MatingFigure
   /** Whether the crank lies across the vehicle. */
   readonly isAcross: boolean
-  /** Block face behind the radiator, mm: where the gearbox on its crossmember puts it, else where the vehicle's own engine had it. */
+  /** Block face behind the radiator, mm: where its placement puts it, else where the vehicle's own engine had it. */
   readonly face: Size
-  /** The vehicle's engine mounts behind the block face, mm; null where the crossmember or the gearbox's pad is not measured. */
+  /** The vehicle's engine mounts behind the block face, mm; null where what its placement leans on is not measured. */
   readonly mountsMm: number | null
   /** Where each joint that is drawn stands. */
   readonly joints: Readonly<Record<string, StripPlace>>
 }
 
-/** What a train is drawn from: its outlines, mounts and stack. */
-export function trainFigure(train: Train): TrainFigure {
+/**
+ * What a train is drawn from: its outlines, mounts and stack, where its placement school puts it: kept, the gearbox on its
+ * crossmember says where the engine is; set back, the engine on its mounts says where the gearbox is.
+ */
+export function trainFigure(train: Train, placement: PlacementSchool = 'keep'): TrainFigure {
   const assembly = assemble(train)
   const added = new Set(train.inserted.map((part) => part.id))
   const { bell, transmission } = behindBell(train)
   const gearbox = gearboxFigure(transmission, bell)
   const vehicle = vehicleFigure(train.recipient)
   const depths = stackDepths(assembly.stack)
-  // Kept driveline, as most builds are drawn: the gearbox on its crossmember says where the engine's mounts are.
-  const mounts =
+  const engine = engineFigure(train.engine)
+  const kept =
     gearbox.pad && vehicle.crossmember
       ? depths.platesMm + gearbox.pad.alongMm - vehicle.crossmember.alongMm
       : null
+  const mounts = placement === 'set-back' ? (engine.pads?.alongMm ?? null) : kept
   return {
-    engine: engineFigure(train.engine),
+    engine,
     plates: platesOf(assembly.stack, added),
     gearbox,
     transfer: train.transfer ? transferFigure(train.transfer) : null,

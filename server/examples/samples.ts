@@ -136,6 +136,7 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: lantern,
     body: said(`${dimensionId(DIMENSIONS[0]!)}@${AT}`, '152'),
   },
+  'GET /builds/{id}/measure-next': { params: lantern },
   'GET /builds/{id}/pairings': { params: lantern, query: { most: 2 } },
   'GET /builds/{id}/pairing': { params: lantern, query: pair },
   'GET /builds/{id}/judged': { params: lantern },

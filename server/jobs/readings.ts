@@ -15,6 +15,7 @@ import { judgeChosen } from '../services/judged-pairings.ts'
 import { knownView } from '../services/known.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
+import { measureNextView } from '../services/measure-next.ts'
 import { closingSet } from '../services/pairing-choice.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
 import { listPairings } from '../services/pairings.ts'
@@ -50,6 +51,7 @@ export const READINGS = {
   tryRecipe,
   recipient: recipientView,
   pairings: listPairings,
+  measureNext: measureNextView,
   pairing: async (store: Store, build: string, engine: string, transmission: string) =>
     pairingDetail(await viewBuild(store, build), engine, transmission),
   closingSet,

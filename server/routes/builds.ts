@@ -35,6 +35,8 @@ export function buildRoutes({ store, jobs }: Services): App {
     'PATCH /builds/{id}/mating': async ({ params, body }) => answerMating(store, params.id, body),
     'POST /joint-claims': async ({ body }) => addJointClaim(store, body),
     'DELETE /joint-claims/{id}': async ({ params }) => toTrash(store, 'jointClaim', params.id),
+    'GET /builds/{id}/measure-next': async ({ params }) =>
+      readings.json(store, 'measureNext', params.id),
     'GET /builds/{id}/pairings': async ({ params, query }) =>
       readings.json(store, 'pairings', params.id, query.most),
     'GET /builds/{id}/pairing': async ({ params, query }) =>

@@ -72,7 +72,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
       name: train.transfer?.name ?? null,
       isOffered: view.catalogue.ofKind('transfer-case').length > 0,
     },
-    train: trainFigure({ ...train, inserted }),
+    train: trainFigure({ ...train, inserted }, contextOf(view).placement),
     road: roadOf(view, train),
     columns: JOINTS.map(({ id, short, title, number }) => ({ id, short, title, number })),
   }

@@ -8,6 +8,7 @@ import type { Store } from '../database/store.ts'
 import { type BuildView, type ClaimRow, contextOf, viewBuild } from './build-view.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { couplingOf, runBuildPairing, transferOf } from './pairing-run.ts'
+import { roadRow } from './road.ts'
 
 const rowsMemory = new RevisionMemory<ReturnType<typeof pairingRows>>()
 
@@ -102,7 +103,7 @@ function rank(view: BuildView, most: number): InPlay {
 export function pairingRows(view: BuildView, most = SHOWN) {
   const { pairs, of } = inPlay(view, most)
   const items = pairs.map(([engine, transmission]) => {
-    const { result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
+    const { train, result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
     return {
       engineId: engine.id,
       engine: engine.name,
@@ -129,6 +130,7 @@ export function pairingRows(view: BuildView, most = SHOWN) {
       piecesMinor: piecesFrom(view, result.chosen),
       closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
       marginNm: marginOf(result),
+      ...roadRow(view, train),
     }
   })
   return { items: items.sort(byPromise), of }

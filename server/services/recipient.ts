@@ -8,6 +8,7 @@ import { figureIn } from '../../core/train/stand-in-train.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { joinSheet } from './build-sheets.ts'
+import { contextOf } from './build-view.ts'
 import { addClaim, partDetail } from './parts.ts'
 import { planBuild } from './planning.ts'
 import { readSettings } from './settings.ts'
@@ -52,7 +53,7 @@ export async function recipientView(store: Store, buildId: string) {
       id: detail.id,
       name: String(plan.view.catalogue.parts.get(recipientId)?.name ?? recipientId),
     },
-    train: figureIn(vehicle ?? null, train ?? null),
+    train: figureIn(vehicle ?? null, train ?? null, contextOf(plan.view).placement),
     known,
     rooms: train ? rooms : [],
     dropMm: train ? dropMm : null,

@@ -1,3 +1,6 @@
+import { run } from '../../core/mechanics/road/acceleration.ts'
+import { LEVEL } from '../../core/mechanics/road/road-car.ts'
+import { cruiseRpm, fastestIn } from '../../core/mechanics/road/steady.ts'
 import { couplingSet } from '../../core/pairing/coupling.ts'
 import { roadOfTrain } from '../../core/pairing/road-of-train.ts'
 import type { Train } from '../../core/pairing/train.ts'
@@ -45,11 +48,33 @@ const massOf = (view: BuildView, part: CompiledPart | null): number | null => {
 }
 
 /** What the new train weighs more than the old one, kg; null where a mass is not known. */
-export function massChange(view: BuildView, train: Train, own: Train | null): number | null {
+function massChange(view: BuildView, train: Train, own: Train | null): number | null {
   if (own === null) return null
   const masses = [train.engine, train.transmission, own.engine, own.transmission].map((part) =>
     massOf(view, part),
   )
   const [engine, box, oldEngine, oldBox] = masses
   return masses.some((mass) => mass === null) ? null : engine! + box! - oldEngine! - oldBox!
+}
+
+/** The hill and the speed at which pairings are told apart. */
+const HILL = { ...LEVEL, grade: 0.06 }
+const CRUISE_KMH = 80
+/** Coarse: a list of hundreds is told apart by tenths of a second. */
+const STEP_S = 0.05
+
+/** What tells pairings of a list apart on the road; null where something is not known. */
+export function roadRow(view: BuildView, train: Train) {
+  const change = massChange(view, train, ownTrain(view, train))
+  const told = roadOfTrain(train, { vehicle: massOf(view, train.recipient), change })
+  if (!('road' in told))
+    return { massChangeKg: change, cruiseRpm: null, hillTopKmh: null, toHundredS: null }
+  const { car } = told.road
+  const { seconds } = run(car, LEVEL, 0, 100, { stepS: STEP_S })
+  return {
+    massChangeKg: change,
+    cruiseRpm: cruiseRpm(car, CRUISE_KMH),
+    hillTopKmh: fastestIn(car, HILL, car.gears.length - 1),
+    toHundredS: Number.isFinite(seconds) ? seconds : null,
+  }
 }

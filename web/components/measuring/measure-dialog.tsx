@@ -22,7 +22,8 @@ export function MeasureDialog({
 }: {
   build: string
   title: string
-  verdict: Verdict
+  /** What is measured, what of it is missing, and the limits that tell what is known. */
+  verdict: Pick<Verdict, 'fields' | 'missing' | 'limits'>
   onClose: () => void
 }) {
   // In the order it opened with: what is recorded must not move the list under one's hand.

@@ -73,7 +73,8 @@ const ColumnsMenu = ({ columns }: { columns: readonly Toggle[] }) => (
     <DropdownMenu.Portal>
       <DropdownMenu.Content
         align="end"
-        className="z-40 max-h-[60vh] overflow-y-auto rounded border border-ink bg-ground py-1"
+        collisionPadding={8}
+        className="z-40 max-h-[min(60vh,var(--radix-dropdown-menu-content-available-height))] overflow-y-auto rounded border border-ink bg-ground py-1"
       >
         {columns.map(({ id, head, isShown, toggle }) => (
           <DropdownMenu.CheckboxItem

@@ -164,6 +164,15 @@ test('the gearbox on its crossmember says where the block face is; a thicker pla
   expect(with12.plates).toEqual([{ mm: 12, known: true, added: true }])
 })
 
+test('set back, the engine sits on its mounts and the gearbox goes where that leaves it', () => {
+  const plain = demoTrain('wick-2', 'marlund-4')
+  const [kept, back] = [trainFigure(plain), trainFigure(plain, 'set-back')]
+  // Its pads 265 ahead of the block face, on mounts 390 behind the radiator.
+  expect(back.face).toEqual({ mm: 390 + 265, known: true })
+  const moved = sceneOf(back, 'side').places.output[0] - sceneOf(kept, 'side').places.output[0]
+  expect(moved).toBeCloseTo(back.face.mm - kept.face.mm, 9)
+})
+
 test('a vehicle nobody measured is drawn from stand-ins, and every one of them dotted', () => {
   const train = trainFigure(demoTrain('wick-2', 'marlund-4', 'lugger'))
   expect(train.face.known).toBe(false)
@@ -192,7 +201,7 @@ test('every view of every layout of the demo is finite, and each place of the st
     demoTrain('anvil', 'dovrek-4a'),
     demoTrain('fen-1', 'marlund-4'),
     demoTrain('nib-1', 'marlund-4'),
-  ].map(trainFigure))
+  ].map((train) => trainFigure(train)))
     for (const view of VIEWS) {
       const { bounds, places } = sceneOf(train, view)
       expect(Object.values(bounds).every(Number.isFinite)).toBe(true)

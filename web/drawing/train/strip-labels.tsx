@@ -191,7 +191,7 @@ function Settled({
           align="start"
           sideOffset={2}
           collisionPadding={8}
-          className="z-40 min-w-40 rounded border border-rule bg-ground p-1"
+          className="z-40 max-h-[var(--radix-dropdown-menu-content-available-height)] min-w-40 overflow-y-auto rounded border border-rule bg-ground p-1"
         >
           {label.joints.map(({ joint, short, code, closed, evidence }) => (
             <DropdownMenu.Item

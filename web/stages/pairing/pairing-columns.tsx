@@ -91,6 +91,35 @@ export const pairingColumns = (
     cell: ({ marginNm }) =>
       marginNm === null ? '?' : `${marginNm >= 0 ? '+' : '−'}${Math.abs(Math.round(marginNm))}`,
   },
+  roadColumn(
+    'hill',
+    'Hill',
+    'The fastest it holds a hill of 6 % in top, km/h',
+    ({ hillTopKmh }) => hillTopKmh,
+    0,
+  ),
+  roadColumn(
+    'cruise',
+    'Cruise',
+    'Engine speed in top at 80 km/h, rpm',
+    ({ cruiseRpm }) => cruiseRpm,
+    0,
+  ),
+  roadColumn(
+    'hundred',
+    '0–100',
+    'Seconds from rest to 100 km/h',
+    ({ toHundredS }) => toHundredS,
+    1,
+  ),
+  roadColumn(
+    'mass',
+    'Mass',
+    'What the new train weighs more than the old one, kg',
+    ({ massChangeKg }) => massChangeKg,
+    0,
+    true,
+  ),
   {
     id: 'closedBy',
     head: 'Closed by',
@@ -134,6 +163,29 @@ function PickBox({
     </button>
   )
 }
+
+/** A figure of the road: shown when it is chosen, sorted like any other. */
+const roadColumn = (
+  id: string,
+  head: string,
+  title: string,
+  value: (row: PairingRow) => number | null,
+  digits: number,
+  isSigned = false,
+): Column<PairingRow> => ({
+  id,
+  head,
+  title,
+  align: 'right',
+  isAside: true,
+  value,
+  cell: (row) => {
+    const figure = value(row)
+    if (figure === null) return '?'
+    const text = Math.abs(figure).toFixed(digits)
+    return isSigned ? `${figure < 0 ? '−' : '+'}${text}` : text
+  },
+})
 
 const codeOf = (row: PairingRow, { id }: Joint): PairingRow['joints'][number] | undefined =>
   row.joints.find(({ joint }) => joint === id)

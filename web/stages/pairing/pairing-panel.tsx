@@ -7,6 +7,7 @@ import { JointShape } from '../../components/joint-shape.tsx'
 import { light } from '../../components/lit-joint.ts'
 import { Button, ButtonLink } from '../../components/ui.tsx'
 import { CouplingPieces } from './coupling-pieces.tsx'
+import { MeasureNext } from './measure-next.tsx'
 
 type Take = (inserted?: readonly string[]) => Promise<boolean>
 
@@ -48,6 +49,7 @@ export function PairingPanel({ build, detail }: { build: string; detail: Pairing
           On the road
         </ButtonLink>
       </p>
+      <MeasureNext build={build} />
       <ul>
         {detail.joints.map((joint) => (
           <li

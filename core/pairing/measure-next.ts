@@ -1,0 +1,148 @@
+import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
+import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+
+/** A field nobody measured: what it may turn out to be, with chances that sum to 1, and what it takes to find out. */
+export interface OpenField {
+  readonly id: string
+  readonly minutes: number
+  readonly chances: readonly number[]
+}
+
+/** One part of what a pairing costs, that hangs on some of the open fields: by the outcome of each, in their order. */
+export interface CostTerm {
+  /** Places in the list of open fields. */
+  readonly fields: readonly number[]
+  /** Minor units; Infinity where the pairing is out. */
+  readonly cost: (outcomes: readonly number[]) => number
+}
+
+/** A pairing in play. */
+export interface InPlay {
+  readonly id: string
+  readonly terms: readonly CostTerm[]
+}
+
+/** What measuring one field first is worth. */
+export interface Worth {
+  readonly id: string
+  /** Expected fall of the least likely cost over the pairings, minor units. */
+  readonly value: number
+  readonly perMinute: number
+  readonly minutes: number
+}
+
+/** A pairing that is out costs this much: more than any build, so that being able to rule it out is worth something. */
+export const OUT_MINOR = 10_000_000
+/** Fields of one term that are gone through in full; beyond, outcomes of the others are drawn. */
+export const EXACT_FIELDS = 6
+const DRAWS = 4000
+const SEED = 20_261_129
+
+const bounded = (cost: number): number => Math.min(cost, OUT_MINOR)
+
+/**
+ * What each open field is worth measuring first: the least of the pairings' likely costs now, less what one may expect it to
+ * be once the field is known. A cost is a sum of terms, each over few fields, so a likely cost under one outcome is the sum
+ * of its terms' means under it: exact while no term has more than six open fields. A larger term is drawn, the same
+ * draws for every outcome, so that what differs is the outcome. Value of information of one observation: Howard (1966),
+ * from memory.
+ */
+export function measureNext(
+  fields: readonly OpenField[],
+  pairings: readonly InPlay[],
+): readonly Worth[] {
+  const means = pairings.map(({ terms }) => terms.map((term) => meansOf(term, fields)))
+  const plain = means.map((terms) => terms.reduce((sum, { mean }) => sum + mean, 0))
+  const least = Math.min(...plain)
+  return fields
+    .map(({ id, minutes, chances }, at): Worth => {
+      const expected = chances.reduce((sum, chance, outcome) => {
+        const costs = means.map((terms, i) =>
+          terms.reduce((cost, { mean, given }) => {
+            const known = given.get(at)
+            return known ? cost + known[outcome]! - mean : cost
+          }, plain[i]!),
+        )
+        return sum + chance * Math.min(...costs)
+      }, 0)
+      const value = pairings.length === 0 ? 0 : Math.max(0, least - expected)
+      return { id, value, minutes, perMinute: value / Math.max(1, minutes) }
+    })
+    .toSorted((a, b) => b.perMinute - a.perMinute || (a.id < b.id ? -1 : 1))
+}
+
+interface Means {
+  readonly mean: number
+  /** By field, its mean under each outcome. */
+  readonly given: ReadonlyMap<number, readonly number[]>
+}
+
+function meansOf(term: CostTerm, fields: readonly OpenField[]): Means {
+  const own = term.fields.map((at) => fields[at]!.chances)
+  return own.length <= EXACT_FIELDS ? exactly(term, own) : byDraws(term, own)
+}
+
+/** Every outcome of the fields together, each once. */
+function exactly(term: CostTerm, own: readonly (readonly number[])[]): Means {
+  const sums = own.map((chances) => chances.map(() => 0))
+  let mean = 0
+  const outcomes = own.map(() => 0)
+  for (;;) {
+    const chance = outcomes.reduce((product, outcome, i) => product * own[i]![outcome]!, 1)
+    const cost = bounded(term.cost(outcomes)) * chance
+    mean += cost
+    outcomes.forEach((outcome, i) => {
+      sums[i]![outcome]! += cost
+    })
+    let i = 0
+    while (i < own.length && ++outcomes[i]! === own[i]!.length) outcomes[i++] = 0
+    if (i === own.length) break
+  }
+  return {
+    mean,
+    given: new Map(
+      term.fields.map((at, i) => [
+        at,
+        sums[i]!.map((sum, outcome) => (own[i]![outcome]! > 0 ? sum / own[i]![outcome]! : mean)),
+      ]),
+    ),
+  }
+}
+
+/** Outcomes drawn for all fields; each field in turn is set to each of its outcomes over the same draws. */
+function byDraws(term: CostTerm, own: readonly (readonly number[])[]): Means {
+  const draw = xoroshiro128plus(SEED)
+  const sums = own.map((chances) => chances.map(() => 0))
+  for (let n = 0; n < DRAWS; n++) {
+    const outcomes = own.map((chances) => {
+      let left = uniformFloat64(draw)
+      const found = chances.findIndex((chance) => (left -= chance) < 0)
+      return found < 0 ? chances.length - 1 : found
+    })
+    own.forEach((chances, i) => {
+      const drawn = outcomes[i]!
+      for (let outcome = 0; outcome < chances.length; outcome++) {
+        outcomes[i] = outcome
+        sums[i]![outcome]! += bounded(term.cost(outcomes))
+      }
+      outcomes[i] = drawn
+    })
+  }
+  const given = new Map(
+    term.fields.map((at, i) => [at, sums[i]!.map((sum) => sum / DRAWS)] as const),
+  )
+  // One mean for all fields, so that what one field is compared with is the same.
+  const each = own.map((chances, i) =>
+    chances.reduce(
+      (sum, chance, outcome) => sum + chance * given.get(term.fields[i]!)![outcome]!,
+      0,
+    ),
+  )
+  const mean = each.reduce((sum, one) => sum + one, 0) / each.length
+  return {
+    mean,
+    given: new Map(
+      [...given].map(([at, values], i) => [at, values.map((value) => value + mean - each[i]!)]),
+    ),
+  }
+}

@@ -1,0 +1,55 @@
+import { useState } from 'react'
+import { useAnswer } from '../../api/answer.ts'
+import { useBuild } from '../../api/hooks.ts'
+import { MeasureDialog } from '../../components/measuring/measure-dialog.tsx'
+import { Button, Money } from '../../components/ui.tsx'
+
+const NAMED = 3
+
+/** Which few measurements would change the choice or its cost the most, for the time they take; recorded in place. */
+export function MeasureNext({ build }: { build: string }) {
+  const { data } = useAnswer('GET /builds/{id}/measure-next', { params: { id: build } })
+  const currency = useBuild(build).data?.build.currency ?? 'EUR'
+  const [open, setOpen] = useState(false)
+  if (!data || data.items.length === 0) return null
+  const minutes = data.items.slice(0, NAMED).reduce((sum, one) => sum + one.minutes, 0)
+  return (
+    <section aria-label="Measure next">
+      <h3 className="font-bold">
+        Measure next{' '}
+        <span className="font-normal text-steel">
+          over {data.inPlay.length} pairings in play, <span className="figure">{minutes}</span> min
+        </span>
+      </h3>
+      <ol>
+        {data.items.slice(0, NAMED).map((one) => (
+          <li key={`${one.port}.${one.field}`} className="flex gap-3 border-line border-b py-1.5">
+            <span>
+              {one.label}
+              <span className="block text-steel">
+                {one.partName} · {one.minutes} min
+              </span>
+            </span>
+            <span
+              className="ml-auto shrink-0 text-right"
+              title="What knowing it may save, on average, off the cheapest that can be chosen"
+            >
+              <Money minor={one.valueMinor} currency={currency} whole />
+            </span>
+          </li>
+        ))}
+      </ol>
+      <Button className="mt-2" onClick={() => setOpen(true)}>
+        Record them
+      </Button>
+      {open && (
+        <MeasureDialog
+          build={build}
+          title="What changes the choice"
+          verdict={{ fields: data.items, missing: data.items, limits: [] }}
+          onClose={() => setOpen(false)}
+        />
+      )}
+    </section>
+  )
+}

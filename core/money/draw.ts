@@ -1,3 +1,4 @@
+import { seeded } from '../seeded.ts'
 import type { Three } from './three.ts'
 import { meanOf, quantileOf, varianceOf } from './triangle.ts'
 
@@ -48,17 +49,6 @@ export interface Drawn {
   readonly deviation: number
   /** Hours, the same way. */
   readonly hours: { readonly p10: number; readonly p50: number; readonly p90: number }
-}
-
-/** Mulberry32, a small seeded generator of 32 bits: the same seed draws the same (from memory). */
-function seeded(seed: number): () => number {
-  let state = seed >>> 0
-  return () => {
-    state = (state + 0x6d2b79f5) | 0
-    let t = Math.imul(state ^ (state >>> 15), state | 1)
-    t ^= t + Math.imul(t ^ (t >>> 7), t | 61)
-    return (t ^ (t >>> 14)) >>> 0
-  }
 }
 
 /** Steps in which a triangle is drawn: the middles of two hundred and fifty-six equal shares. */

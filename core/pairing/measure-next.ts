@@ -1,5 +1,4 @@
-import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
-import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
+import { seeded } from '../seeded.ts'
 
 /** A field nobody measured: what it may turn out to be, with chances that sum to 1, and what it takes to find out. */
 export interface OpenField {
@@ -111,11 +110,11 @@ function exactly(term: CostTerm, own: readonly (readonly number[])[]): Means {
 
 /** Outcomes drawn for all fields; each field in turn is set to each of its outcomes over the same draws. */
 function byDraws(term: CostTerm, own: readonly (readonly number[])[]): Means {
-  const draw = xoroshiro128plus(SEED)
+  const random = seeded(SEED)
   const sums = own.map((chances) => chances.map(() => 0))
   for (let n = 0; n < DRAWS; n++) {
     const outcomes = own.map((chances) => {
-      let left = uniformFloat64(draw)
+      let left = random() / 2 ** 32
       const found = chances.findIndex((chance) => (left -= chance) < 0)
       return found < 0 ? chances.length - 1 : found
     })

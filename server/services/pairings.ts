@@ -8,7 +8,7 @@ import type { Store } from '../database/store.ts'
 import { type BuildView, type ClaimRow, contextOf, viewBuild } from './build-view.ts'
 import { Memory, RevisionMemory } from './memory.ts'
 import { couplingOf, runBuildPairing, transferOf } from './pairing-run.ts'
-import { roadRow } from './road.ts'
+import { ownTrain, roadRow } from './road.ts'
 
 const rowsMemory = new RevisionMemory<ReturnType<typeof pairingRows>>()
 
@@ -102,6 +102,8 @@ function rank(view: BuildView, most: number): InPlay {
 
 export function pairingRows(view: BuildView, most = SHOWN) {
   const { pairs, of } = inPlay(view, most)
+  const { recipientId } = view.build
+  const own = ownTrain(view, recipientId ? (view.catalogue.parts.get(recipientId) ?? null) : null)
   const items = pairs.map(([engine, transmission]) => {
     const { train, result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
     return {
@@ -130,7 +132,7 @@ export function pairingRows(view: BuildView, most = SHOWN) {
       piecesMinor: piecesFrom(view, result.chosen),
       closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
       marginNm: marginOf(result),
-      ...roadRow(view, train),
+      ...roadRow(view, train, own),
     }
   })
   return { items: items.sort(byPromise), of }

@@ -9,7 +9,7 @@ import type { BuildView } from './build-view.ts'
 
 /** The vehicle on the road with a train, and as it was with its own engine and gearbox. */
 export function roadOf(view: BuildView, train: Train) {
-  const own = ownTrain(view, train)
+  const own = ownTrain(view, train.recipient)
   const change = massChange(view, train, own)
   const vehicle = massOf(view, train.recipient)
   const after = roadOfTrain(train, { vehicle, change })
@@ -23,7 +23,7 @@ export function roadOf(view: BuildView, train: Train) {
 }
 
 /** What came with the vehicle: its own engine and gearbox, where the catalogue has both. */
-function ownTrain(view: BuildView, { recipient }: Train): Train | null {
+export function ownTrain(view: BuildView, recipient: CompiledPart | null): Train | null {
   if (recipient === null) return null
   const came = view.catalogue.ownedBy(recipient.id)
   const of = (kind: string): CompiledPart | undefined => {
@@ -64,8 +64,8 @@ const CRUISE_KMH = 80
 const STEP_S = 0.05
 
 /** What tells pairings of a list apart on the road; null where something is not known. */
-export function roadRow(view: BuildView, train: Train) {
-  const change = massChange(view, train, ownTrain(view, train))
+export function roadRow(view: BuildView, train: Train, own: Train | null) {
+  const change = massChange(view, train, own)
   const told = roadOfTrain(train, { vehicle: massOf(view, train.recipient), change })
   if (!('road' in told))
     return { massChangeKg: change, cruiseRpm: null, hillTopKmh: null, toHundredS: null }

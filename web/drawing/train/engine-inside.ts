@@ -4,7 +4,7 @@ import { box, disc, from, line, type Mark, outline, radians } from './mark.ts'
 
 /** Bores, pistons, rods, throws and main bearings of the near row seen from the side, as the crank stands. */
 export function insideSide(engine: EngineFigure, e: EngineLengths): readonly Mark[] {
-  const lean = e.leans.at(-1)!
+  const lean = e.leans[0]!
   const cos = Math.cos(radians(lean))
   // What lies flat shows its pistons end on: nothing of them is seen from the side.
   if (cos < 0.3) return []

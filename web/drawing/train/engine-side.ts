@@ -13,7 +13,7 @@ export function engineSide(engine: EngineFigure): readonly Mark[] {
   const e = engineLengths(engine)
   const isRow = engine.arrangement === 'in line'
   // From the left one sees the left bank: what leans to the left leans towards one.
-  const near = isRow ? e.leans[0]! : e.leans[0]!
+  const near = e.leans[0]!
   const sections = sectionsOf(e, isRow)
   const head = seenFromSide(sections[1]!.corners, near)
   const cover = seenFromSide(sections[2]!.corners, near)

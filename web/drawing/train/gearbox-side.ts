@@ -11,7 +11,7 @@ export function gearboxSide(gearbox: GearboxFigure): readonly Mark[] {
   return gearbox.kind === 'automatic'
     ? as('gearbox', known && gearbox.bell.known, automaticSide(gearbox))
     : [
-        ...as('gearbox', known, placedManual(gearbox)),
+        ...as('gearbox', known, manualSide(gearbox)),
         ...as('bell', gearbox.bell.known, bellSide(gearbox.bell.mm, endOf(gearbox))),
       ]
 }
@@ -102,7 +102,7 @@ export function bellSide(long: number, end: number): readonly Mark[] {
 }
 
 /** Case, split line and ribs, then the tail to its end; the lever where it was measured. */
-function placedManual(gearbox: GearboxFigure): readonly Mark[] {
+function manualSide(gearbox: GearboxFigure): readonly Mark[] {
   const { bell, length, height, leverMm, isLeverOnCase } = gearbox
   const at = bell.mm
   const long = length.mm

@@ -1,8 +1,8 @@
 import { useId } from 'react'
 import type { MatingFigure } from '../../../core/train/mating-figure.ts'
 import { Hatches, Marks } from './marks.tsx'
-import { matingDepths } from './mating-clutch.ts'
 import { MATING_FRAME, matingPlane } from './mating-plane.ts'
+import { matingDepths } from './mating-section.ts'
 
 const TALL = 282
 const NOTES = 190

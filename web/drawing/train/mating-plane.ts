@@ -1,6 +1,7 @@
 import type { MatingFigure } from '../../../core/train/mating-figure.ts'
 import type { Mark } from './mark.ts'
-import { matingClutch, matingConverter } from './mating-clutch.ts'
+import { matingClutch } from './mating-clutch.ts'
+import { matingConverter } from './mating-converter.ts'
 
 /** The mating plane in section, mm from the block face rearward and from the shaft axis. */
 export const matingPlane = (m: MatingFigure): readonly Mark[] =>

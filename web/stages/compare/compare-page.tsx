@@ -31,10 +31,9 @@ export function Component() {
         Pick two to four pairings, with c on a row or its box, and they stand here side by side.
       </Empty>
     )
-  return <Fetched key={picks.length} build={build} picks={picks} back={back} />
+  return <Fetched build={build} picks={picks} back={back} />
 }
 
-/** Hooks are as many as picks: the page is made anew when their number changes. */
 function Fetched({
   build,
   picks,
@@ -44,11 +43,17 @@ function Fetched({
   picks: readonly PickedPair[]
   back: string
 }) {
-  // biome-ignore lint/correctness/useHookAtTopLevel: as many as picks, and keyed by their number
-  const answers = picks.map((pick) => usePairing(build, pick.engineId, pick.transmissionId))
+  const asked = (at: number) =>
+    [build, picks[at]?.engineId ?? null, picks[at]?.transmissionId ?? null] as const
+  // As many as can be picked: one that is not is not asked for.
+  const answers = [
+    usePairing(...asked(0)),
+    usePairing(...asked(1)),
+    usePairing(...asked(2)),
+    usePairing(...asked(3)),
+  ].slice(0, picks.length)
   const details = answers.flatMap(({ data }) => (data ? [data] : []))
-  const failed = answers.find(({ error }) => error)
-  if (failed)
+  if (answers.some(({ error, data }) => error && !data))
     return (
       <Empty action={<ButtonLink to={back}>All pairings</ButtonLink>}>
         One of them is not here any more. Pick again.

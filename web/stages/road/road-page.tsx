@@ -113,8 +113,9 @@ function Figures({ after, before }: { after: RoadFigure; before: RoadFigure | nu
           </Caution>
         )}
         <p className="max-w-3xl text-steel">
-          Reckoned from figures, on a dry road; half of all cars come within a twelfth of it.
-          Brakes, tyres and axle must be fit for what it will do: that is for who inspects it.
+          Reckoned from figures, on a dry road; of 400 cars it was held against, half came within a
+          twelfth. Brakes, tyres and axle must be fit for what it will do: that is for who inspects
+          it.
         </p>
       </div>
       <aside aria-label="What if" className="flex flex-col gap-2 print:hidden">

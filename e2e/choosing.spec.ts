@@ -45,6 +45,9 @@ test('the train is seen from every side; a joint is lit from the list, and opens
     await strip.getByRole('button', { name: button, exact: true }).click()
     await expect(strip.getByRole('img', { name: view })).toBeVisible()
   }
+  const section = page.waitForEvent('download')
+  await strip.getByRole('button', { name: 'Save drawing' }).click()
+  expect((await section).suggestedFilename()).toMatch(/mating plane\.svg$/)
   await strip.getByRole('button', { name: 'Side', exact: true }).click()
   await strip.getByRole('button', { name: /Transfer/ }).click()
   await expect(

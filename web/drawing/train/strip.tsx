@@ -78,10 +78,7 @@ export function Strip({
             {view === 'section' ? 'Mating plane' : VIEW_WORDS[view]}
           </button>
         ))}
-        <Button
-          tone="quiet"
-          onClick={() => saveTrain(train, shown === 'section' ? 'side' : shown, name)}
-        >
+        <Button tone="quiet" onClick={() => saveTrain(train, shown, name)}>
           Save drawing
         </Button>
         {children && <span className="ml-auto">{children}</span>}

@@ -157,7 +157,7 @@ function PickBox({
       tabIndex={isMarked ? 0 : -1}
       disabled={at < 0 && picks.length >= MOST_PICKED}
       onClick={onPick}
-      className={`size-[18px] rounded text-center font-semibold text-[12px] leading-[17px] ${at >= 0 ? 'bg-ink text-paper' : 'border border-steel bg-ground disabled:opacity-40'}`}
+      className={`size-[18px] rounded print:hidden text-center font-semibold text-[12px] leading-[17px] ${at >= 0 ? 'bg-ink text-paper' : 'border border-steel bg-ground disabled:opacity-40'}`}
     >
       {at >= 0 ? LETTERS[at] : ''}
     </button>

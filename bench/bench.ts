@@ -1,5 +1,6 @@
 import { existsSync, readFileSync, writeFileSync } from 'node:fs'
 import { cpus } from 'node:os'
+import { benchExplorer } from './explorer.ts'
 import { benchGrowth } from './growth.ts'
 import { benchImport } from './import.ts'
 import { benchList } from './list.ts'
@@ -20,6 +21,7 @@ const BENCHES = {
   import: benchImport,
   start: benchStart,
   table: benchTable,
+  explorer: benchExplorer,
   growth: benchGrowth,
 }
 

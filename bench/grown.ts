@@ -89,6 +89,61 @@ export function grow(file: string, parts: number, offers: number): void {
   data.close()
 }
 
+/** Grows a demo database in place to so many engines: each model again and again with what came with it, a little off. */
+export function growEngines(file: string, engines: number): void {
+  const data = new Sqlite(file)
+  const rows = (table: string): Record<string, unknown>[] =>
+    data.prepare(`SELECT * FROM ${table} ORDER BY id`).all() as Record<string, unknown>[]
+  const add = (table: string, row: Record<string, unknown>): void => {
+    const names = Object.keys(row)
+    data
+      .prepare(
+        `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
+      )
+      .run(...Object.values(row))
+  }
+  const parts = rows('part')
+  const models = parts.filter(({ kind }) => kind === 'engine')
+  const portsOf = groupBy(rows('port'), 'part_id')
+  const claimsOf = groupBy(rows('claim'), 'port_id')
+  data.exec('BEGIN')
+  for (let i = 0; models.length + i < engines; i++) {
+    const model = models[i % models.length]!
+    const named = (id: unknown): string => `grown-${i}-${id}`
+    for (const part of [model, ...parts.filter((one) => one.owner_id === model.id)]) {
+      add('part', {
+        ...part,
+        id: named(part.id),
+        owner_id: part === model ? null : named(model.id),
+        name: `${part.name} ${i}`,
+        version: 1,
+      })
+      for (const port of portsOf.get(String(part.id)) ?? []) {
+        add('port', { ...port, id: named(port.id), part_id: named(part.id) })
+        for (const claim of claimsOf.get(String(port.id)) ?? [])
+          add('claim', {
+            ...claim,
+            id: `${claim.id}-${i}`,
+            port_id: named(port.id),
+            specimen_id: null,
+            value: nudged(String(claim.value), i),
+          })
+      }
+    }
+  }
+  add('history', {
+    at: '2026-01-01',
+    who: 'bench',
+    entity: 'setting',
+    entity_id: 'grown',
+    act: 'insert',
+    before: null,
+    after: pack({}),
+  })
+  data.exec('COMMIT')
+  data.close()
+}
+
 /** A number a little off, so that few parts are equal; everything else as it is. */
 function nudged(text: string, i: number): string {
   const { data } = JSON.parse(text) as { data: unknown }

@@ -366,6 +366,30 @@ export const pairingChoice = z.strictObject({
   engineId: id,
   transmissionId: id,
   inserted: z.array(id).max(20).nullish(),
+  /** Another transfer case than the one behind it. */
+  transferId: id.nullish(),
+})
+/** A pairing that was seen to come out better than the chosen one. */
+export const pairingSeen = z.strictObject({
+  engineId: id,
+  transmissionId: id,
+  transferId: id.nullable(),
+})
+export const choiceWords = z.strictObject({ because: z.string().max(2000) })
+export const copyInput = z.strictObject({
+  name: z.string().trim().min(1).max(200),
+  /** A branch has the same vehicle and brief, and no pairing yet. */
+  isBranch: z.boolean().default(false),
+})
+/** How the train is placed: the gearbox kept where it was, or the engine set back. */
+export const school = z.enum(['keep', 'set-back'])
+/** Pairings whose figures are asked for. */
+export const pairingsAsked = z.strictObject({
+  school: school.optional(),
+  pairs: z
+    .array(z.strictObject({ engineId: id, transmissionId: id, transferId: id.nullable() }))
+    .min(1)
+    .max(400),
 })
 export const couplingChoiceInput = z.strictObject({
   engineId: id,
@@ -451,4 +475,6 @@ export const settingsInput = z.strictObject({
     .optional(),
   /** What is printed on. */
   paper: z.enum(PAPERS).optional(),
+  /** What pairings are weighed by beside their money, whole euros; null goes back to the usual. */
+  weights: z.record(z.string().max(20), z.number().min(0).max(100_000).nullable()).optional(),
 })

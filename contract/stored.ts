@@ -8,12 +8,14 @@ import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
+import { WEIGHTS } from '../core/pairing/weigh.ts'
 import type { FieldWords } from '../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../core/ports/index.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
+import { pairingReasons } from './pairing-reasons.ts'
 import { keptPlan } from './sourced-plan.ts'
 import {
   amount,
@@ -65,6 +67,12 @@ export const PAPERS = ['A4', 'Letter'] as const
 
 const settingValues = {
   paper: z.enum(PAPERS),
+  weights: z
+    .record(z.string().max(20), z.number().min(0).max(100_000))
+    .refine(
+      (one) => Object.keys(one).every((key) => Object.hasOwn(WEIGHTS, key)),
+      'Not a weight that is known.',
+    ),
   units: z
     .record(z.string().max(20), z.string().max(20))
     .refine(
@@ -85,7 +93,10 @@ const settingValues = {
     ),
 }
 const setting = z
-  .strictObject({ id: z.enum(['units', 'tolerances', 'timeZone', 'paper']), value: z.unknown() })
+  .strictObject({
+    id: z.enum(['units', 'tolerances', 'timeZone', 'paper', 'weights']),
+    value: z.unknown(),
+  })
   .superRefine((row, ctx) => {
     for (const issue of settingValues[row.id]?.safeParse(row.value).error?.issues ?? [])
       ctx.addIssue({ code: 'custom', path: ['value', ...issue.path], message: issue.message })
@@ -325,6 +336,7 @@ export const STORED_ROWS = {
     engineId: id,
     transmissionId: id,
     chosen: z.boolean(),
+    reasons: pairingReasons.nullish(),
   }),
   pairingPart: z.strictObject({ id, pairingId: id, partId: id }),
   couplingChoice: z.strictObject({

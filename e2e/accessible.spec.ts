@@ -11,6 +11,8 @@ const OF_A_BUILD = [
   '/builds/lantern/pairing?joint=depth',
   '/builds/lantern/compare?pick=wick-2:marlund-4,wick-2:kessarn-5',
   '/builds/lantern/road',
+  '/builds/lantern/against?with=alder',
+  '/builds/lantern/summary',
   '/builds/lantern/mating',
   '/builds/lantern/bench',
   '/builds/lantern/parts',

@@ -5,7 +5,7 @@ test('pairings are picked by keyboard, laid over one another and compared; one i
   demo,
 }) => {
   await page.goto(`${demo.url}/builds/lantern/pairing`)
-  await expect(page.getByText('24 of 600 pairings')).toBeVisible()
+  await expect(page.getByRole('heading', { name: '600 pairings' })).toBeVisible()
   await page.keyboard.press('c')
   await page.keyboard.press('j')
   await page.keyboard.press('c')
@@ -63,6 +63,7 @@ test('the road: before and after in plain words, what-ifs live and in the addres
   demo,
 }) => {
   await page.goto(`${demo.url}/builds/lantern/pairing`)
+  await page.getByRole('button', { name: /^Show the pairing/ }).click()
   await page.getByRole('link', { name: 'On the road' }).click()
   const said = page.getByRole('list', { name: 'What to expect' })
   await expect(said).toContainText('One gear more on a hill of 6 %')

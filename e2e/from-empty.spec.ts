@@ -300,7 +300,7 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   await expect(page.getByRole('heading', { name: 'Depth: mates', exact: true })).toBeVisible()
   await page.keyboard.press('Escape')
   await page.getByRole('button', { name: 'Choose this pairing' }).click()
-  await expect(page.getByText("This is the build's pairing.")).toBeVisible()
+  await expect(page.getByText('Pollard four with Pollard 4-speed is chosen.')).toBeVisible()
 
   await page.getByRole('link', { name: 'See its parts' }).click()
   await page.getByRole('radio', { name: /^All/ }).click()

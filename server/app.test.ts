@@ -161,14 +161,18 @@ test('the interface and the stateless endpoint read one core: the demo pairing c
 })
 
 test('the demo holds what it promises: a clash, an unmeasured joint, a two-part set, a kit without dowels, a superseded number', async () => {
-  const { body } = await call('GET', '/builds/lantern/pairings?most=2000')
-  const row = (engine: string, transmission: string) =>
-    body.items.find((one: any) => one.engineId === engine && one.transmissionId === transmission)
-  const code = (one: any, joint: string): string =>
-    one.joints.find((cell: any) => cell.joint === joint).code
-  expect(code(row('anvil', 'marlund-4'), 'torque')).toBe('clash')
-  expect(code(row('quill-late', 'sunagi-5'), 'pilot')).toBe('unmeasured')
-  expect(row('wick-1', 'marlund-4').closedBy).toEqual([
+  const { body } = await call('GET', '/builds/lantern/pairings')
+  const code = (engine: string, transmission: string, joint: string): string =>
+    body.rows.find(
+      (one: any) =>
+        body.parts[one.engine].id === engine && body.parts[one.transmission].id === transmission,
+    ).codes[body.joints.indexOf(joint)]
+  expect(code('anvil', 'marlund-4', 'torque')).toBe('c')
+  expect(code('quill-late', 'sunagi-5', 'pilot')).toBe('u')
+  const { body: figures } = await call('POST', '/builds/lantern/pairing-figures', {
+    pairs: [{ engineId: 'wick-1', transmissionId: 'marlund-4', transferId: null }],
+  })
+  expect(figures.items[0].closedBy).toEqual([
     'Tessil plate 16 mm, Wick 1st to Marlund',
     'Tessil crank spacer 4.2 mm, Wick',
   ])

@@ -10,43 +10,96 @@ import { road } from './road.ts'
 import { jointClaim } from './rows.ts'
 import { trainFigure } from './train-figure.ts'
 
-const pairingRow = z
+const range = z.strictObject({ low: z.number(), high: z.number() })
+/** One letter a joint, in the order of `joints`: f fits, w work, b bridge, u unmeasured, c clash, - does not apply. */
+const letters = z.string().max(60)
+/** Every engine with every gearbox and transfer case by bare codes, the most promising first; `of` counts them all. */
+export const pairings = z
   .strictObject({
-    engineId: z.string(),
-    engine: z.string(),
-    transmissionId: z.string(),
-    transmission: z.string(),
-    recipients: words,
-    chosen: z.boolean(),
-    joints: list(
+    school: z.enum(['keep', 'set-back']),
+    currency: z.string(),
+    /** Minor units of the build's money for a euro; null where no rate is known. */
+    euroMinor: known,
+    /** What the like-for-like repair costs. */
+    repairMinor: known,
+    /** Limits of the brief: minor units, hours. */
+    limits: z.strictObject({
+      money: known,
+      hours: known,
+      boltIn: z.boolean(),
+      uncut: z.boolean(),
+    }),
+    of: z.number(),
+    joints: words,
+    parts: list(
       z.strictObject({
-        joint: z.string(),
-        code,
-        closed: code.nullable(),
-        evidence: grade.nullable(),
-        missing: z.number(),
-        claimed: z.boolean(),
-        conflicts: z.number(),
+        id: z.string(),
+        name: z.string(),
+        family: z.string().nullable(),
+        /** Of a gearbox: manual or automatic. */
+        type: z.string().nullable(),
+        /** Where it could come from: the vehicle itself, our shelf, a donor that is known, or elsewhere. */
+        at: z.enum(['vehicle', 'shelf', 'donor', 'elsewhere']),
       }),
     ),
+    rows: list(
+      z.strictObject({
+        /** Places in `parts`. */
+        engine: z.number(),
+        transmission: z.number(),
+        /** Another transfer case than the build's own. */
+        transfer: known,
+        chosen: z.boolean(),
+        codes: letters,
+        /** Weakest grade leaned on, a digit a joint from 0 assumed to 5 fitted. */
+        grades: letters,
+        /** Where a joint leans to: l likely, d doubtful, o open. */
+        leans: letters,
+      }),
+    ),
+  })
+  .meta({ id: 'Pairings' })
+
+const figures = z
+  .strictObject({
+    engineId: z.string(),
+    transmissionId: z.string(),
+    transferId: z.string().nullable(),
+    codes: letters,
+    /** With the set in that closes it; - where it is as it was. */
+    closed: letters,
+    grades: letters,
+    /** Joints that a claim answers, and those that one disagrees with. */
+    claimed: words,
+    conflicting: words,
     open: z.number(),
+    /** Questions that stop builds and are not answered. */
+    stoppers: z.number(),
     minutes: z.number(),
-    hours: z.number(),
-    /** The least the pieces that close it cost, in the build's money; null where one has no price. */
+    /** Of the whole list: one build in ten takes less than the first, one in ten more than the second. */
+    hours: range,
+    /** The same of its money with the work, minor units; null where no rate is known. */
+    money: range.extend({ likely: z.number() }).nullable(),
+    /** Hours of its joints alone, and their tasks that cannot be undone, or are welded or machined. */
+    jointHours: z.number(),
+    cuts: z.number(),
+    makes: z.number(),
+    /** The least the pieces that close it cost; null where one has no price. */
     piecesMinor: known,
     closedBy: words,
     marginNm: known,
-    /** What the new train weighs more than the old one, kg. */
+    /** What the new train weighs more than the old one, kg, and how much of it stands on the front axle. */
     massChangeKg: known,
+    frontChangeKg: known,
     /** Engine speed in top at 80 km/h. */
     cruiseRpm: known,
     /** The fastest it holds a hill of 6 % in top, km/h; 0 where it does not. */
     hillTopKmh: known,
     toHundredS: known,
   })
-  .meta({ id: 'PairingRow' })
-/** The most promising; `of` counts every engine with every transmission. */
-export const pairings = z.strictObject({ items: list(pairingRow), of: z.number() })
+  .meta({ id: 'PairingFigures' })
+/** As many as were ready soon, in the order asked for; the rest is asked for again. */
+export const pairingFigures = z.strictObject({ items: list(figures) })
 
 const hardware: z.ZodType<JointHardware> = z.object({
   bolts: list(
@@ -153,6 +206,8 @@ export const pairingDetail = z
     transfer: z.strictObject({
       partId: z.string().nullable(),
       name: z.string().nullable(),
+      /** Its id, where it is another than the build's own. */
+      other: z.string().nullable(),
       isOffered: z.boolean(),
     }),
     coupling: list(
@@ -217,7 +272,8 @@ export const shafts = z
   })
   .meta({ id: 'Shafts' })
 
-export type PairingRow = z.output<typeof pairingRow>
+export type Pairings = z.output<typeof pairings>
+export type PairingFigures = z.output<typeof figures>
 export type PairingDetail = z.output<typeof pairingDetail>
 export type JointDetail = z.output<typeof jointDetail>
 export type PlateView = z.output<typeof plate>

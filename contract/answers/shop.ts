@@ -10,6 +10,7 @@ export const settings = z
     tolerances: byName(z.number()),
     timeZone: z.string(),
     paper: z.enum(PAPERS),
+    weights: z.record(z.string(), z.number()),
   })
   .meta({ id: 'Settings' })
 

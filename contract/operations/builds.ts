@@ -1,8 +1,15 @@
 import { z } from 'zod'
 import { done, items, trash, words } from '../answers/basics.ts'
 import { budgetPage, buildHeader, firstAnswer } from '../answers/builds.ts'
+import { against, choice, ownerSummary } from '../answers/choice.ts'
 import { measureNext } from '../answers/measure-next.ts'
-import { changedCode, pairingDetail, pairings, shafts } from '../answers/pairings.ts'
+import {
+  changedCode,
+  pairingDetail,
+  pairingFigures,
+  pairings,
+  shafts,
+} from '../answers/pairings.ts'
 import { job, partsList, sourcing, underWay } from '../answers/planning.ts'
 import { build, decision, jointClaim, lock, rowOf } from '../answers/rows.ts'
 import { donorSheet, donors, joined, matingCard } from '../answers/sheets.ts'
@@ -10,12 +17,17 @@ import type { Operations } from '../operation.ts'
 import {
   buildInput,
   buildPatch,
+  choiceWords,
+  copyInput,
   couplingChoiceInput,
   couplingKitInput,
   decisionInput,
   jointClaimInput,
   lockInput,
   pairingChoice,
+  pairingSeen,
+  pairingsAsked,
+  school,
   sheetInput,
   startInput,
   stopperInput,
@@ -73,9 +85,15 @@ export const buildOperations = {
   },
   'DELETE /joint-claims/{id}': { summary: 'Move such a claim to the trash', answer: trash },
   'GET /builds/{id}/pairings': {
-    summary: 'The most promising pairings, a line each, of every engine with every transmission',
-    query: z.object({ most: z.coerce.number().int().min(1).max(2000).optional() }),
+    summary:
+      'Every engine with every gearbox and transfer case, judged joint by joint, the most promising first',
+    query: z.object({ school: school.optional() }),
     answer: pairings,
+  },
+  'POST /builds/{id}/pairing-figures': {
+    summary: 'What tells pairings apart: money, hours, mass, road, as many as are ready soon',
+    body: pairingsAsked,
+    answer: pairingFigures,
   },
   'GET /builds/{id}/measure-next': {
     summary: 'Which measurements would change the most among the pairings in play',
@@ -83,7 +101,7 @@ export const buildOperations = {
   },
   'GET /builds/{id}/pairing': {
     summary: 'One pairing whole: verdicts bare and closed, sets, drawing',
-    query: pair,
+    query: pair.extend({ transfer: z.string().max(120).optional(), school: school.optional() }),
     answer: pairingDetail,
   },
   'GET /builds/{id}/judged': {
@@ -104,6 +122,37 @@ export const buildOperations = {
     summary: 'Choose a pairing, or another closing set on it',
     body: pairingChoice,
     answer: rowOf('pairing'),
+  },
+  'DELETE /builds/{id}/pairing': {
+    summary: 'Open the choice of the pairing again; why it was chosen stays with it',
+    answer: done,
+  },
+  'GET /builds/{id}/choice': {
+    summary: 'Why the pairing was chosen, what it beat, and what would be chosen now',
+    answer: choice,
+  },
+  'POST /builds/{id}/choice': {
+    summary: 'Say in your own words why the pairing was chosen',
+    body: choiceWords,
+    answer: done,
+  },
+  'POST /builds/{id}/choice/seen': {
+    summary: 'That another would be chosen now was seen: it is told no more',
+    body: pairingSeen,
+    answer: done,
+  },
+  'POST /builds/{id}/copy': {
+    summary: 'Copy a build, or branch it: the same vehicle and brief, its pairing chosen anew',
+    body: copyInput,
+    answer: build,
+  },
+  'GET /builds/{id}/against/{other}': {
+    summary: 'Two builds to the end in parts, money and hours',
+    answer: against,
+  },
+  'GET /builds/{id}/summary': {
+    summary: "One page for the vehicle's owner, without suppliers, margins or hours",
+    answer: ownerSummary,
   },
   'POST /builds/{id}/coupling': {
     summary: 'Change one piece of the coupling set',

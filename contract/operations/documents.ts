@@ -19,6 +19,14 @@ export const documentOperations = {
   },
   'POST /offers/import': { ...offers, summary: 'Import offers from CSV, all or nothing' },
   'GET /builds/{id}/parts.csv': { summary: 'The parts list as CSV', answer: 'text/csv' },
+  'GET /builds/{id}/summary.html': {
+    summary: "The page for the vehicle's owner as one file that is only read",
+    answer: 'text/html',
+  },
+  'GET /builds/{id}/summary.pdf': {
+    summary: "The page for the vehicle's owner as PDF, on the shop's paper",
+    answer: 'application/pdf',
+  },
   'GET /builds/{id}/export.json': {
     summary: 'The build and all it refers to, as JSON',
     answer: 'application/json',

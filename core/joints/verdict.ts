@@ -1,6 +1,7 @@
 import type { Grade } from '../quantity/grade.ts'
 import type { BRIDGE, CLASH, Code, WORK } from './code.ts'
 import type { Formula } from './judging/declaration.ts'
+import type { Lean } from './lean.ts'
 
 /** Something to do, when a limit asks for work. */
 export interface Task {
@@ -87,7 +88,7 @@ export interface Verdict {
   readonly agreed: number
   readonly outside: number
   /** likely: none outside and at least half known; doubtful: any outside; else open. */
-  readonly lean: 'likely' | 'doubtful' | 'open'
+  readonly lean: Lean
   readonly missing: readonly MissingField[]
   readonly minutes: number
   /** Weakest grade leaned on; null when nothing is known. */

@@ -1,4 +1,6 @@
 import type { FactKey } from '../facts/index.ts'
+import { groupBy } from '../group.ts'
+import { CompiledRows } from './compiled-rows.ts'
 import {
   type Condition,
   evaluate,
@@ -41,25 +43,53 @@ export interface Line {
 }
 
 type Truths = ReadonlyMap<LineRow, readonly Truth[]>
-const NONE: Truths = new Map()
+
+/** Rows in an order in which what a row waits for comes before it, as far as no row waits for itself; and by kind. */
+interface Arranged {
+  readonly order: readonly LineRow[]
+  readonly byKind: ReadonlyMap<string, readonly LineRow[]>
+}
+const arranged = new WeakMap<readonly LineRow[], Arranged>()
+
+function arrange(rows: readonly LineRow[]): Arranged {
+  let held = arranged.get(rows)
+  if (held) return held
+  const byKind = groupBy(rows, ({ kind }) => kind)
+  const order: LineRow[] = []
+  const met = new Set<LineRow>()
+  const visit = (row: LineRow): void => {
+    if (met.has(row)) return
+    met.add(row)
+    for (const { if: condition } of row.when)
+      for (const kind of readsOf(condition).lines)
+        for (const one of byKind.get(kind) ?? []) visit(one)
+    order.push(row)
+  }
+  rows.forEach(visit)
+  arranged.set(rows, (held = { order, byKind }))
+  return held
+}
 
 /**
  * The least list in which every row agrees with its reasons, from nothing standing: rows only rise, so it ends, and the
  * order of rows cannot matter. Rows that are settled stand as they are.
+ *
+ * @param asked rows that are not settled, with all that wait for them; all of them where nothing is settled
  */
 function leastFixpoint(
   rows: readonly LineRow[],
   fact: View['fact'],
-  settled: Truths = NONE,
+  settled: Truths | null = null,
+  asked: readonly LineRow[] | null = null,
 ): { truths: Truths; view: View } {
-  const byKind = new Map<string, LineRow[]>()
+  const { order: all, byKind } = arrange(rows)
+  const order = asked ?? all
   const truths = new Map<LineRow, readonly Truth[]>(settled)
-  for (const row of rows)
+  for (const row of order)
     truths.set(
       row,
       row.when.map(() => NO),
     )
-  for (const row of truths.keys()) byKind.set(row.kind, [...(byKind.get(row.kind) ?? []), row])
   const view: View = {
     fact,
     line: (kind, slot) => {
@@ -72,28 +102,30 @@ function leastFixpoint(
   }
   for (let isRising = true; isRising; ) {
     isRising = false
-    for (const row of rows) {
+    for (const row of order) {
       const own = truths.get(row)! as Truth[]
-      row.when.forEach((reason, i) => {
-        const truth = evaluate(reason.if, view)
+      for (let i = 0; i < own.length; i++) {
+        if (own[i] === YES) continue
+        const truth = evaluate(row.when[i]!.if, view)
         if (truth > own[i]!) {
           own[i] = truth
           isRising = true
         }
-      })
+      }
     }
   }
   return { truths, view }
 }
 
-/** Rows that read a fact, themselves or through lines they wait for. */
-const readersOf = new WeakMap<readonly LineRow[], Map<FactKey, readonly LineRow[]>>()
-function readers(rows: readonly LineRow[], key: FactKey): readonly LineRow[] {
+/** Rows that read a fact, themselves or through lines they wait for, in the order of all. */
+const readersOf = new WeakMap<readonly LineRow[], Map<FactKey, ReadonlySet<LineRow>>>()
+function readers(rows: readonly LineRow[], key: FactKey): ReadonlySet<LineRow> {
   let byFact = readersOf.get(rows)
   if (!byFact) readersOf.set(rows, (byFact = new Map()))
   let found = byFact.get(key)
   if (!found) {
-    const reads = rows.map((row) => ({
+    const { order } = arrange(rows)
+    const reads = order.map((row) => ({
       row,
       facts: new Set(row.when.flatMap((one) => [...readsOf(one.if).facts])),
       lines: new Set(row.when.flatMap((one) => [...readsOf(one.if).lines])),
@@ -104,7 +136,7 @@ function readers(rows: readonly LineRow[], key: FactKey): readonly LineRow[] {
       for (const { row, lines } of reads)
         if ([...lines].some((kind) => kinds.has(kind))) kinds.add(row.kind)
     }
-    byFact.set(key, (found = rows.filter(({ kind }) => kinds.has(kind))))
+    byFact.set(key, (found = new Set(order.filter(({ kind }) => kinds.has(kind)))))
   }
   return found
 }
@@ -123,11 +155,12 @@ export function truthsWith(
     base = { rows, truths: leastFixpoint(rows, (one) => facts[one]?.value).truths }
     baseOf.set(facts, base)
   }
-  const affected = readers(rows, key)
+  const affected = [...readers(rows, key)]
   const { truths } = leastFixpoint(
-    affected,
+    rows,
     (one) => (one === key ? value : facts[one]?.value),
     base.truths,
+    affected,
   )
   return new Map(affected.map((row) => [row.kind, greatestOf(truths.get(row)!)]))
 }
@@ -174,6 +207,26 @@ export function linesOf(rows: readonly LineRow[], facts: KnownFacts): readonly L
       }))
     })
     .sort((p, q) => (p.id < q.id ? -1 : 1))
+}
+
+const compiledOf = new WeakMap<readonly LineRow[], CompiledRows>()
+
+/** How each row stands, without why: absent where it does not. @throws TypeError where a row's condition cannot be */
+export function outcomesOf(
+  rows: readonly LineRow[],
+  facts: KnownFacts,
+): ReadonlyMap<LineRow, Outcome> {
+  checked(rows)
+  const { order } = arrange(rows)
+  let compiled = compiledOf.get(rows)
+  if (!compiled) compiledOf.set(rows, (compiled = new CompiledRows(order)))
+  const [firm, planned] = [compiled.truths(facts, false), compiled.truths(facts, true)]
+  const found = new Map<LineRow, Outcome>()
+  order.forEach((row, at) => {
+    const outcome = outcomeOf(firm[at] as Truth, planned[at] as Truth)
+    if (outcome !== null) found.set(row, outcome)
+  })
+  return found
 }
 
 const sound = new WeakSet<LineRow>()

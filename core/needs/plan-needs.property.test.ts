@@ -4,7 +4,7 @@ import { FACT_ROWS, type FactKey } from '../facts/index.ts'
 import { conditionSchema, faultsIn } from './condition.ts'
 import { FIXTURES } from './fixtures/builds.property.ts'
 import { OTHER_ANSWERS } from './fixtures/other-answers.property.ts'
-import { type KnownFact, type KnownFacts, linesOf, truthsWith } from './line-list.ts'
+import { type KnownFact, type KnownFacts, linesOf, outcomesOf, truthsWith } from './line-list.ts'
 import { LINE_ROWS } from './lines/index.ts'
 import { intersect } from './need.ts'
 import { planNeeds } from './plan-needs.ts'
@@ -199,3 +199,19 @@ test('a blocker stands until a way out of it is chosen, and no longer', () => {
   }
   expect(met).toBeGreaterThan(4)
 })
+
+test('how rows stand, worked out over numbers, is how they stand', () => {
+  fc.assert(
+    fc.property(near, (facts) => {
+      const lines = new Map(linesOf(LINE_ROWS, facts).map(({ row, outcome }) => [row, outcome]))
+      expect(new Map([...outcomesOf(LINE_ROWS, facts)].sort(byKind))).toEqual(
+        new Map([...lines].sort(byKind)),
+      )
+    }),
+    { seed: 26, numRuns: 300 },
+  )
+})
+const byKind = (
+  [p]: readonly [{ kind: string }, string],
+  [q]: readonly [{ kind: string }, string],
+) => (p.kind < q.kind ? -1 : 1)

@@ -1,12 +1,14 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { CODES } from '../joints/code.ts'
-import { byPromise, effective, type Promising } from './order.ts'
+import { byPromise, effective, type Promising, promise } from './order.ts'
 
 const code = fc.constantFrom(...CODES)
 const row: fc.Arbitrary<Promising> = fc.record({
   chosen: fc.boolean(),
   engine: fc.constantFrom('A', 'B', 'C'),
+  transmission: fc.constantFrom('X', 'Y'),
+  isWorkedOut: fc.boolean(),
   joints: fc.array(fc.record({ code, closed: fc.option(code) }), { maxLength: 6 }),
 })
 
@@ -28,6 +30,8 @@ test('the chosen one comes first, a closed bridge before an open one, a clash la
   ): Promising => ({
     chosen,
     engine: 'A',
+    transmission: 'X',
+    isWorkedOut: true,
     joints: [{ code: bare, closed }],
   })
   const rows = [
@@ -39,6 +43,19 @@ test('the chosen one comes first, a closed bridge before an open one, a clash la
     of('clash', null, true),
   ]
   expect([...rows].sort(byPromise)).toEqual([rows[5], rows[4], rows[3], rows[2], rows[1], rows[0]])
+})
+
+test('what is not worked out yet comes after what is, however much it promises', () => {
+  const of = (isWorkedOut: boolean): Promising => ({
+    chosen: false,
+    engine: 'A',
+    transmission: 'X',
+    isWorkedOut,
+    joints: [{ code: 'bridge', closed: null }],
+  })
+  expect(byPromise(of(true), of(false))).toBeLessThan(0)
+  // A gap weighs more once it is known that nothing closes it.
+  expect(promise(of(true))).toBeGreaterThan(promise(of(false)))
 })
 
 test('what counts of a joint is the closed verdict where there is one', () => {

@@ -7,8 +7,8 @@ import { tolerances } from '../joints/tolerances.ts'
 import { compilePart } from '../ports/index.ts'
 import { insertionPlace } from './closing.ts'
 import { couplingSet } from './coupling.ts'
+import { gridOf } from './pair-grid.ts'
 import { recordTrain, runPairing } from './pairing.ts'
-import { weighPairs } from './rank.ts'
 import { assemble, contextOf, tallyJoint } from './train.ts'
 
 const parts = DEMO_PARTS
@@ -160,7 +160,7 @@ test('ranked by numbers alone, what was built together comes before strangers, a
     const ofEngine = coupling.filter(({ kind }) =>
       ['separator', 'flywheel', 'flexplate', 'pilot'].includes(kind),
     )
-    return weighPairs(
+    return gridOf(
       [{ engine: own.engine, coupling: ofEngine }],
       [
         {
@@ -171,7 +171,7 @@ test('ranked by numbers alone, what was built together comes before strangers, a
         },
       ],
       ctx,
-    )[0]!
+    ).weights[0]!
   }
   expect(weight('hob', 'marlund-4')).toBe(0)
   expect(weight('wick-2', 'marlund-4')).toBeLessThan(weight('anvil', 'marlund-4'))

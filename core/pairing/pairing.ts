@@ -3,6 +3,7 @@ import { JOINTS, jointNamed } from '../joints/index.ts'
 import type { Verdict } from '../joints/verdict.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type ClosingSet, closingSets, type SearchOptions } from './closing.ts'
+import type { Records } from './records.ts'
 import { assemble, contextOf, type PairingContext, recordJoint, type Train } from './train.ts'
 
 export interface JointResult {
@@ -27,11 +28,14 @@ export interface PairingResult {
   readonly notes: readonly string[]
 }
 
-/** Records every joint of a train that applies. */
-export function recordTrain(train: Train, ctx: PairingContext): Verdict[] {
+/** Records every joint of a train that applies. @param records what was recorded before in the same context */
+export function recordTrain(train: Train, ctx: PairingContext, records?: Records): Verdict[] {
   const assembly = assemble(train)
   const full = contextOf(assembly, ctx)
-  return JOINTS.flatMap((joint) => recordJoint(joint, assembly, full) ?? [])
+  return JOINTS.flatMap(
+    (joint) =>
+      (records ? records.of(joint, assembly, full) : recordJoint(joint, assembly, full)) ?? [],
+  )
 }
 
 /** True where a bridge was seen, whatever else the joint reads. */
@@ -49,9 +53,14 @@ export function runPairing(
   train: Train,
   ctx: PairingContext,
   catalogue: readonly CompiledPart[],
-  options: SearchOptions & { prefer?: readonly string[]; notes?: readonly string[] } = {},
+  options: SearchOptions & {
+    prefer?: readonly string[]
+    notes?: readonly string[]
+    records?: Records
+  } = {},
 ): PairingResult {
-  const bare = recordTrain(train, ctx)
+  const { records } = options
+  const bare = recordTrain(train, ctx, records)
   // Mounts, lever and propshaft are bridged by pieces of their own, not by what stands between engine and gearbox.
   const closedBy = bare.some(
     (verdict) => sawBridge(verdict) && jointNamed(verdict.joint)?.place === 'coupling',
@@ -64,7 +73,7 @@ export function runPairing(
   const inserted = (taken?.parts ?? options.prefer ?? [])
     .map((id) => catalogue.find((part) => part.id === id))
     .filter((part) => part !== undefined)
-  const closed = inserted.length > 0 ? recordTrain({ ...train, inserted }, ctx) : null
+  const closed = inserted.length > 0 ? recordTrain({ ...train, inserted }, ctx, records) : null
   const counts = Object.fromEntries(
     CODES.map((code) => [code, bare.filter((verdict) => verdict.code === code).length]),
   ) as Record<Code, number>

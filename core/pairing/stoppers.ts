@@ -1,3 +1,5 @@
+import type { Code } from '../joints/code.ts'
+
 export type StopperSays = 'yes' | 'no' | 'unknown'
 
 /** A question that stops a build, asked first. Yes is always the good answer. */
@@ -103,3 +105,14 @@ export const STOPPERS: readonly Stopper[] = [
 ]
 
 export const isStopper = (id: string): boolean => STOPPERS.some((stopper) => stopper.id === id)
+
+/** How many of the questions nobody answered and no joint judges yet. @param codeOf of a joint; null where it does not apply */
+export const stoppersOpen = (
+  answers: Readonly<Record<string, string>>,
+  codeOf: (joint: string) => Code | null,
+): number =>
+  STOPPERS.filter(({ id, joint }) => {
+    const said = answers[id]
+    if (said !== undefined && said !== 'unknown') return false
+    return joint === null || codeOf(joint) === 'unmeasured'
+  }).length

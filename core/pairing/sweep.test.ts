@@ -5,7 +5,7 @@ import { JOINTS } from '../joints/index.ts'
 import { anyPart, context } from '../joints/samples.property.ts'
 import type { PartKind } from '../ports/part-kinds.ts'
 import { GRADES } from '../quantity/grade.ts'
-import { PairWeights, weighPairs } from './rank.ts'
+import { gridOf, PairGrid } from './pair-grid.ts'
 import { countsOf, type EngineEnd, type GearboxEnd, NOT_MET, sweep, trainOfEnds } from './sweep.ts'
 import { assemble, contextOf, recordJoint } from './train.ts'
 
@@ -97,7 +97,7 @@ test('ends that are put together alike are one class: a sweep of many looks up e
   for (const { code } of many) expect(new Set(code).size).toBe(1)
 })
 
-test('weights kept from before are those of a sweep anew, whichever ends changed, came or went', () => {
+test('a grid kept from before are those of a sweep anew, whichever ends changed, came or went', () => {
   const engines = [1, 2, 3, 4].map(
     (n) => fc.sample(anyEngine(`e${n}`), { numRuns: 1, seed: 70 + n })[0]!,
   )
@@ -106,11 +106,11 @@ test('weights kept from before are those of a sweep anew, whichever ends changed
   )
   const other = fc.sample(anyEngine('e2'), { numRuns: 1, seed: 99 })[0]!
   const ctx = context()
-  const kept = new PairWeights()
+  const kept = new PairGrid()
   const same = (some: readonly EngineEnd[], boxes: readonly GearboxEnd[], now = ctx): void => {
-    const found = [...kept.weigh(some, boxes, now)]
+    const found = kept.read(some, boxes, now)
     // One by one, and by a sweep of all.
-    for (const few of [Infinity, 0]) expect(found).toEqual([...weighPairs(some, boxes, now, few)])
+    for (const few of [Infinity, 0]) expect(found).toEqual(gridOf(some, boxes, now, few))
   }
   same(engines, gearboxes)
   same([engines[0]!, other, engines[2]!], gearboxes)

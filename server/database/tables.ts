@@ -91,6 +91,7 @@ export const TABLES = {
     refs: { buildId: 'build', engineId: 'part', transmissionId: 'part', kitId: 'kit' },
   },
   pairing: {
+    json: ['reasons'],
     flags: ['chosen'],
     retired: ['inserted'],
     refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' },

@@ -28,7 +28,7 @@ const here = async (...args: Parameters<typeof readAs>) =>
   JSON.parse(new TextDecoder().decode(await readAs(...args)))
 
 test('what the thread answers is what would be answered here, before and right after a change', async () => {
-  const pairing = ['lantern', 'wick-2', 'marlund-4'] as const
+  const pairing = ['lantern', 'wick-2', 'marlund-4', null, undefined] as const
   expect(await readings.ask(store, 'builds')).toEqual(await here(store, 'builds', []))
   expect(await readings.ask(store, 'header', 'lantern')).toEqual(
     await here(store, 'header', ['lantern']),

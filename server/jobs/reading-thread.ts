@@ -28,6 +28,7 @@ const MOST_KEPT = 200
  * is asked after it. A database in memory has no other connection: there it is done here.
  */
 export class ReadingThread {
+  readonly #isBehind: boolean
   #worker: Worker | null = null
   #file = ''
   #stopHearing = (): void => {}
@@ -39,6 +40,16 @@ export class ReadingThread {
     string,
     { readonly store: object; readonly told: string; readonly answer: Promise<Bytes> }
   >()
+
+  /** @param isBehind whether all else on the machine comes before it */
+  constructor(isBehind = false) {
+    this.#isBehind = isBehind
+  }
+
+  /** How many readings wait for it. */
+  get waiting(): number {
+    return this.#waiting.size
+  }
 
   /** What a reading answers, for a command that hangs on it. @throws what the reading throws */
   async ask<N extends ReadingName>(store: Store, name: N, ...args: Asked<N>): Promise<Answer<N>> {
@@ -140,7 +151,7 @@ export class ReadingThread {
 
   #thread(store: Store, file: string): Worker {
     if (this.#worker && this.#file === file) return this.#worker
-    const worker = startWorker('reading-worker', { database: file })
+    const worker = startWorker('reading-worker', { database: file, isBehind: this.#isBehind })
     this.#worker = worker
     this.#file = file
     this.#stopHearing = onChange(store.root, ({ packed }) =>

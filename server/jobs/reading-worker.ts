@@ -7,6 +7,7 @@ import { FileFault } from '../documents/file-fault.ts'
 import { ProblemError } from '../errors.ts'
 import { type KeptMatch, readMatches } from './match-shelf.ts'
 import { type ReadingName, readAs } from './readings.ts'
+import { stepBack } from './step-back.ts'
 
 /** To the thread: what another connection wrote, what is asked, or that it is over. */
 export type ToReading =
@@ -33,7 +34,9 @@ export interface Fault {
   readonly stack?: string | undefined
 }
 
-const knex = connect((workerData as { database: string }).database)
+const { database, isBehind } = workerData as { database: string; isBehind: boolean }
+if (isBehind) stepBack()
+const knex = connect(database)
 const isReady = onlyRead(knex)
   .then(() => readMatches(knex, (found) => send({ found })))
   .then(keepMatchesOn)

@@ -1,9 +1,11 @@
 import type { MessagePort } from 'node:worker_threads'
 import { pino } from 'pino'
+import type { PlacementSchool } from '../../core/joints/joint.ts'
 import type { PlanLine } from '../../core/sourcing/account.ts'
 import type { Store } from '../database/store.ts'
 import type { Paper } from '../documents/pattern-pdf.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
+import { againstView } from '../services/against.ts'
 import { briefView } from '../services/brief.ts'
 import { budgetView } from '../services/budget.ts'
 import { buildHeader, headerOrFault } from '../services/build-header.ts'
@@ -16,15 +18,18 @@ import { knownView } from '../services/known.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
 import { measureNextView } from '../services/measure-next.ts'
+import { summaryView } from '../services/owner-summary.ts'
 import { closingSet } from '../services/pairing-choice.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
-import { listPairings } from '../services/pairings.ts'
+import { choiceView, reasonsFor } from '../services/pairing-reasons.ts'
+import { listPairings, pairingFigures, placed } from '../services/pairings.ts'
 import { partsList } from '../services/parts-list.ts'
 import { facesOf } from '../services/patterns.ts'
 import { judgePlans, planBuild } from '../services/planning.ts'
 import { plateFaces } from '../services/plate.ts'
 import { recipientView } from '../services/recipient.ts'
 import { listAside } from '../services/set-aside.ts'
+import { readSettings } from '../services/settings.ts'
 import { findShafts } from '../services/shafts.ts'
 import { sourcingView } from '../services/sourcing.ts'
 import { tryRecipe } from '../services/try-recipe.ts'
@@ -51,10 +56,30 @@ export const READINGS = {
   tryRecipe,
   recipient: recipientView,
   pairings: listPairings,
+  pairingFigures,
   measureNext: measureNextView,
-  pairing: async (store: Store, build: string, engine: string, transmission: string) =>
-    pairingDetail(await viewBuild(store, build), engine, transmission),
+  pairing: async (
+    store: Store,
+    build: string,
+    engine: string,
+    transmission: string,
+    transfer: string | null,
+    school: PlacementSchool | undefined,
+  ) => pairingDetail(placed(await viewBuild(store, build), school), engine, transmission, transfer),
   closingSet,
+  reasonsFor,
+  choice: choiceView,
+  against: againstView,
+  summary: summaryView,
+  summaryHtml: async (store: Store, build: string) =>
+    encoder.encode(
+      (await import('../documents/summary-html.ts')).summaryToHtml(await summaryView(store, build)),
+    ),
+  summaryPdf: async (store: Store, build: string) =>
+    (await import('../documents/summary-pdf.ts')).summaryToPdf(
+      await summaryView(store, build),
+      (await readSettings(store)).paper,
+    ),
   judged: judgeChosen,
   shafts: findShafts,
   mating: matingCard,

@@ -45,8 +45,12 @@ export class JobRunner {
   readonly files = new FileReader()
   readonly offers = new OfferImporter()
   readonly readings = new ReadingThread()
+  /** Lists of thousands are worked out apart, behind all else, so that no page waits for one. */
+  readonly #explorers = [new ReadingThread(true), new ReadingThread(true)]
   /** Shut while a backup is put back: a plan that is ready then lands after it, and no other thread has the file open. */
-  readonly gate = new RestoreGate(() => this.readings.close())
+  readonly gate = new RestoreGate(async () => {
+    await Promise.all([this.readings, ...this.#explorers].map((one) => one.close()))
+  })
 
   /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
   async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal): Promise<Plan> {
@@ -141,6 +145,11 @@ export class JobRunner {
     return this.find(id)
   }
 
+  /** The thread for lists of thousands that has least to do. */
+  get explorer(): ReadingThread {
+    return this.#explorers.reduce((one, other) => (other.waiting < one.waiting ? other : one))
+  }
+
   /** Resolves when the job has ended. */
   wait(id: string): Promise<void> {
     return this.#jobs.get(id)?.finished ?? Promise.resolve()
@@ -152,7 +161,7 @@ export class JobRunner {
       this.#pool?.destroy(),
       this.files.close(),
       this.offers.close(),
-      this.readings.close(),
+      ...[this.readings, ...this.#explorers].map((one) => one.close()),
     ])
   }
 

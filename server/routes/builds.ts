@@ -1,6 +1,7 @@
 import { buildOperations } from '../../contract/operations/builds.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { changeBuild } from '../services/change-build.ts'
+import { copyBuild } from '../services/copy-build.ts'
 import { decide } from '../services/decisions.ts'
 import { answerSheet } from '../services/donors.ts'
 import { addJointClaim, answerStopper } from '../services/joint-claims.ts'
@@ -8,6 +9,7 @@ import { changedByUpgrade, seeUpgrade } from '../services/judged-pairings.ts'
 import { addLock } from '../services/locks.ts'
 import { answerMating } from '../services/mating.ts'
 import { chooseCoupling, chooseKit, choosePairing } from '../services/pairing-choice.ts'
+import { reopenChoice, sayWhy, seeChoice } from '../services/pairing-reasons.ts'
 import { startSolve } from '../services/solve.ts'
 import { startBuild } from '../services/start.ts'
 import { DONE, toTrash } from './plain-answers.ts'
@@ -38,9 +40,19 @@ export function buildRoutes({ store, jobs }: Services): App {
     'GET /builds/{id}/measure-next': async ({ params }) =>
       readings.json(store, 'measureNext', params.id),
     'GET /builds/{id}/pairings': async ({ params, query }) =>
-      readings.json(store, 'pairings', params.id, query.most),
+      readings.json(store, 'pairings', params.id, query.school),
+    'POST /builds/{id}/pairing-figures': async ({ params, body }) =>
+      jobs.explorer.json(store, 'pairingFigures', params.id, body.school, body.pairs),
     'GET /builds/{id}/pairing': async ({ params, query }) =>
-      readings.json(store, 'pairing', params.id, query.engine, query.transmission),
+      readings.json(
+        store,
+        'pairing',
+        params.id,
+        query.engine,
+        query.transmission,
+        query.transfer ?? null,
+        query.school,
+      ),
     'GET /builds/{id}/judged': async ({ params }) => ({
       items: await changedByUpgrade(store, params.id),
     }),
@@ -51,9 +63,31 @@ export function buildRoutes({ store, jobs }: Services): App {
     'GET /builds/{id}/shafts': async ({ params, query }) =>
       readings.json(store, 'shafts', params.id, query.engine, query.transmission),
     'POST /builds/{id}/pairing': async ({ params, body }) =>
-      choosePairing(store, params.id, body, () =>
-        readings.ask(store, 'closingSet', params.id, body.engineId, body.transmissionId),
+      choosePairing(
+        store,
+        params.id,
+        body,
+        () => readings.ask(store, 'closingSet', params.id, body.engineId, body.transmissionId),
+        (pair) => readings.ask(store, 'reasonsFor', params.id, pair, null),
       ),
+    'DELETE /builds/{id}/pairing': async ({ params }) => {
+      await reopenChoice(store, params.id)
+      return DONE
+    },
+    'GET /builds/{id}/choice': async ({ params }) => readings.json(store, 'choice', params.id),
+    'POST /builds/{id}/choice': async ({ params, body }) => {
+      await sayWhy(store, params.id, body.because)
+      return DONE
+    },
+    'POST /builds/{id}/choice/seen': async ({ params, body }) => {
+      await seeChoice(store, params.id, body)
+      return DONE
+    },
+    'POST /builds/{id}/copy': async ({ params, body }) =>
+      copyBuild(store, params.id, body.name, body.isBranch),
+    'GET /builds/{id}/against/{other}': async ({ params }) =>
+      readings.json(store, 'against', params.id, params.other),
+    'GET /builds/{id}/summary': async ({ params }) => readings.json(store, 'summary', params.id),
     'POST /builds/{id}/coupling': async ({ params, body }) => {
       await chooseCoupling(store, params.id, body)
       return DONE

@@ -250,12 +250,10 @@ test('a claim that contradicts a computed joint stands beside it as a conflict, 
     null,
     1,
   ])
-  const { json: rows } = await call('GET', '/builds/lantern/pairings')
-  const row = rows.items.find(
-    (one: { engineId: string; transmissionId: string }) =>
-      one.engineId === 'wick-2' && one.transmissionId === 'marlund-4',
-  )
-  expect(row.joints.find((one: { joint: string }) => one.joint === 'torque').conflicts).toBe(1)
+  const { json: figures } = await call('POST', '/builds/lantern/pairing-figures', {
+    pairs: [{ engineId: 'wick-2', transmissionId: 'marlund-4', transferId: null }],
+  })
+  expect(figures.items[0].conflicting).toEqual(['torque'])
 })
 
 test('what is said of two families answers for every engine and gearbox that carries them, and no other', async () => {
@@ -279,16 +277,13 @@ test('what is said of two families answers for every engine and gearbox that car
     grade: 'fitted',
     sentence: 'Every one of them went together.',
   })
-  const { json } = await call('GET', '/builds/lantern/pairings?most=2000')
-  const claimed = json.items
-    .filter((row: { joints: { claimed: boolean }[] }) => row.joints.some((joint) => joint.claimed))
-    .map((row: { engineId: string; transmissionId: string }) => [row.engineId, row.transmissionId])
-  expect(claimed).toContainEqual(['quill-late', 'sunagi-5'])
-  expect(
-    claimed.filter(
-      ([engine, box]: [string, string]) => engine === 'quill-late' && box === 'kessarn-5',
-    ),
-  ).toEqual([])
+  const claimed = async (transmissionId: string): Promise<string[]> => {
+    const pair = { engineId: 'quill-late', transmissionId, transferId: null }
+    const { json } = await call('POST', '/builds/lantern/pairing-figures', { pairs: [pair] })
+    return json.items[0].claimed
+  }
+  expect(await claimed('sunagi-5')).toEqual(['depth'])
+  expect(await claimed('kessarn-5')).toEqual([])
 })
 
 test('an answer settles what hangs on it; dropping a line and undoing puts it back', async () => {

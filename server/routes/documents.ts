@@ -34,6 +34,20 @@ export function documentRoutes({ store, jobs, photos }: Services): App {
         'content-type': 'text/csv; charset=utf-8',
       })
     },
+    'GET /builds/{id}/summary.html': async ({ params, c }) => {
+      const { name } = await store.get('build', params.id)
+      attached(c, fileName(`${name}-for-the-owner`, 'html'))
+      return c.body(await jobs.readings.file(store, 'summaryHtml', params.id), 200, {
+        'content-type': 'text/html; charset=utf-8',
+      })
+    },
+    'GET /builds/{id}/summary.pdf': async ({ params, c }) => {
+      const { name } = await store.get('build', params.id)
+      attached(c, fileName(`${name}-for-the-owner`, 'pdf'))
+      return c.body(await jobs.readings.file(store, 'summaryPdf', params.id), 200, {
+        'content-type': 'application/pdf',
+      })
+    },
     'GET /builds/{id}/export.json': async ({ params, c }) => {
       const { name } = await store.get('build', params.id)
       attached(c, fileName(name, 'json'))

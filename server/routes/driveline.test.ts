@@ -121,10 +121,35 @@ test('a transfer case of the recipient stands behind every gearbox; another is t
   expect((await limit('front-side')).code).toBe('fits')
 })
 
-test('the most promising pairings come first, those the build has touched among them; more are read when asked for', async () => {
-  const few = await json('/builds/sprat/pairings?most=6')
-  expect([few.items.length, few.of]).toEqual([6, 600])
-  expect(few.items.some((row: any) => row.chosen && row.engineId === 'tarn-3')).toBe(true)
-  expect((await json('/builds/sprat/pairings?most=40')).items).toHaveLength(40)
-  expect((await get('/builds/sprat/pairings?most=0')).status).toBe(422)
+test('every engine stands with every gearbox, and behind four driven wheels with every transfer case, the chosen pairing first', async () => {
+  const sprat = await json('/builds/sprat/pairings')
+  expect([sprat.rows.length, sprat.of, sprat.school]).toEqual([600, 600, 'keep'])
+  const [first] = sprat.rows
+  expect([first.chosen, sprat.parts[first.engine].id, first.transfer]).toEqual([
+    true,
+    'tarn-3',
+    null,
+  ])
+  const alder = await json('/builds/alder/pairings?school=set-back')
+  expect([alder.rows.length, alder.school]).toEqual([2400, 'set-back'])
+  const others = alder.rows.filter((row: any) => row.transfer !== null)
+  // The fourth is the vehicle's own.
+  expect(new Set(others.map((row: any) => alder.parts[row.transfer].id)).size).toBe(3)
+  expect((await get('/builds/sprat/pairings?school=sideways')).status).toBe(422)
+})
+
+test('figures of a pairing are those of its list, whichever way the train is placed; one that is gone is told', async () => {
+  const pair = { engineId: 'wick-2', transmissionId: 'marlund-4', transferId: null }
+  const figures = async (school: string) =>
+    (await post('/builds/lantern/pairing-figures', { school, pairs: [pair] })).json.items[0]
+  const [kept, back] = [await figures('keep'), await figures('set-back')]
+  const { joints } = await json('/builds/lantern/pairing?engine=wick-2&transmission=marlund-4')
+  expect(kept.open).toBe(
+    joints.filter(({ bare, closed }: any) => (closed ?? bare).code === 'unmeasured').length,
+  )
+  expect(kept.money.low).toBeLessThan(kept.money.likely)
+  expect(kept.money.likely).toBeLessThan(kept.money.high)
+  // Further back the front axle carries less, and the propshaft is another.
+  expect(back.frontChangeKg).toBeLessThan(kept.frontChangeKg)
+  expect(back.codes).not.toBe(kept.codes)
 })

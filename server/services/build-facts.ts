@@ -4,22 +4,40 @@ import { roomOfTrain } from '../../core/recipient/room-of-train.ts'
 import type { SheetAnswers } from '../../core/sheets/sheet.ts'
 import { donorId } from '../../core/sourcing/ids.ts'
 import type { DonorRow } from '../../core/sourcing/market.ts'
-import type { Store } from '../database/store.ts'
+import type { RowOf, Store } from '../database/store.ts'
 import type { BuildView } from './build-view.ts'
 import type { PairingRun } from './pairing-run.ts'
 
+/** What was typed for a build and chosen in Sourcing. */
+export interface BuildSheets {
+  readonly sheets: readonly RowOf<'buildSheet'>[]
+  readonly donorSheets: readonly RowOf<'donorSheet'>[]
+  readonly locks: readonly RowOf<'sourcingLock'>[]
+}
+
+export async function sheetsOf(store: Store, buildId: string): Promise<BuildSheets> {
+  const [sheets, donorSheets, locks] = await Promise.all([
+    store.list('buildSheet', { buildId }),
+    store.list('donorSheet', { buildId }),
+    store.list('sourcingLock', { buildId, way: 'in' }),
+  ])
+  return { sheets, donorSheets, locks }
+}
+
 /** What is known of a build, from its parts, joints, rooms, sheets and what was typed for it. */
-export async function factsOf(
+export const factsOf = async (
   store: Store,
   view: BuildView,
   run: PairingRun | null,
-): Promise<KnownFacts> {
+): Promise<KnownFacts> => factsFrom(view, run, await sheetsOf(store, view.build.id))
+
+/** The same with one pairing of many, from what was read before. */
+export function factsFrom(
+  view: BuildView,
+  run: PairingRun | null,
+  { sheets, donorSheets, locks }: BuildSheets,
+): KnownFacts {
   const { build, catalogue } = view
-  const [sheets, donorSheets, locks] = await Promise.all([
-    store.list('buildSheet', { buildId: build.id }),
-    store.list('donorSheet', { buildId: build.id }),
-    store.list('sourcingLock', { buildId: build.id, way: 'in' }),
-  ])
   const answersOf = (kind: string): SheetAnswers =>
     sheets.find((row) => row.kind === kind)?.answers ?? {}
   const recipient = build.recipientId ? (catalogue.parts.get(build.recipientId) ?? null) : null

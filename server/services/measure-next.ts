@@ -24,8 +24,8 @@ async function workOut(store: Store, buildId: string) {
   const view = await viewBuild(store, buildId)
   const { catalogue, build, insertables } = view
   // What came with the vehicle is what goes: it is not in play.
-  const rows = pairingRows(view)
-    .items.filter(({ recipients }) => recipients.length < 2)
+  const rows = (await pairingRows(store, view)).items
+    .filter(({ isOwn }) => !isOwn)
     .filter(({ joints }) => joints.every(({ code, closed }) => (closed ?? code) !== 'clash'))
     .slice(0, IN_PLAY)
   const judged = rows.map((row) => {

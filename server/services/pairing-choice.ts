@@ -1,7 +1,9 @@
+import type { PairingReasons } from '../../contract/pairing-reasons.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { MissingError } from '../errors.ts'
 import { viewBuild } from './build-view.ts'
+import { reasonsFor } from './pairing-reasons.ts'
 import { runBuildPairing } from './pairing-run.ts'
 
 /** The set that closes a pairing best, by the ids of its parts. @throws MissingError */
@@ -24,11 +26,38 @@ export async function choosePairing(
     engineId,
     transmissionId,
     inserted,
-  }: { engineId: string; transmissionId: string; inserted?: readonly string[] | null | undefined },
+    transferId,
+  }: {
+    engineId: string
+    transmissionId: string
+    inserted?: readonly string[] | null | undefined
+    transferId?: string | null | undefined
+  },
   closing = (): Promise<readonly string[]> => closingSet(store, buildId, engineId, transmissionId),
+  reasons = (pair: PairOf & { transferId: string | null }): Promise<PairingReasons> =>
+    reasonsFor(store, buildId, pair, null),
 ): Promise<RowOf<'pairing'>> {
   const set = inserted ?? (await closing())
-  return store.transaction((tx) => takePairing(tx, buildId, { engineId, transmissionId }, set))
+  // Another set on the pairing that is chosen already is no other choice.
+  const [held] = await store.list('pairing', { buildId, engineId, transmissionId, chosen: true })
+  const why =
+    held && !transferId
+      ? null
+      : await reasons({ engineId, transmissionId, transferId: transferId ?? null })
+  return store.transaction(async (tx) => {
+    const taken = await takePairing(tx, buildId, { engineId, transmissionId }, set)
+    const chosen = why
+      ? await tx.update('pairing', taken.id, taken.version, { reasons: why })
+      : taken
+    if (transferId)
+      await setCoupling(tx, buildId, {
+        engineId,
+        transmissionId,
+        kind: 'transfer-case',
+        partId: transferId,
+      })
+    return chosen
+  })
 }
 
 /** Makes one pairing of a build the chosen one, with the parts put in. @throws MissingError where one of them is gone */

@@ -13,8 +13,18 @@ import { plateOf } from './plate.ts'
 import { roadOf } from './road.ts'
 
 /** One pairing as the screen reads it: verdicts, closing sets by name, coupling with what could replace it, what it is drawn from. */
-export function pairingDetail(view: BuildView, engineId: string, transmissionId: string) {
-  const { result, train, insertable, row, heard } = runBuildPairing(view, engineId, transmissionId)
+export function pairingDetail(
+  view: BuildView,
+  engineId: string,
+  transmissionId: string,
+  transferId: string | null = null,
+) {
+  const { result, train, insertable, row, heard } = runBuildPairing(
+    view,
+    engineId,
+    transmissionId,
+    transferId,
+  )
   const name = (id: string): string => view.catalogue.parts.get(id)?.name ?? id
   const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
   const assembly = assemble({ ...train, inserted })
@@ -28,7 +38,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     transmissionName: train.transmission.name,
     engineFamily: portOf(train.engine, 'face', 'rearward').family.v,
     transmissionFamily: portOf(train.transmission, 'face', 'forward').family.v,
-    chosenPairing: row?.chosen === true,
+    chosenPairing: row?.chosen === true && transferId === null,
     joints: result.joints.map((joint) => ({
       ...joint,
       title: jointNamed(joint.joint)?.title ?? joint.joint,
@@ -70,6 +80,7 @@ export function pairingDetail(view: BuildView, engineId: string, transmissionId:
     transfer: {
       partId: train.transfer?.id ?? null,
       name: train.transfer?.name ?? null,
+      other: transferId,
       isOffered: view.catalogue.ofKind('transfer-case').length > 0,
     },
     train: trainFigure({ ...train, inserted }, contextOf(view).placement),

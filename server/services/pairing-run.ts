@@ -3,6 +3,7 @@ import { insertionPlace } from '../../core/pairing/closing.ts'
 import { couplingSet, isCouplingKind } from '../../core/pairing/coupling.ts'
 import { type Heard, hearClaims } from '../../core/pairing/joint-claims.ts'
 import { type PairingResult, runPairing } from '../../core/pairing/pairing.ts'
+import { Records } from '../../core/pairing/records.ts'
 import type { Train } from '../../core/pairing/train.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import type { RowOf } from '../database/store.ts'
@@ -33,6 +34,7 @@ function trainOf(
   view: BuildView,
   engine: CompiledPart,
   transmission: CompiledPart,
+  another?: CompiledPart | undefined,
 ): { train: Train; notes: readonly string[]; row: RowOf<'pairing'> | null } {
   const { catalogue, build } = view
   const row =
@@ -56,7 +58,7 @@ function trainOf(
       engine,
       transmission,
       recipient,
-      transfer: transferOf(catalogue, chosen, transmission.id, recipient?.id),
+      transfer: another ?? transferOf(catalogue, chosen, transmission.id, recipient?.id),
       ownBell,
       coupling: parts,
       inserted: [],
@@ -81,19 +83,31 @@ export function transferOf(
   return owned(transmissionId) ?? owned(recipientId) ?? null
 }
 
+/** By shop and use: what hundreds of pairings have in common is recorded once. */
+const recordsMemory = new Memory<Records>(6)
 const pairingMemory = new Memory<PairingResult>(2000)
 
-/** One pairing of a build, bare and closed. @throws MissingError */
+/**
+ * One pairing of a build, bare and closed.
+ * @param transferId another transfer case than the build has behind it
+ * @param isKept whether it is remembered whole: of hundreds that are told apart it is not
+ * @throws MissingError
+ */
 export function runBuildPairing(
   view: BuildView,
   engineId: string,
   transmissionId: string,
+  transferId: string | null = null,
+  isKept = true,
 ): PairingRun {
   const engine = view.catalogue.parts.get(engineId)
   const transmission = view.catalogue.parts.get(transmissionId)
-  if (!engine || !transmission)
-    throw new MissingError('That engine or transmission is not in the catalogue any more.')
-  const { train, notes, row } = trainOf(view, engine, transmission)
+  const another = transferId === null ? undefined : view.catalogue.parts.get(transferId)
+  if (!engine || !transmission || (transferId !== null && another?.kind !== 'transfer-case'))
+    throw new MissingError(
+      'That engine, transmission or transfer case is not in the catalogue any more.',
+    )
+  const { train, notes, row } = trainOf(view, engine, transmission, another)
   // Nothing put in earlier is no preference: a new measurement or part may close it now.
   const prefer = row ? view.inserted.get(row.id) : undefined
   const context = contextOf(view)
@@ -109,9 +123,22 @@ export function runBuildPairing(
     view.insertables,
   ]
   const words = JSON.stringify([context.use, context.placement, prefer, notes])
-  const result = pairingMemory.recall(leansOn, words, () =>
-    runPairing(train, context, insertable, { notes, cost, ...(prefer ? { prefer } : {}) }),
-  )
+  const work = (records?: Records): PairingResult =>
+    runPairing(train, context, insertable, {
+      notes,
+      cost,
+      ...(prefer ? { prefer } : {}),
+      ...(records ? { records } : {}),
+    })
+  const result = isKept
+    ? pairingMemory.recall(leansOn, words, work)
+    : work(
+        recordsMemory.recall(
+          [context.tolerances],
+          `${context.use} ${context.placement}`,
+          () => new Records(),
+        ),
+      )
   return { train, result, insertable, row, heard: hear(view, train, result) }
 }
 

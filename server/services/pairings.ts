@@ -1,180 +1,266 @@
-import { paidPrice } from '../../core/money/offer-price.ts'
-import type { Heard } from '../../core/pairing/joint-claims.ts'
-import { byPromise, effective } from '../../core/pairing/order.ts'
-import type { PairingResult } from '../../core/pairing/pairing.ts'
-import { PairWeights } from '../../core/pairing/rank.ts'
-import type { CompiledPart } from '../../core/ports/index.ts'
+import { briefLimits } from '../../core/brief/limits.ts'
+import { CODES } from '../../core/joints/code.ts'
+import { JOINTS } from '../../core/joints/index.ts'
+import type { PlacementSchool } from '../../core/joints/joint.ts'
+import type { Lean } from '../../core/joints/lean.ts'
+import { convert } from '../../core/money/money.ts'
+import { rateBetween } from '../../core/money/offer-price.ts'
+import { ROW_CURRENCY } from '../../core/needs/line.ts'
+import { CODE_LETTERS, codeOfLetter } from '../../core/pairing/code-letters.ts'
+import { byPromise } from '../../core/pairing/order.ts'
+import { type Cell, cellOf, cellsAt, PairGrid } from '../../core/pairing/pair-grid.ts'
+import type { EngineEnd, GearboxEnd } from '../../core/pairing/sweep.ts'
+import { type CompiledPart, portOf } from '../../core/ports/index.ts'
+import { GRADES } from '../../core/quantity/grade.ts'
+import { vehicleFigure } from '../../core/train/vehicle-figure.ts'
 import type { Store } from '../database/store.ts'
-import { type BuildView, type ClaimRow, contextOf, viewBuild } from './build-view.ts'
+import { sheetAnswers } from './build-sheets.ts'
+import { type BuildView, contextOf, viewBuild } from './build-view.ts'
 import { Memory, RevisionMemory } from './memory.ts'
-import { couplingOf, runBuildPairing, transferOf } from './pairing-run.ts'
-import { ownTrain, roadRow } from './road.ts'
+import { OWN_SHELF } from './own-shelf.ts'
+import { allFigures, figuresOf, type PairOf } from './pairing-figures.ts'
+import { couplingOf, transferOf } from './pairing-run.ts'
 
-const rowsMemory = new RevisionMemory<ReturnType<typeof pairingRows>>()
+/** Pairings that are listed: the most promising; so many can be scrolled, searched and put in order at once. */
+const MOST_LISTED = 6000
 
-/** Pairings shown in full unless more are asked for. */
-const SHOWN = 24
+/** A build as it would be with the gearbox kept where it was, or the engine set back. */
+export const placed = (view: BuildView, school: PlacementSchool | undefined): BuildView =>
+  school === undefined || (view.build.school ?? 'keep') === school
+    ? view
+    : { ...view, build: { ...view.build, school } }
 
-/** The most promising pairings of a build, a line each; `of` counts every engine with every transmission. */
-export const listPairings = (
-  store: Store,
-  buildId: string,
-  most = SHOWN,
-): Promise<ReturnType<typeof pairingRows>> =>
-  rowsMemory.recall(store, `${buildId}|${most}`, async () =>
-    pairingRows(await viewBuild(store, buildId), most),
+const grids = new RevisionMemory<Awaited<ReturnType<typeof gridView>>>()
+
+/** Every engine with every gearbox and transfer case, by bare codes: one word a row, the most promising first. */
+export const listPairings = (store: Store, buildId: string, school?: PlacementSchool) =>
+  grids.recall(store, `${buildId}|${school ?? ''}`, async () =>
+    gridView(store, placed(await viewBuild(store, buildId), school)),
   )
 
-/**
- * Every engine with every transmission is swept; only the most promising, those the build has touched, and
- * the recipient's own train are then recorded in full.
- */
-function inPlay(view: BuildView, most: number): InPlay {
+/** What tells some pairings of a list apart, as many as are ready soon. */
+export const pairingFigures = async (
+  store: Store,
+  buildId: string,
+  school: PlacementSchool | undefined,
+  pairs: readonly PairOf[],
+) => figuresOf(store, placed(await viewBuild(store, buildId), school), pairs)
+
+async function gridView(store: Store, view: BuildView) {
+  const { build, catalogue } = view
+  const { ranked, of } = rank(view)
+  const parts = [
+    ...new Set(
+      ranked.flatMap(({ engine, transmission, transfer }) => [
+        engine,
+        transmission,
+        ...(transfer ? [transfer] : []),
+      ]),
+    ),
+  ]
+  const place = new Map(parts.map((part, i) => [part, i]))
+  const [shelf, brief] = await Promise.all([
+    store.read('offer', { supplierId: OWN_SHELF }),
+    sheetAnswers(store, build.id, 'brief'),
+  ])
+  const euro = rateBetween(catalogue.trade.rates, ROW_CURRENCY, build.currency)
+  const onShelf = new Set(shelf.map(({ partId }) => partId))
+  const inDonor = new Set(
+    catalogue.trade.donors.flatMap(({ items }) => items.map(({ partId }) => partId)),
+  )
+  const isVehicles = (id: string): boolean =>
+    build.recipientId !== null && catalogue.rows.get(id)?.ownerId === build.recipientId
+  return {
+    school: build.school === 'set-back' ? ('set-back' as const) : ('keep' as const),
+    currency: build.currency,
+    /** Minor units of the build for a euro: what weights are kept in. */
+    euroMinor: euro === null ? null : convert(100, ROW_CURRENCY, build.currency, euro),
+    repairMinor: build.likeForLikeMinor ?? null,
+    limits: briefLimits(brief, build.currency),
+    of,
+    joints: JOINTS.map(({ id }) => id),
+    parts: parts.map((part) => ({
+      id: part.id,
+      name: part.name,
+      family: portOf(part, 'face', 'rearward').family.v ?? portOf(part, 'face', 'forward').family.v,
+      type: portOf(part, 'ratios').type.v,
+      at: isVehicles(part.id)
+        ? ('vehicle' as const)
+        : onShelf.has(part.id)
+          ? ('shelf' as const)
+          : inDonor.has(part.id)
+            ? ('donor' as const)
+            : ('elsewhere' as const),
+    })),
+    rows: ranked.map(({ engine, transmission, transfer, isChosen, cells }) => ({
+      engine: place.get(engine)!,
+      transmission: place.get(transmission)!,
+      transfer: transfer === null ? null : place.get(transfer)!,
+      chosen: isChosen,
+      codes: cells.map((cell) => (cell ? CODE_LETTERS[CODES[cell.code]!] : '-')).join(''),
+      grades: cells.map((cell) => (cell && GRADES[cell.weakest] ? cell.weakest : '-')).join(''),
+      leans: cells.map((cell) => (cell ? LEAN_LETTERS[cell.lean] : '-')).join(''),
+    })),
+  }
+}
+const LEAN_LETTERS: Readonly<Record<Lean, string>> = { open: 'o', likely: 'l', doubtful: 'd' }
+
+interface Ranked {
+  readonly engine: CompiledPart
+  readonly transmission: CompiledPart
+  /** Another than the build's own; null for that, or none. */
+  readonly transfer: CompiledPart | null
+  readonly isChosen: boolean
+  readonly cells: readonly (Cell | null)[]
+}
+
+/** What each build's pairings came to, so that a change sweeps only what it touched; the builds last looked at. */
+const swept = new Map<string, PairGrid>()
+const MOST_SWEPT = 12
+
+function gridFor(key: string): PairGrid {
+  const held = swept.get(key) ?? new PairGrid()
+  swept.delete(key)
+  swept.set(key, held)
+  for (const oldest of swept.keys()) if (swept.size > MOST_SWEPT) swept.delete(oldest)
+  return held
+}
+
+/** Nothing sold or written elsewhere changes the order. */
+const ranking = new Memory<ReturnType<typeof rankAnew>>(12)
+
+function rank(view: BuildView): ReturnType<typeof rankAnew> {
   const { build, catalogue, pairings, choices } = view
   const words = JSON.stringify([
     build.use,
     build.school,
     build.recipientId,
-    pairings.map((row) => [row.engineId, row.transmissionId]),
+    pairings.map((row) => [row.engineId, row.transmissionId, row.chosen]),
     choices,
-    most,
   ])
-  return ranking.recall([catalogue.parts, catalogue.tolerances], words, () => rank(view, most))
+  return ranking.recall([catalogue.parts, catalogue.tolerances], words, () => rankAnew(view))
 }
 
-interface InPlay {
-  readonly pairs: readonly (readonly [CompiledPart, CompiledPart])[]
-  readonly of: number
-}
-/** Nothing sold or written elsewhere changes the order. */
-const ranking = new Memory<InPlay>(40)
-
-/** What each build's pairings weighed, so that a change sweeps only what it touched; the builds last looked at. */
-const weighed = new Map<string, PairWeights>()
-const MOST_WEIGHED = 20
-
-function weightsOf(build: string): PairWeights {
-  const held = weighed.get(build) ?? new PairWeights()
-  weighed.delete(build)
-  weighed.set(build, held)
-  for (const oldest of weighed.keys()) if (weighed.size > MOST_WEIGHED) weighed.delete(oldest)
-  return held
-}
-
-function rank(view: BuildView, most: number): InPlay {
-  const context = contextOf(view)
-  const touched = new Set(view.pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
-  const isOwn = (part: CompiledPart): boolean =>
-    view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId &&
-    view.build.recipientId !== null
-  const { catalogue, build } = view
-  const engines = catalogue.ofKind('engine')
-  const transmissions = catalogue.ofKind('transmission')
+function rankAnew(view: BuildView): { readonly ranked: readonly Ranked[]; readonly of: number } {
+  const { build, catalogue, pairings, choices } = view
   const recipient = build.recipientId ? (catalogue.parts.get(build.recipientId) ?? null) : null
-  const weights = weightsOf(build.id).weigh(
-    engines.map((engine) => ({ engine, coupling: couplingOf(catalogue, engine.id) })),
-    transmissions.map((transmission) => ({
-      transmission,
-      coupling: couplingOf(catalogue, transmission.id),
-      transfer: transferOf(catalogue, [], transmission.id, recipient?.id),
-      recipient,
-    })),
-    context,
+  const engines = catalogue
+    .ofKind('engine')
+    .map((engine): EngineEnd => ({ engine, coupling: couplingOf(catalogue, engine.id) }))
+  const cases = vehicleFigure(recipient).isFourDriven ? catalogue.ofKind('transfer-case') : []
+  const columns = catalogue.ofKind('transmission').flatMap((transmission) => {
+    const own = transferOf(catalogue, [], transmission.id, recipient?.id)
+    const others = cases.filter((one) => one !== own)
+    const end = { transmission, coupling: couplingOf(catalogue, transmission.id), recipient }
+    return [
+      { end: { ...end, transfer: own } satisfies GearboxEnd, other: null },
+      ...others.map((one) => ({ end: { ...end, transfer: one } satisfies GearboxEnd, other: one })),
+    ]
+  })
+  const grid = gridFor(`${build.id}|${build.school}`).read(
+    engines,
+    columns.map(({ end }) => end),
+    contextOf(view),
   )
-  // What the build has touched has choices of its own, and is recorded whatever it weighs.
-  const all = engines.flatMap((engine, row) =>
-    transmissions.map((transmission, column) => {
-      const kept =
-        touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission))
-      return {
-        pair: [engine, transmission] as [CompiledPart, CompiledPart],
-        weight: kept ? -1 : weights[row * transmissions.length + column]!,
-      }
+  const touched = new Set(pairings.map((row) => `${row.engineId}|${row.transmissionId}`))
+  const chosen = pairings.find((row) => row.chosen === true)
+  const isOwn = (part: CompiledPart): boolean =>
+    build.recipientId !== null && catalogue.rows.get(part.id)?.ownerId === build.recipientId
+  // A pairing for which another case was chosen stands with it, as it is judged; not a second time by itself.
+  const cased = new Map(
+    pairings.flatMap((row): [string, string][] => {
+      const choice = choices.find((one) => one.pairingId === row.id && one.kind === 'transfer-case')
+      return choice ? [[`${row.engineId}|${row.transmissionId}`, String(choice.partId)]] : []
     }),
   )
-  const ranked = all.sort(
-    (p, q) =>
-      p.weight - q.weight ||
-      (`${p.pair[0].name}${p.pair[1].name}` < `${q.pair[0].name}${q.pair[1].name}` ? -1 : 1),
-  )
-  return { pairs: ranked.slice(0, most).map(({ pair }) => pair), of: all.length }
-}
-
-export function pairingRows(view: BuildView, most = SHOWN) {
-  const { pairs, of } = inPlay(view, most)
-  const { recipientId } = view.build
-  const own = ownTrain(view, recipientId ? (view.catalogue.parts.get(recipientId) ?? null) : null)
-  const items = pairs.map(([engine, transmission]) => {
-    const { train, result, row, heard } = runBuildPairing(view, engine.id, transmission.id)
+  const order: { at: number; weight: number; other: CompiledPart | null }[] = []
+  // What the build has touched, and what came with the vehicle, is listed whatever it weighs.
+  engines.forEach(({ engine }, row) => {
+    columns.forEach(({ end: { transmission }, other }, column) => {
+      const choice = cased.get(`${engine.id}|${transmission.id}`)
+      if (other !== null && other.id === choice) return
+      const stands =
+        choice === undefined
+          ? -1
+          : columns.findIndex(
+              (one) => one.end.transmission === transmission && one.other?.id === choice,
+            )
+      const at = row * columns.length + (other === null && stands >= 0 ? stands : column)
+      const isKept =
+        other === null &&
+        (touched.has(`${engine.id}|${transmission.id}`) || (isOwn(engine) && isOwn(transmission)))
+      order.push({ at, other, weight: isKept ? -1 : grid.weights[at]! })
+    })
+  })
+  order.sort((p, q) => p.weight - q.weight || p.at - q.at)
+  const ranked = order.slice(0, MOST_LISTED).map(({ at, other }): Ranked => {
+    const { engine } = engines[Math.floor(at / columns.length)]!
+    const { end } = columns[at % columns.length]!
     return {
-      engineId: engine.id,
-      engine: engine.name,
-      transmissionId: transmission.id,
-      transmission: transmission.name,
-      recipients: [engine, transmission]
-        .filter((part) => view.catalogue.rows.get(part.id)?.ownerId === view.build.recipientId)
-        .map((part) => part.id),
-      chosen: row?.chosen === true,
-      joints: result.joints.map((joint) => shownCode(joint, heard.get(joint.joint))),
-      open: result.joints.filter(
-        ({ joint, bare, closed }) =>
-          effective({ bare, closed }).code === 'unmeasured' && !heard.get(joint)?.answer,
-      ).length,
-      minutes: result.joints.reduce(
-        (sum, { bare, closed }) => sum + effective({ bare, closed }).minutes,
-        0,
-      ),
-      hours: result.joints.reduce(
-        (sum, { bare, closed }) =>
-          sum + effective({ bare, closed }).tasks.reduce((total, task) => total + task.hours, 0),
-        0,
-      ),
-      piecesMinor: piecesFrom(view, result.chosen),
-      closedBy: result.chosen.map((id) => view.catalogue.parts.get(id)?.name ?? id),
-      marginNm: marginOf(result),
-      ...roadRow(view, train, own),
+      engine,
+      transmission: end.transmission,
+      transfer: other,
+      isChosen:
+        other === null &&
+        chosen?.engineId === engine.id &&
+        chosen.transmissionId === end.transmission.id,
+      cells: [...cellsAt(grid, at)].map(cellOf),
     }
   })
+  const named = ranked
+    .map((one) => ({
+      one,
+      promising: {
+        chosen: one.isChosen,
+        engine: one.engine.name,
+        transmission: one.transmission.name,
+        isWorkedOut: false,
+        joints: one.cells.flatMap((cell) =>
+          cell ? { code: CODES[cell.code]!, closed: null } : [],
+        ),
+      },
+    }))
+    .sort((p, q) => byPromise(p.promising, q.promising))
+  return { ranked: named.map(({ one }) => one), of: order.length }
+}
+
+/** The most promising pairings with all that is worked out of them, best first. */
+export async function pairingRows(store: Store, view: BuildView, most = 24) {
+  const { ranked, of } = rank(view)
+  const some = ranked.slice(0, most)
+  const figures = await allFigures(
+    store,
+    view,
+    some.map(({ engine, transmission, transfer }) => ({
+      engineId: engine.id,
+      transmissionId: transmission.id,
+      transferId: transfer?.id ?? null,
+    })),
+  )
+  const isVehicles = (id: string): boolean =>
+    view.build.recipientId !== null &&
+    view.catalogue.rows.get(id)?.ownerId === view.build.recipientId
+  const items = figures.map((row, i) => ({
+    ...row,
+    engine: some[i]!.engine.name,
+    transmission: some[i]!.transmission.name,
+    chosen: some[i]!.isChosen,
+    isOwn: isVehicles(row.engineId) && isVehicles(row.transmissionId),
+    isWorkedOut: true,
+    joints: JOINTS.flatMap(({ id }, at) => {
+      const code = codeOfLetter(row.codes[at])
+      return code === null
+        ? []
+        : [
+            {
+              joint: id,
+              code,
+              closed: codeOfLetter(row.closed[at]),
+              evidence: GRADES[Number(row.grades[at])] ?? null,
+              claimed: row.claimed.includes(id),
+            },
+          ]
+    }),
+  }))
   return { items: items.sort(byPromise), of }
-}
-
-/** The least the pieces that close it are known to cost, each by itself or all in one kit; null where one has no price. */
-function piecesFrom(
-  { build, insertables, catalogue: { trade } }: BuildView,
-  parts: readonly string[],
-): number | null {
-  const money = { currency: build.currency, taxRate: build.taxRate }
-  const apart = parts.reduce((sum, part) => sum + insertables.cost(part), 0)
-  const together = trade.kits
-    .filter(({ items }) => parts.every((part) => items.some(({ partId }) => partId === part)))
-    .map((kit) => paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, money, trade.rates))
-  const least = Math.min(apart, ...together.map((price) => price ?? Infinity))
-  return parts.length === 0 ? 0 : Number.isFinite(least) ? least : null
-}
-
-/** The code shown of a joint: the computed one, or where that is unmeasured the claim's, at its grade. */
-function shownCode(
-  { joint, bare, closed }: PairingResult['joints'][number],
-  said: Heard<ClaimRow> | undefined,
-) {
-  const answer = said?.answer
-  return {
-    joint,
-    code: answer?.run === 'bare' ? answer.code : bare.code,
-    closed: answer?.run === 'closed' ? answer.code : (closed?.code ?? null),
-    evidence: answer ? answer.evidence : bare.evidence,
-    missing: effective({ bare, closed }).missing.length,
-    claimed: answer !== undefined,
-    conflicts: said?.conflicts.length ?? 0,
-  }
-}
-
-/** Least torque margin at the gearbox input, N·m; null when not known. */
-function marginOf(result: PairingResult): number | null {
-  const limits =
-    result.joints
-      .find((joint) => joint.joint === 'torque')
-      ?.bare.limits.filter((limit) => limit.id === 'torque') ?? []
-  const margins = limits.flatMap((limit) => (limit.margin === null ? [] : [limit.margin]))
-  return margins.length === limits.length && margins.length > 0 ? Math.min(...margins) : null
 }

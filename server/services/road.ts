@@ -1,3 +1,4 @@
+import { axleLoads } from '../../core/mechanics/axle-loads.ts'
 import { run } from '../../core/mechanics/road/acceleration.ts'
 import { LEVEL } from '../../core/mechanics/road/road-car.ts'
 import { cruiseRpm, fastestIn } from '../../core/mechanics/road/steady.ts'
@@ -5,7 +6,9 @@ import { couplingSet } from '../../core/pairing/coupling.ts'
 import { roadOfTrain } from '../../core/pairing/road-of-train.ts'
 import type { Train } from '../../core/pairing/train.ts'
 import type { CompiledPart } from '../../core/ports/index.ts'
-import type { BuildView } from './build-view.ts'
+import { trainFigure } from '../../core/train/train-figure.ts'
+import { type BuildView, contextOf } from './build-view.ts'
+import { Memory } from './memory.ts'
 
 /** The vehicle on the road with a train, and as it was with its own engine and gearbox. */
 export function roadOf(view: BuildView, train: Train) {
@@ -57,22 +60,57 @@ function massChange(view: BuildView, train: Train, own: Train | null): number | 
   return masses.some((mass) => mass === null) ? null : engine! + box! - oldEngine! - oldBox!
 }
 
+/**
+ * What the new train puts on the front axle more than the old one, kg: each half as if its weight were in its middle (common
+ * practice, no published source). Null where a mass is not known.
+ */
+function frontChange(view: BuildView, train: Train, own: Train | null): number | null {
+  if (own === null) return null
+  const on = (one: Train): number | null => {
+    const [engineKg, boxKg] = [massOf(view, one.engine), massOf(view, one.transmission)]
+    if (engineKg === null || boxKg === null) return null
+    const { face, engine, gearbox, vehicle, isAcross } = trainFigure(one, contextOf(view).placement)
+    const masses = [
+      { kg: engineKg, alongMm: isAcross ? face.mm : face.mm - engine.length.mm / 2 },
+      { kg: boxKg, alongMm: isAcross ? face.mm : face.mm + gearbox.length.mm / 2 },
+    ]
+    const axles = { frontMm: vehicle.frontAxle.mm, rearMm: vehicle.rearAxle.mm }
+    return axles.rearMm > axles.frontMm ? axleLoads(masses, axles).frontKg : null
+  }
+  const [now, before] = [on(train), on(own)]
+  return now === null || before === null ? null : now - before
+}
+
 /** The hill and the speed at which pairings are told apart. */
 const HILL = { ...LEVEL, grade: 0.06 }
 const CRUISE_KMH = 80
 /** Coarse: a list of hundreds is told apart by tenths of a second. */
-const STEP_S = 0.05
+const STEP_S = 0.1
+
+/** The same whatever transfer case stands behind. */
+const driven = new Memory<ReturnType<typeof driveRow>>(4000)
 
 /** What tells pairings of a list apart on the road; null where something is not known. */
 export function roadRow(view: BuildView, train: Train, own: Train | null) {
-  const change = massChange(view, train, own)
-  const told = roadOfTrain(train, { vehicle: massOf(view, train.recipient), change })
-  if (!('road' in told))
-    return { massChangeKg: change, cruiseRpm: null, hillTopKmh: null, toHundredS: null }
+  const massChangeKg = massChange(view, train, own)
+  const vehicle = massOf(view, train.recipient)
+  return {
+    massChangeKg,
+    frontChangeKg: frontChange(view, train, own),
+    ...driven.recall(
+      [train.engine, train.transmission, train.recipient],
+      `${vehicle} ${massChangeKg}`,
+      () => driveRow(train, vehicle, massChangeKg),
+    ),
+  }
+}
+
+function driveRow(train: Train, vehicle: number | null, change: number | null) {
+  const told = roadOfTrain(train, { vehicle, change })
+  if (!('road' in told)) return { cruiseRpm: null, hillTopKmh: null, toHundredS: null }
   const { car } = told.road
   const { seconds } = run(car, LEVEL, 0, 100, { stepS: STEP_S })
   return {
-    massChangeKg: change,
     cruiseRpm: cruiseRpm(car, CRUISE_KMH),
     hillTopKmh: fastestIn(car, HILL, car.gears.length - 1),
     toHundredS: Number.isFinite(seconds) ? seconds : null,

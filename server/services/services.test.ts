@@ -224,8 +224,8 @@ test('bundles are written whole; items given replace those there; a stale versio
 
 test('tolerances: an edit moves verdicts that lean on it; null goes back; an unknown one is refused', async () => {
   const depth = async (): Promise<string> =>
-    pairingRows(await viewBuild(store, 'lantern'))
-      .items.find((row) => row.engineId === 'hob' && row.transmissionId === 'marlund-4')!
+    (await pairingRows(store, await viewBuild(store, 'lantern'))).items
+      .find((row) => row.engineId === 'hob' && row.transmissionId === 'marlund-4')!
       .joints.find((joint) => joint.joint === 'depth')!.code
   expect(await depth()).toBe('fits')
   await writeSettings(store, { tolerances: { tipClearMm: 50 } })

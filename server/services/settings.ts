@@ -1,6 +1,7 @@
 import type { PAPERS } from '../../contract/stored.ts'
 import { TOLERANCES } from '../../core/joints/tolerances.ts'
 import { own } from '../../core/own.ts'
+import { WEIGHTS } from '../../core/pairing/weigh.ts'
 import { UNIT_CHOICES, type Units } from '../../core/quantity/units.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
@@ -14,6 +15,8 @@ export interface Settings {
   readonly timeZone: string
   /** What is printed on. */
   readonly paper: (typeof PAPERS)[number]
+  /** What pairings are weighed by, where the shop changed it, whole euros. */
+  readonly weights: Readonly<Record<string, number>>
 }
 
 export async function readSettings(store: Store): Promise<Settings> {
@@ -25,6 +28,7 @@ export async function readSettings(store: Store): Promise<Settings> {
       (rows.get('timeZone') as string | undefined) ??
       Intl.DateTimeFormat().resolvedOptions().timeZone,
     paper: (rows.get('paper') as Settings['paper'] | undefined) ?? 'A4',
+    weights: (rows.get('weights') as Record<string, number> | undefined) ?? {},
   }
 }
 
@@ -35,6 +39,7 @@ export async function writeSettings(
     tolerances?: Record<string, number | null> | undefined
     timeZone?: string | undefined
     paper?: Settings['paper'] | undefined
+    weights?: Record<string, number | null> | undefined
   },
 ): Promise<Settings> {
   const unknown = Object.keys(patch.tolerances ?? {}).filter(
@@ -42,6 +47,11 @@ export async function writeSettings(
   )
   if (unknown.length > 0)
     throw new UnprocessableError(`There is no tolerance ${unknown.join(', ')}.`)
+  const strange = Object.keys(patch.weights ?? {}).filter((name) => !Object.hasOwn(WEIGHTS, name))
+  if (strange.length > 0)
+    throw new UnprocessableError(
+      `Pairings are not weighed by ${strange.join(', ')}. There are: ${Object.keys(WEIGHTS).join(', ')}.`,
+    )
   for (const [stored, shown] of Object.entries(patch.units ?? {}))
     if (!own(UNIT_CHOICES as Record<string, readonly string[]>, stored)?.includes(shown ?? ''))
       throw new UnprocessableError(`"${shown}" is not a unit ${stored} can be shown in.`)
@@ -54,12 +64,11 @@ export async function writeSettings(
     if (patch.units) await put('units', { ...(await readSettings(tx)).units, ...patch.units })
     if (patch.timeZone) await put('timeZone', patch.timeZone)
     if (patch.paper) await put('paper', patch.paper)
-    if (patch.tolerances) {
-      const merged = Object.entries({
-        ...(await readSettings(tx)).tolerances,
-        ...patch.tolerances,
-      }).filter(([, value]) => value !== null)
-      await put('tolerances', Object.fromEntries(merged))
+    for (const name of ['tolerances', 'weights'] as const) {
+      const said = patch[name]
+      if (!said) continue
+      const merged = Object.entries({ ...(await readSettings(tx))[name], ...said })
+      await put(name, Object.fromEntries(merged.filter(([, value]) => value !== null)))
     }
     return readSettings(tx)
   })

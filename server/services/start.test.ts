@@ -98,7 +98,7 @@ test('answers are kept as claims, and decide the fields they can', async () => {
   ])
   // The type says which way its crank turns; a no to rotation then says the gearbox wants the other way.
   expect(
-    pairingRows(await viewBuild(store, build.id)).items[0]!.joints.find(
+    (await pairingRows(store, await viewBuild(store, build.id))).items[0]!.joints.find(
       (joint) => joint.joint === 'rotation',
     )!.code,
   ).toBe('clash')
@@ -152,12 +152,13 @@ test('a pattern family on both sides settles the face, at the grade it was said'
 
 test('a claim on a joint answers in the grid where nothing is measured, with its grade; a measured clash would stand', async () => {
   const build = await start()
-  const [row] = pairingRows(await viewBuild(store, build.id)).items
+  const [row] = (await pairingRows(store, await viewBuild(store, build.id))).items
   const flange = () =>
     pairingRowsNow().then(
       (rows) => rows[0]!.joints.find((joint) => joint.joint === 'crank-flange')!,
     )
-  const pairingRowsNow = async () => pairingRows(await viewBuild(store, build.id)).items
+  const pairingRowsNow = async () =>
+    (await pairingRows(store, await viewBuild(store, build.id))).items
   expect(await flange()).toMatchObject({ code: 'unmeasured', claimed: false })
   await addJointClaim(store, {
     subject: 'joint',

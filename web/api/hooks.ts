@@ -2,6 +2,7 @@ import { toast } from 'sonner'
 import type { Asked, Callable } from '../../contract/asked.ts'
 import type { StoredRow } from '../../contract/stored.ts'
 import { dayIn } from '../../core/day.ts'
+import type { PlacementSchool } from '../../core/joints/joint.ts'
 import type { Reading } from '../../core/quantity/units.ts'
 import { refresh, useAnswer } from './answer.ts'
 import { ApiProblem, call } from './client.ts'
@@ -10,10 +11,18 @@ import { usePerson } from './person.ts'
 
 export const useBuild = (id: string | undefined) =>
   useAnswer('GET /builds/{id}', id ? { params: { id } } : null)
-export const usePairing = (id: string, engine: string | null, transmission: string | null) =>
+export const usePairing = (
+  id: string,
+  engine: string | null,
+  transmission: string | null,
+  transfer: string | null = null,
+  school?: PlacementSchool,
+) =>
   useAnswer(
     'GET /builds/{id}/pairing',
-    engine && transmission ? { params: { id }, query: { engine, transmission } } : null,
+    engine && transmission
+      ? { params: { id }, query: { engine, transmission, transfer: transfer ?? undefined, school } }
+      : null,
   )
 export const usePart = (id: string | null | undefined, build?: string) =>
   useAnswer('GET /parts/{id}', id ? { params: { id }, query: { build } } : null)

@@ -11,18 +11,27 @@ export function JointShape({
   evidence = null,
   closed = null,
   word = false,
+  small = false,
 }: {
   code: Code
   evidence?: Grade | null
   closed?: Code | null
   word?: boolean
+  /** Among many in a row. */
+  small?: boolean
 }) {
   const words = VERDICT_WORDS[code].word
   const closing = closed !== null && closed !== code
   const label = `${words}${closing ? `, closed: ${VERDICT_WORDS[closed].word}` : ''}${evidence && isWeak(evidence) ? `, ${evidence} only` : ''}`
   return (
     <span className="inline-flex items-center gap-1.5">
-      <svg viewBox="0 0 22 16" width="22" height="16" role="img" aria-label={label}>
+      <svg
+        viewBox="0 0 22 16"
+        width={small ? 15 : 22}
+        height={small ? 11 : 16}
+        role="img"
+        aria-label={label}
+      >
         <title>{label}</title>
         <Drawing code={code} />
         {closing && <circle cx="11" cy="1.6" r="1.6" fill="var(--color-ink)" />}
@@ -103,8 +112,7 @@ export function Legend() {
         <JointShape key={code} code={code} word />
       ))}
       <span className="ml-auto">
-        Dot above: closed by a piece in the catalogue. Dotted underline: catalogue, heard or assumed
-        only. Not an engineering approval.
+        Dot: closed by a piece in reach. Dotted: weak evidence. Not an engineering approval.
       </span>
     </div>
   )

@@ -35,15 +35,17 @@ export const ButtonLink = ({
 }: {
   to: string
   children: ReactNode
-  tone?: 'plain' | 'main'
+  tone?: 'plain' | 'main' | 'quiet'
 }) => (
   <Link
     to={to}
     className={clsx(
-      'inline-flex items-center whitespace-nowrap rounded px-3 py-1.5 font-semibold max-[560px]:whitespace-normal print:hidden',
-      tone === 'main'
-        ? 'bg-accent text-on-accent hover:brightness-110'
-        : 'border border-ink bg-ground hover:bg-bench',
+      'inline-flex items-center whitespace-nowrap rounded max-[560px]:whitespace-normal print:hidden',
+      tone === 'quiet'
+        ? 'min-h-6 px-1 text-accent underline underline-offset-2 hover:bg-bench'
+        : 'px-3 py-1.5 font-semibold',
+      tone === 'main' && 'bg-accent text-on-accent hover:brightness-110',
+      tone === 'plain' && 'border border-ink bg-ground hover:bg-bench',
     )}
   >
     {children}

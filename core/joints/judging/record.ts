@@ -5,6 +5,7 @@ import { METHODS } from '../../quantity/methods.ts'
 import { lowerFirst } from '../../quantity/plain-text.ts'
 import { CODES, type Code, FITS, UNMEASURED } from '../code.ts'
 import type { Joint } from '../joint.ts'
+import { leanOf } from '../lean.ts'
 import type {
   LimitRecord,
   Loosest,
@@ -76,7 +77,7 @@ export class Recorder {
       known: this.#known,
       agreed: this.#agreed,
       outside: this.#outside,
-      lean: this.#outside > 0 ? 'doubtful' : this.#known * 2 >= stated ? 'likely' : 'open',
+      lean: leanOf({ stated, known: this.#known, outside: this.#outside }),
       missing: [...this.#missing.values()],
       minutes: [...this.#missing.values()].reduce((total, field) => total + field.minutes, 0),
       evidence: (GRADES as readonly Grade[])[this.#weakest] ?? null,

@@ -16,6 +16,7 @@ import * as lockItems from '../migrations/20261129_0012_lock_items_of_bundles.ts
 import * as onePlace from '../migrations/20261129_0013_list_pieces_in_one_place.ts'
 import * as addJudged from '../migrations/20261129_0014_add_judged_pairings.ts'
 import * as decideByReasons from '../migrations/20261129_0015_decide_by_reasons.ts'
+import * as keepReasons from '../migrations/20261129_0016_keep_pairing_reasons.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -34,6 +35,7 @@ export const MIGRATIONS = [
   { name: '20261129_0013_list_pieces_in_one_place', ...onePlace },
   { name: '20261129_0014_add_judged_pairings', ...addJudged },
   { name: '20261129_0015_decide_by_reasons', ...decideByReasons },
+  { name: '20261129_0016_keep_pairing_reasons', ...keepReasons },
 ]
 
 export type Database = Knex

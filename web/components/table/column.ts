@@ -58,11 +58,12 @@ export const definitionOf = <R extends object>(column: Column<R>): ColumnDef<Fea
   enableHiding: !column.isFixed && !column.isActions,
 })
 
-/** Whether what a row shows holds every word that is searched for, in any order. */
-export const holds = (values: readonly Value[], words: string): boolean => {
-  const text = values.join(' ').toLowerCase()
-  return words
+/** What a row shows, as it is searched. */
+export const textOf = (values: readonly Value[]): string => values.join(' ').toLowerCase()
+
+/** Whether a text holds every word that is searched for, in any order. */
+export const holds = (text: string, words: string): boolean =>
+  words
     .toLowerCase()
     .split(/\s+/)
     .every((word) => text.includes(word))
-}

@@ -1,7 +1,7 @@
 import { useTable } from '@tanstack/react-table'
 import clsx from 'clsx'
 import { type ReactNode, useCallback, useMemo, useRef } from 'react'
-import { type Column, definitionOf, features, holds } from './column.ts'
+import { type Column, definitionOf, features, holds, textOf } from './column.ts'
 import { GroupRow, inGroups } from './groups.tsx'
 import { useMarking } from './marking.ts'
 import { saveCsv } from './save-csv.ts'
@@ -37,6 +37,7 @@ export function DataTable<R extends object>({
   below,
   isFixedOrder = false,
   isMain = false,
+  isDense = false,
   hasTools = isMain || rows.length > FEW,
   search,
   isPartial = false,
@@ -65,6 +66,8 @@ export function DataTable<R extends object>({
   isFixedOrder?: boolean
   /** The table its page is about: its sorting and search stand plainly in the address. */
   isMain?: boolean
+  /** Rows no higher than a line of text: many are seen. */
+  isDense?: boolean
   /** By itself: where the page is about it, or it is long. */
   hasTools?: boolean
   /** Where the rows are searched elsewhere, among more than are here. */
@@ -78,22 +81,19 @@ export function DataTable<R extends object>({
   const definitions = useMemo(() => columns.map(definitionOf), [columns])
   const byId = useMemo(() => new Map(columns.map((column) => [column.id, column])), [columns])
   const searched = useMemo(() => columns.filter(({ isActions }) => !isActions), [columns])
-  const found = useMemo(
-    () =>
-      search || state.filter.trim() === ''
-        ? rows
-        : rows.filter((row) =>
-            holds(
-              searched.map(({ value }) => value(row)),
-              state.filter.trim(),
-            ),
-          ),
-    [rows, searched, state.filter, search],
-  )
+  // Of a list of thousands each row is put into words once, not at each key.
+  const textIn = useMemo(() => {
+    const texts = new WeakMap<R, string>()
+    return (row: R): string => {
+      const held = texts.get(row) ?? textOf(searched.map(({ value }) => value(row)))
+      texts.set(row, held)
+      return held
+    }
+  }, [searched])
   const table = useTable({
     features,
     columns: definitions,
-    data: found,
+    data: rows,
     getRowId: keyOf,
     state: {
       sorting: isPartial || isFixedOrder ? UNSORTED : state.sorting,
@@ -104,7 +104,14 @@ export function DataTable<R extends object>({
     enableMultiSort: false,
     sortDescFirst: false,
   })
-  const sorted = table.getRowModel().rows
+  const ordered = table.getRowModel().rows
+  const sorted = useMemo(
+    () =>
+      search || state.filter.trim() === ''
+        ? ordered
+        : ordered.filter(({ original }) => holds(textIn(original), state.filter.trim())),
+    [ordered, textIn, state.filter, search],
+  )
   const isPrinting = usePrinting()
   const isWhole = isPrinting || state.filter.trim() !== '' || state.sorting.length > 0
   const entries = useMemo(
@@ -202,6 +209,7 @@ export function DataTable<R extends object>({
                   columns={visible}
                   measure={view.measure}
                   isEdged={isMain}
+                  isDense={isDense}
                   isMarked={row.id === marked}
                   isMarkable={onMark !== undefined}
                   onOpen={opens ? open : null}

@@ -1,4 +1,4 @@
-import { useEffect } from 'react'
+import { useEffect, useRef } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import type { Entry } from './groups.tsx'
 
@@ -30,8 +30,11 @@ export function useMarking<R, S extends Shown<R>>({
   useHotkeys('j', () => step(1), isOn)
   useHotkeys('k', () => step(-1), isOn)
   const at = marked ? entries.findIndex(({ row }) => row?.id === marked) : -1
-  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each row that is marked, not for each drawing.
+  // Once for each row that is marked: rows put in another order meanwhile do not take the list from under a reader.
+  const revealed = useRef<string | null>(null)
   useEffect(() => {
-    if (at >= 0) reveal(at)
-  }, [marked, at])
+    if (at < 0 || revealed.current === marked) return
+    revealed.current = marked ?? null
+    reveal(at)
+  }, [marked, at, reveal])
 }

@@ -8,13 +8,29 @@ export function SearchInput({
   words,
   onSearch,
   placeholder,
+  isLong = false,
 }: {
   words: string
   onSearch: (words: string) => void
   placeholder: string
+  /** Whether what is searched takes time: a key is drawn before it is done. */
+  isLong?: boolean
 }) {
   const input = useRef<HTMLInputElement>(null)
   const [typed, setTyped] = useState(words)
+  const latest = useRef(onSearch)
+  latest.current = onSearch
+  const frame = useRef(0)
+  useEffect(() => () => cancelAnimationFrame(frame.current), [])
+  const search = (said: string): void => {
+    cancelAnimationFrame(frame.current)
+    if (isLong)
+      // After the frame that shows the key.
+      frame.current = requestAnimationFrame(() => {
+        frame.current = requestAnimationFrame(() => latest.current(said))
+      })
+    else onSearch(said)
+  }
   useEffect(() => {
     if (document.activeElement !== input.current) setTyped(words)
   }, [words])
@@ -25,7 +41,7 @@ export function SearchInput({
       value={typed}
       onChange={({ target }) => {
         setTyped(target.value)
-        onSearch(target.value)
+        search(target.value)
       }}
       placeholder={placeholder}
       className="w-44 rounded border border-steel bg-ground px-2 py-1"

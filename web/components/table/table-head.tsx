@@ -3,7 +3,7 @@ import { ArrowDown, ArrowUp } from 'lucide-react'
 import { Tip } from '../tip.tsx'
 import type { Column } from './column.ts'
 
-const UPRIGHT = 'mx-auto rotate-180 whitespace-nowrap [writing-mode:vertical-rl]'
+const UPRIGHT = 'mx-auto rotate-180 whitespace-nowrap leading-none [writing-mode:vertical-rl]'
 
 /** The head of a column: puts the rows in order where it can. */
 export function TableHead<R>({

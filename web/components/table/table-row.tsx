@@ -9,6 +9,8 @@ interface RowProps<R> {
   readonly columns: readonly Column<R>[]
   readonly measure: (row: HTMLElement | null) => void
   readonly isEdged: boolean
+  /** A line of text high, no more. */
+  readonly isDense: boolean
   readonly isMarked: boolean
   /** Whether one of them can be marked at all. */
   readonly isMarkable: boolean
@@ -27,6 +29,7 @@ function DrawnRow<R>({
   columns,
   measure,
   isEdged,
+  isDense,
   isMarked,
   isMarkable,
   onOpen,
@@ -64,7 +67,8 @@ function DrawnRow<R>({
         <td
           key={column.id}
           className={clsx(
-            column.isUpright ? 'px-0 py-1 text-center' : 'py-1.5 pr-3',
+            column.isUpright ? 'px-0 text-center' : 'pr-3',
+            isDense ? 'py-0.5' : column.isUpright ? 'py-1' : 'py-1.5',
             isEdged ? (isMarkable ? EDGE : 'first:pl-4') : '',
             isEdged ? 'last:pr-4' : 'last:pr-0',
             isMarked && 'first:border-accent',

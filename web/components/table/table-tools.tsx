@@ -12,6 +12,9 @@ export interface Toggle {
   readonly toggle: () => void
 }
 
+/** Longer lists take longer than a key may wait. */
+const LONG = 1000
+
 /** Over a table: search in it, what its page puts there, columns to choose, a file of what is shown. */
 export const TableTools = ({
   isEdged,
@@ -42,7 +45,12 @@ export const TableTools = ({
   >
     <label className="flex items-center gap-2">
       Find
-      <SearchInput words={filter} onSearch={onFilter} placeholder={`in ${what}`} />
+      <SearchInput
+        words={filter}
+        onSearch={onFilter}
+        placeholder={`in ${what}`}
+        isLong={of > LONG}
+      />
     </label>
     {children}
     <span className="text-steel" role="status">

@@ -53,10 +53,14 @@ export function useRowWindow(
     overscan: 8,
     useFlushSync: false,
     scrollMargin: above,
+    // The heads stay over the rows.
+    scrollPaddingStart: body.current?.parentElement?.querySelector('thead')?.clientHeight ?? 0,
   })
   const reveal = (index: number): void =>
     isWindowed
-      ? virtual.scrollToIndex(index)
+      ? index === 0
+        ? scroller()?.scrollTo({ top: 0 })
+        : virtual.scrollToIndex(index)
       : body.current
           ?.querySelector(`[data-index="${index}"]`)
           ?.scrollIntoView?.({ block: 'nearest' })

@@ -12,9 +12,10 @@ import type { StripJoint } from './strip-joints.ts'
 import { LABELS, RULER, STRIP_TOP, StripLabels, stripRows } from './strip-labels.tsx'
 import { useWidth } from './use-width.ts'
 
-/** Height of the drawing at most and at least, px. */
+/** Height of the drawing at most and at least, px, and of a window at most: what stands under it is worked on. */
 const MOST = 204
 const LEAST = 110
+const OF_WINDOW = 0.17
 type Shown = View | 'section'
 
 const keptView = (): Shown => {
@@ -107,7 +108,11 @@ function TrainStrip({
   const bounds = stripBounds(scene, view)
   const drawn = Math.max(
     LEAST,
-    Math.min(MOST, ((bounds.y1 - bounds.y0) / (bounds.x1 - bounds.x0)) * width),
+    Math.min(
+      MOST,
+      window.innerHeight * OF_WINDOW,
+      ((bounds.y1 - bounds.y0) / (bounds.x1 - bounds.x0)) * width,
+    ),
   )
   const frame = frameOf(bounds, width, drawn, STRIP_TOP)
   const labels = stripRows({

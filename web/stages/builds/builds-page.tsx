@@ -83,6 +83,23 @@ const COLUMNS: readonly Column<BuildHeader>[] = [
         </a>
         <Button
           tone="quiet"
+          className="mr-3"
+          aria-label={`Copy ${build.name}`}
+          onClick={() =>
+            void act(
+              () =>
+                call('POST /builds/{id}/copy', {
+                  params: { id: build.id },
+                  body: { name: `${build.name}, copy` },
+                }),
+              `${build.name}, copy: all that was decided and typed. Its plan is to be solved.`,
+            )
+          }
+        >
+          Copy
+        </Button>
+        <Button
+          tone="quiet"
           aria-label={`Remove ${build.name}`}
           onClick={() =>
             void removeWithUndo(

@@ -1,14 +1,18 @@
 import { lazy, Suspense, useMemo } from 'react'
 import { useParams } from 'react-router'
-import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { PairingDetail, PairingFigures } from '../../../contract/answers/pairings.ts'
+import type { PlacementSchool } from '../../../core/joints/joint.ts'
 import { type RoadSheet, roadSheet } from '../../../core/mechanics/road/expectations.ts'
 import { LEVEL } from '../../../core/mechanics/road/road-car.ts'
-import { call } from '../../api/client.ts'
-import { act, useBuild, usePairing } from '../../api/hooks.ts'
+import { useBuild, usePairing } from '../../api/hooks.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { light } from '../../components/lit-joint.ts'
 import { Button, ButtonLink, Empty, Loading, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
+import { choosePairing } from '../pairing/choose-pairing.ts'
+import { CostBar, OnScale } from '../pairing/cost-bar.tsx'
+import { pairingKey } from '../pairing/pairing-rows.ts'
+import { useFigures } from '../pairing/use-figures.ts'
 import { roadLines } from '../road/road-lines.ts'
 import { differencesOf } from './differences.ts'
 import { Letter } from './letter.tsx'
@@ -43,8 +47,16 @@ function Fetched({
   picks: readonly PickedPair[]
   back: string
 }) {
+  const said = useAddress()[0].get('school')
+  const school = said === 'keep' || said === 'set-back' ? said : undefined
   const asked = (at: number) =>
-    [build, picks[at]?.engineId ?? null, picks[at]?.transmissionId ?? null] as const
+    [
+      build,
+      picks[at]?.engineId ?? null,
+      picks[at]?.transmissionId ?? null,
+      picks[at]?.transferId ?? null,
+      school,
+    ] as const
   // As many as can be picked: one that is not is not asked for.
   const answers = [
     usePairing(...asked(0)),
@@ -60,16 +72,18 @@ function Fetched({
       </Empty>
     )
   if (details.length < picks.length) return <Loading what="the pairings" />
-  return <Compared build={build} details={details} back={back} />
+  return <Compared build={build} details={details} school={school} back={back} />
 }
 
 function Compared({
   build,
   details,
+  school,
   back,
 }: {
   build: string
   details: readonly PairingDetail[]
+  school: PlacementSchool | undefined
   back: string
 }) {
   const header = useBuild(build).data
@@ -106,7 +120,7 @@ function Compared({
                       {detail.chosenPairing ? (
                         <span className="text-steel">chosen</span>
                       ) : (
-                        <Button tone="quiet" onClick={() => void choose(build, detail)}>
+                        <Button tone="quiet" onClick={() => void choosePairing(build, detail)}>
                           Choose {LETTERS[i]}
                         </Button>
                       )}
@@ -118,6 +132,7 @@ function Compared({
                 </div>
               ))}
             </Row>
+            <Sums build={build} picks={picks} school={school ?? header?.build.school ?? 'keep'} />
             <Row words="Joints">
               {details.map((detail) => (
                 <span key={detail.engine + detail.transmission} className="figure">
@@ -156,16 +171,6 @@ function Compared({
     </>
   )
 }
-
-const choose = (build: string, detail: PairingDetail) =>
-  act(
-    () =>
-      call('POST /builds/{id}/pairing', {
-        params: { id: build },
-        body: { engineId: detail.engine, transmissionId: detail.transmission },
-      }),
-    `${detail.engineName} with ${detail.transmissionName} is chosen.`,
-  )
 
 function Row({
   words,
@@ -206,6 +211,63 @@ const countWords = ({ joints }: PairingDetail): string => {
     ...(of('clash') ? [`${of('clash')} clash`] : []),
   ].join(' · ')
 }
+
+/** Money and hours of each, as the list has them, the bars on one scale. */
+function Sums({
+  build,
+  picks,
+  school,
+}: {
+  build: string
+  picks: readonly PickedPair[]
+  school: PlacementSchool
+}) {
+  const header = useBuild(build).data?.build
+  const keyed = useMemo(() => picks.map((one) => ({ ...one, key: pairingKey(one) })), [picks])
+  const { known } = useFigures(build, school, keyed)
+  const figures = keyed.map(({ key }) => known.get(key))
+  const money = figures.flatMap((one) => one?.money ?? [])
+  const repair = header?.likeForLikeMinor ?? null
+  const ends = [
+    ...money.flatMap(({ low, high }) => [low, high]),
+    ...(repair === null ? [] : [repair]),
+  ]
+  return (
+    <OnScale value={{ low: Math.min(...ends), high: Math.max(...ends), repair }}>
+      <Row words="Cost">
+        {figures.map((one, i) =>
+          one?.money ? (
+            <CostBar key={LETTERS[i]} money={one.money} currency={header?.currency ?? 'EUR'} />
+          ) : (
+            <span key={LETTERS[i]}>{one ? '–' : '…'}</span>
+          ),
+        )}
+      </Row>
+      <Row words="Hours">
+        {figures.map((one, i) => (
+          <span key={LETTERS[i]} className="figure">
+            {one ? `${Math.round(one.hours.low)}–${Math.round(one.hours.high)}` : '…'}
+          </span>
+        ))}
+      </Row>
+      <Row words="Mass">
+        {figures.map((one, i) => (
+          <span key={LETTERS[i]} className="figure">
+            {massWords(one)}
+          </span>
+        ))}
+      </Row>
+    </OnScale>
+  )
+}
+
+const signed = (kg: number): string => `${kg < 0 ? '−' : '+'}${Math.abs(Math.round(kg))}`
+const massWords = (one: PairingFigures | undefined): string =>
+  one === undefined
+    ? '…'
+    : one.massChangeKg === null
+      ? '–'
+      : `${signed(one.massChangeKg)} kg${one.frontChangeKg === null ? '' : `, ${signed(one.frontChangeKg)} on the front axle`}`
 
 /** What of a pairing is to be measured, first to last along the train. */
 function Lacks({ detail }: { detail: PairingDetail }) {

@@ -3,7 +3,11 @@ import { expect, test } from 'vitest'
 import { isSamePick, MOST_PICKED, readPicks, togglePick, writePicks } from './picked.ts'
 
 const id = fc.string({ minLength: 1, maxLength: 12 })
-const pair = fc.record({ engineId: id, transmissionId: id })
+const pair = fc.record({
+  engineId: id,
+  transmissionId: id,
+  transferId: fc.option(id),
+})
 const pairs = fc.uniqueArray(pair, {
   maxLength: MOST_PICKED,
   comparator: isSamePick,
@@ -29,5 +33,7 @@ test('picked again it is taken out; a fifth is not taken', () => {
 })
 
 test('an address somebody mangled picks nothing that is no pair', () => {
-  expect(readPicks('a,:b,c:,%E0:x,wick:box')).toEqual([{ engineId: 'wick', transmissionId: 'box' }])
+  expect(readPicks('a,:b,c:,%E0:x,wick:box')).toEqual([
+    { engineId: 'wick', transmissionId: 'box', transferId: null },
+  ])
 })

@@ -1,35 +1,34 @@
-import clsx from 'clsx'
 import { createContext, useContext } from 'react'
-import type { PairingRow } from '../../../contract/answers/pairings.ts'
-import { JOINTS } from '../../../core/joints/index.ts'
-import { JointShape } from '../../components/joint-shape.tsx'
-import { lights } from '../../components/lit-joint.ts'
+import { minorDigits } from '../../../core/money/money.ts'
+import { GRADES } from '../../../core/quantity/grade.ts'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { Tip } from '../../components/tip.tsx'
-import { Money } from '../../components/ui.tsx'
+import { GradeWord, Money } from '../../components/ui.tsx'
 import { isSamePick, LETTERS, MOST_PICKED, type PickedPair } from '../compare/picked.ts'
-
-/** A pairing by its two parts. */
-export const pairingKey = (row: Pick<PairingRow, 'engineId' | 'transmissionId'>): string =>
-  `${row.engineId}|${row.transmissionId}`
-
-/** The joint that is looked into on the marked row: only that row is drawn again when it changes. */
-export const LookedInto = createContext<string | null>(null)
+import { CostBar } from './cost-bar.tsx'
+import { leaningOf, openOf, type PairingRow } from './pairing-rows.ts'
 
 /** The pairings picked to be compared. */
 export const Picked = createContext<readonly PickedPair[]>([])
 
-type Joint = (typeof JOINTS)[number]
-type Look = (row: PairingRow, joint: string | null) => void
+/** What the columns are made with. */
+export interface Shown {
+  readonly currency: string
+  /** Whether the panel stands beside: then nothing is as wide as it could be. */
+  readonly isNarrow: boolean
+  /** Columns of the joints, one a joint or one a place. */
+  readonly joints: readonly Column<PairingRow>[]
+  readonly pick: (row: PairingRow) => void
+}
 
-/** Columns of the grid: what decides, then the joints that apply to any of the rows, front to back. */
-export const pairingColumns = (
-  rows: readonly PairingRow[],
-  currency: string,
-  look: Look,
-  pick: (row: PairingRow) => void,
-): readonly Column<PairingRow>[] => [
+/** Columns of the list: the pairing, its joints front to back, then what decides. */
+export const pairingColumns = ({
+  currency,
+  isNarrow,
+  joints,
+  pick,
+}: Shown): readonly Column<PairingRow>[] => [
   {
     id: 'pick',
     head: '',
@@ -43,98 +42,193 @@ export const pairingColumns = (
     id: 'pairing',
     head: 'Engine, transmission',
     isFixed: true,
-    value: (row) => `${row.engine} with ${row.transmission}`,
-    className: 'min-w-[150px] leading-tight',
+    value: (row) => `${row.engine} with ${row.transmission} ${row.transfer ?? ''}`.trim(),
+    className: isNarrow ? 'narrow max-w-[156px] truncate' : 'narrow max-w-[216px] truncate',
     cell: (row) => (
-      <>
-        <span className="font-bold">{row.engine}</span>
-        {row.chosen && <span className="ml-2 text-steel">chosen</span>}
-        <br />
-        {row.transmission}
-      </>
+      <Tip
+        words={`${row.engine} with ${row.transmission}${row.transfer ? ` and ${row.transfer}` : ''}`}
+      >
+        <span>
+          <span className="font-bold">{row.engine}</span>{' '}
+          <span className={row.chosen ? '' : 'text-steel'}>
+            {row.chosen && 'chosen · '}
+            {row.transmission}
+            {row.transfer && ` · ${row.transfer}`}
+          </span>
+        </span>
+      </Tip>
     ),
   },
+  ...joints,
   {
     id: 'open',
     head: 'Open',
-    title: 'Joints that are not measured yet',
+    title: 'Joints that are not measured, and where they lean to: + likely, − doubtful',
     align: 'right',
-    value: (row) => row.open,
-    cell: (row) => row.open || '–',
+    value: openOf,
+    cell: (row) => {
+      const { likely, doubtful } = leaningOf(row)
+      return (
+        <>
+          {likely + doubtful > 0 && (
+            <span className="text-[11px] text-steel">
+              {likely > 0 && `+${likely}`} {doubtful > 0 && `−${doubtful}`}{' '}
+            </span>
+          )}
+          {openOf(row) || '–'}
+        </>
+      )
+    },
+  },
+  figure(
+    'stoppers',
+    'Stoppers',
+    'Questions that stop builds, not answered and judged by no joint yet',
+    ({ figures }) => figures?.stoppers,
+    0,
+    { isAside: true },
+  ),
+  {
+    id: 'weakest',
+    head: 'Evidence',
+    title: 'The weakest it leans on',
+    isAside: true,
+    value: ({ weakest }) => (weakest === null ? null : GRADES.indexOf(weakest)),
+    cell: ({ weakest }) => <GradeWord grade={weakest} />,
+  },
+  {
+    id: 'cost',
+    head: 'Cost from–to',
+    // As wide before it is worked out: what is aimed at does not move.
+    className: isNarrow ? 'min-w-[118px]' : 'min-w-[190px]',
+    title:
+      'The whole list with its work, by row prices and best offers: one build in ten costs less than the first, one in ten more than the second. Dotted: the like-for-like repair.',
+    align: 'right',
+    value: ({ figures }) =>
+      figures?.money ? figures.money.likely / 10 ** minorDigits(currency) : null,
+    cell: ({ figures }) =>
+      figures === null ? (
+        '…'
+      ) : figures.money === null ? (
+        '–'
+      ) : (
+        <CostBar money={figures.money} currency={currency} isBare={isNarrow} />
+      ),
   },
   {
     id: 'hours',
     head: 'Hours',
-    title: 'Work at its joints, closed where a set closes them',
+    className: 'min-w-[66px]',
+    title: 'Of the whole list: nine in ten take more than the first, and less than the second',
     align: 'right',
-    value: (row) => row.hours,
-    cell: (row) => row.hours || '–',
+    value: ({ figures }) => (figures ? (figures.hours.low + figures.hours.high) / 2 : null),
+    cell: ({ figures }) =>
+      figures ? `${Math.round(figures.hours.low)}–${Math.round(figures.hours.high)}` : '…',
   },
+  figure(
+    'mass',
+    'Mass',
+    'What the new train weighs more than the old one, kg',
+    ({ figures }) => figures?.massChangeKg,
+    0,
+    { isSigned: true },
+  ),
+  figure(
+    'front',
+    'On front',
+    'What of the change stands on the front axle, kg',
+    ({ figures }) => figures?.frontChangeKg,
+    0,
+    { isSigned: true, isAside: true },
+  ),
+  figure(
+    'margin',
+    'Torque',
+    'Margin at the gearbox input, N·m',
+    ({ figures }) => figures?.marginNm,
+    0,
+    { isSigned: true },
+  ),
+  figure(
+    'hill',
+    'Hill',
+    'The fastest it holds a hill of 6 % in top, km/h',
+    ({ figures }) => figures?.hillTopKmh,
+    0,
+  ),
+  figure(
+    'cruise',
+    'Cruise',
+    'Engine speed in top at 80 km/h, rpm',
+    ({ figures }) => figures?.cruiseRpm,
+    0,
+  ),
+  figure(
+    'hundred',
+    '0–100',
+    'Seconds from rest to 100 km/h',
+    ({ figures }) => figures?.toHundredS,
+    1,
+    { isAside: true },
+  ),
   {
     ...moneyColumn<PairingRow>(
       'pieces',
       'Pieces',
-      ({ piecesMinor }) => piecesMinor,
+      ({ figures }) => figures?.piecesMinor,
       () => currency,
       true,
     ),
     title: 'The least that the pieces which close it are known to cost',
-    cell: ({ piecesMinor }) =>
-      piecesMinor === 0 ? '–' : <Money minor={piecesMinor} currency={currency} whole />,
+    isAside: true,
+    cell: ({ figures }) =>
+      figures === null ? (
+        '…'
+      ) : figures.piecesMinor === 0 ? (
+        '–'
+      ) : (
+        <Money minor={figures.piecesMinor} currency={currency} whole />
+      ),
   },
-  {
-    id: 'margin',
-    head: 'Torque',
-    title: 'Margin at the gearbox input, N·m',
-    align: 'right',
-    value: (row) => row.marginNm,
-    cell: ({ marginNm }) =>
-      marginNm === null ? '?' : `${marginNm >= 0 ? '+' : '−'}${Math.abs(Math.round(marginNm))}`,
-  },
-  roadColumn(
-    'hill',
-    'Hill',
-    'The fastest it holds a hill of 6 % in top, km/h',
-    ({ hillTopKmh }) => hillTopKmh,
-    0,
-  ),
-  roadColumn(
-    'cruise',
-    'Cruise',
-    'Engine speed in top at 80 km/h, rpm',
-    ({ cruiseRpm }) => cruiseRpm,
-    0,
-  ),
-  roadColumn(
-    'hundred',
-    '0–100',
-    'Seconds from rest to 100 km/h',
-    ({ toHundredS }) => toHundredS,
-    1,
-  ),
-  roadColumn(
-    'mass',
-    'Mass',
-    'What the new train weighs more than the old one, kg',
-    ({ massChangeKg }) => massChangeKg,
-    0,
-    true,
-  ),
   {
     id: 'closedBy',
     head: 'Closed by',
-    value: (row) => row.closedBy.join(' + '),
+    isAside: true,
+    value: ({ figures }) => figures?.closedBy.join(' + '),
     className: 'min-w-[104px] max-w-[150px] text-steel leading-tight',
-    cell: (row) => (
-      <Tip words={row.closedBy.join(' + ')}>
-        <span className="line-clamp-2">{row.closedBy.join(' + ')}</span>
+    cell: ({ figures }) => (
+      <Tip words={figures?.closedBy.join(' + ')}>
+        <span className="line-clamp-2">{figures?.closedBy.join(' + ')}</span>
       </Tip>
     ),
   },
-  ...JOINTS.filter(({ id }) =>
-    rows.some((row) => row.joints.some(({ joint }) => joint === id)),
-  ).map((joint) => jointColumn(joint, look)),
 ]
+
+/** A figure of a row: … until it is worked out, ? where something it needs is not known. */
+function figure(
+  id: string,
+  head: string,
+  title: string,
+  of: (row: PairingRow) => number | null | undefined,
+  digits: number,
+  { isSigned = false, isAside = false }: { isSigned?: boolean; isAside?: boolean } = {},
+): Column<PairingRow> {
+  return {
+    id,
+    head,
+    title,
+    align: 'right',
+    isAside,
+    value: of,
+    cell: (row) => {
+      const value = of(row)
+      if (row.figures === null) return '…'
+      if (value === null || value === undefined) return '?'
+      const text = Math.abs(value).toFixed(digits)
+      return isSigned ? `${value < 0 ? '−' : '+'}${text}` : text
+    },
+  }
+}
 
 /** The box that picks a row, with its letter once it is. */
 function PickBox({
@@ -153,7 +247,7 @@ function PickBox({
       type="button"
       role="checkbox"
       aria-checked={at >= 0}
-      aria-label={`Compare ${row.engine} with ${row.transmission}`}
+      aria-label={`Compare ${row.engine} with ${row.transmission}${row.transfer ? ` and ${row.transfer}` : ''}`}
       tabIndex={isMarked ? 0 : -1}
       disabled={at < 0 && picks.length >= MOST_PICKED}
       onClick={onPick}
@@ -161,105 +255,5 @@ function PickBox({
     >
       {at >= 0 ? LETTERS[at] : ''}
     </button>
-  )
-}
-
-/** A figure of the road: shown when it is chosen, sorted like any other. */
-const roadColumn = (
-  id: string,
-  head: string,
-  title: string,
-  value: (row: PairingRow) => number | null,
-  digits: number,
-  isSigned = false,
-): Column<PairingRow> => ({
-  id,
-  head,
-  title,
-  align: 'right',
-  isAside: true,
-  value,
-  cell: (row) => {
-    const figure = value(row)
-    if (figure === null) return '?'
-    const text = Math.abs(figure).toFixed(digits)
-    return isSigned ? `${figure < 0 ? '−' : '+'}${text}` : text
-  },
-})
-
-const codeOf = (row: PairingRow, { id }: Joint): PairingRow['joints'][number] | undefined =>
-  row.joints.find(({ joint }) => joint === id)
-
-const jointColumn = (joint: Joint, look: Look): Column<PairingRow> => ({
-  id: joint.id,
-  head: joint.short,
-  title: joint.title,
-  isUpright: true,
-  value: (row) => {
-    const cell = codeOf(row, joint)
-    return cell && (cell.closed ?? cell.code)
-  },
-  cell: (row, isMarked) => (
-    <JointCell row={row} joint={joint} isMarked={isMarked} onLook={() => look(row, joint.id)} />
-  ),
-})
-
-/** What two parts read where they meet; pressed, why. Of the rows only the marked one is walked by Tab. */
-function JointCell({
-  row,
-  joint,
-  isMarked,
-  onLook,
-}: {
-  row: PairingRow
-  joint: Joint
-  isMarked: boolean
-  onLook: () => void
-}) {
-  const cell = codeOf(row, joint)
-  if (!cell) return null
-  const shape = <JointShape code={cell.code} closed={cell.closed} evidence={cell.evidence} />
-  const says = `${pairingKey(row)}-${joint.id}`
-  return (
-    <Pressed isMarked={isMarked} joint={joint.id}>
-      <button
-        type="button"
-        tabIndex={isMarked ? 0 : -1}
-        aria-label={`${joint.title}, ${row.engine} with ${row.transmission}`}
-        aria-describedby={says}
-        className="block rounded px-px py-1 hover:bg-ground"
-        onClick={onLook}
-        {...lights(joint.id)}
-      >
-        <span id={says}>{shape}</span>
-        {cell.conflicts > 0 && (
-          <Tip words="A claim disagrees with what is computed">
-            <span className="font-bold">
-              ≠<span className="sr-only"> a claim disagrees</span>
-            </span>
-          </Tip>
-        )}
-      </button>
-    </Pressed>
-  )
-}
-
-/** An outline round the joint that is looked into. */
-const Pressed = ({
-  isMarked,
-  joint,
-  children,
-}: {
-  isMarked: boolean
-  joint: string
-  children: React.ReactNode
-}) => (isMarked ? <Outlined joint={joint}>{children}</Outlined> : <span>{children}</span>)
-
-function Outlined({ joint, children }: { joint: string; children: React.ReactNode }) {
-  const isHere = useContext(LookedInto) === joint
-  return (
-    <span className={clsx('block rounded', isHere && 'bg-ground outline outline-accent')}>
-      {children}
-    </span>
   )
 }

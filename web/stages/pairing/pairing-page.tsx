@@ -1,9 +1,9 @@
 import clsx from 'clsx'
-import { useEffect, useMemo, useRef, useState } from 'react'
+import { useMemo, useRef } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
-import type { PairingRow } from '../../../contract/answers/pairings.ts'
-import { JOINTS } from '../../../core/joints/index.ts'
+import type { Pairings as Listed } from '../../../contract/answers/pairings.ts'
+import { JOINTS, jointNamed } from '../../../core/joints/index.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
@@ -14,41 +14,33 @@ import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui
 import { useAddress } from '../../components/use-address.ts'
 import { Blockers } from '../blockers.tsx'
 import { FoldingStrip } from '../build-strip.tsx'
-import { usePicks } from '../compare/picked.ts'
+import { isSamePick, usePicks } from '../compare/picked.ts'
 import { Tray } from '../compare/tray.tsx'
-import { LookedInto, Picked, pairingColumns, pairingKey } from './pairing-columns.tsx'
-import { PairingSide } from './pairing-side.tsx'
+import { ChangedChoice } from './choice.tsx'
+import { choosePairing } from './choose-pairing.ts'
+import { OnScale, type Scale } from './cost-bar.tsx'
+import { FilterChips, useNarrowed } from './filter-chips.tsx'
+import { alikeIn, jointColumns, LookedInto, placeColumns } from './joint-cells.tsx'
+import { Picked, pairingColumns } from './pairing-columns.tsx'
+import { narrow } from './pairing-filters.ts'
+import { type PairingRow, rowsOf, withFigures } from './pairing-rows.ts'
+import { PairingSide, usePanel } from './pairing-side.tsx'
 import { SinceUpgrade } from './since-upgrade.tsx'
+import { useFigures } from './use-figures.ts'
 
 /** Pairings as rows, joints as columns of shapes; the why sheet beside. */
 export function Component() {
   const { build = '' } = useParams()
-  const [most, setMost] = useState<number | undefined>(undefined)
+  const [params] = useAddress()
+  const school = params.get('school')
   const pairings = useAnswer('GET /builds/{id}/pairings', {
     params: { id: build },
-    query: { most },
+    query: { school: school === 'keep' || school === 'set-back' ? school : undefined },
   })
-  const [params] = useAddress()
-  const [engine, transmission] = [params.get('engine'), params.get('transmission')]
-  // A link may name a pairing that is not among the most promising: then all are read.
-  const isShort = pairings.data !== undefined && pairings.data.items.length < pairings.data.of
-  const isMissing =
-    engine !== null &&
-    isShort &&
-    !pairings.data!.items.some(
-      (row) => row.engineId === engine && row.transmissionId === transmission,
-    )
-  useEffect(() => {
-    if (isMissing) setMost(pairings.data!.of)
-  }, [isMissing, pairings.data])
   return (
     <Loaded of={pairings} what="the pairings">
-      {({ items, of }) =>
-        items.length === 0 ? (
-          <NoPairings />
-        ) : (
-          <Pairings build={build} items={items} of={of} onMore={setMost} />
-        )
+      {(listed) =>
+        listed.rows.length === 0 ? <NoPairings /> : <Pairings build={build} listed={listed} />
       }
     </Loaded>
   )
@@ -72,18 +64,23 @@ const NoPairings = () => (
 )
 
 /** Which pairing is looked at and which of its joints, in the address; and the keys that move across. */
-function useLook(items: readonly PairingRow[]) {
+function useLook(rows: readonly PairingRow[]) {
   const [params, change] = useAddress()
+  const asked = {
+    engineId: params.get('engine') ?? '',
+    transmissionId: params.get('transmission') ?? '',
+    transferId: params.get('transfer'),
+  }
   const chosen =
-    items.find(
-      (row) =>
-        row.engineId === params.get('engine') && row.transmissionId === params.get('transmission'),
-    ) ??
-    items.find((row) => row.chosen) ??
-    items[0]!
+    rows.find((row) => isSamePick(row, asked)) ?? rows.find((row) => row.chosen) ?? rows[0]!
   const joint = params.get('joint')
   const look = (row: PairingRow, next: string | null = joint): void =>
-    change({ engine: row.engineId, transmission: row.transmissionId, joint: next })
+    change({
+      engine: row.engineId,
+      transmission: row.transmissionId,
+      transfer: row.transferId,
+      joint: next,
+    })
   const joints = JOINTS.filter(({ id }) => chosen.joints.some((one) => one.joint === id))
   const across = (by: number): void => {
     const column = joints.findIndex(({ id }) => id === joint) + by
@@ -95,42 +92,90 @@ function useLook(items: readonly PairingRow[]) {
   return { chosen, joint, look }
 }
 
-function Pairings({
-  build,
-  items,
-  of,
-  onMore,
-}: {
-  build: string
-  items: readonly PairingRow[]
-  of: number
-  onMore: (most: number) => void
-}) {
-  const { chosen, joint, look } = useLook(items)
+/** The one order of pairings (`core/pairing/order.ts`), from what each row has worked out once. */
+const byRank = (p: PairingRow, q: PairingRow): number =>
+  Number(q.chosen) - Number(p.chosen) ||
+  Number(q.figures !== null) - Number(p.figures !== null) ||
+  p.promise - q.promise
+
+/** Rows with as many of their figures as are there, in the one order; and how many that are. */
+function useRows(build: string, listed: Listed) {
+  const plain = useMemo(() => rowsOf(listed), [listed])
+  const { known, done } = useFigures(build, listed.school, plain)
+  const rows = useMemo(
+    () =>
+      plain
+        .map((row) => {
+          const figures = known.get(row.key)
+          return figures ? withFigures(row, figures, listed.joints) : row
+        })
+        .sort(byRank),
+    [plain, known, listed.joints],
+  )
+  return { plain, rows, done }
+}
+
+/** The one scale of the bars of a list. */
+function scaleOf(rows: readonly PairingRow[], repair: number | null): Scale {
+  let [low, high] = [repair ?? Infinity, repair ?? 0]
+  for (const { figures } of rows)
+    if (figures?.money) {
+      low = Math.min(low, figures.money.low)
+      high = Math.max(high, figures.money.high)
+    }
+  return { low: low === Infinity ? 0 : low, high, repair }
+}
+
+const GROUPS = { engine: 'engine', transmission: 'transmission' } as const
+type Group = keyof typeof GROUPS
+
+function Pairings({ build, listed }: { build: string; listed: Listed }) {
+  const { plain, rows, done } = useRows(build, listed)
+  const { chosen, joint, look } = useLook(rows)
   const { picks, toggle } = usePicks()
+  const [params, change] = useAddress()
+  const { narrowed, set } = useNarrowed()
+  const panel = usePanel()
   useHotkeys('c', () => toggle(chosen))
+  useHotkeys('space', () => toggle(chosen), { preventDefault: true })
   const glance = useBuild(build).data
   const header = glance?.build
-  const detail = usePairing(build, chosen.engineId, chosen.transmissionId)
+  const detail = usePairing(
+    build,
+    chosen.engineId,
+    chosen.transmissionId,
+    chosen.transferId,
+    listed.school,
+  )
   const isHere =
     detail.data?.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId
   const data = isHere ? detail.data : undefined
   const latest = useRef(look)
   latest.current = look
-  const currency = header?.currency ?? 'EUR'
   const pick = useRef(toggle)
   pick.current = toggle
-  const columns = useMemo(
-    () =>
-      pairingColumns(
-        items,
-        currency,
-        (row, next) => latest.current(row, next),
-        (row) => pick.current(row),
-      ),
-    [items, currency],
-  )
+  const isDone = done >= rows.length
+  const limitMinor = listed.limits.money
+  const shown = useMemo(() => narrow(rows, narrowed, limitMinor), [rows, narrowed, limitMinor])
+  const isNarrow = joint !== null || !panel.isFolded
+  const alike = useMemo(() => alikeIn(shown), [shown])
+  const alikeKey = [...alike].join()
+  const columns = useMemo(() => {
+    const turn = (row: PairingRow, next: string | null): void => latest.current(row, next)
+    return pairingColumns({
+      currency: listed.currency,
+      isNarrow,
+      joints: isNarrow
+        ? placeColumns(turn)
+        : jointColumns(plain, new Set(alikeKey ? alikeKey.split(',') : []), turn),
+      pick: (row) => pick.current(row),
+    })
+  }, [plain, listed.currency, isNarrow, alikeKey])
+  const scale = useMemo(() => scaleOf(rows, listed.repairMinor), [rows, listed.repairMinor])
   const isOpen = joint !== null && data !== undefined
+  const group = params.get('group')
+  const groupBy = group !== null && Object.hasOwn(GROUPS, group) ? (group as Group) : null
+  const school = listed.school === 'keep' ? 'set-back' : 'keep'
   return (
     <div className="flex h-full max-[1000px]:block max-[1000px]:h-auto">
       <div className={clsx('flex min-h-0 min-w-0 flex-1 flex-col', isOpen && 'print:hidden')}>
@@ -144,16 +189,49 @@ function Pairings({
         )}
         <PageHead
           title={
-            items.length < of
-              ? `${items.length} of ${of} pairings`
-              : `${items.length} ${items.length === 1 ? 'pairing' : 'pairings'}`
+            rows.length < listed.of
+              ? `${rows.length} of ${listed.of} pairings`
+              : `${rows.length} ${rows.length === 1 ? 'pairing' : 'pairings'}`
           }
-          detail={header?.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
+          detail={
+            <>
+              {listed.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'}
+              {!isDone && (
+                <span role="status">
+                  {' '}
+                  · <span className="figure">{done}</span> of{' '}
+                  <span className="figure">{rows.length}</span> worked out
+                </span>
+              )}
+            </>
+          }
         >
-          <ButtonLink to={`/builds/${build}/mating`}>Mating card</ButtonLink>
+          {data &&
+            (data.chosenPairing ? (
+              <ButtonLink to={`/builds/${build}/parts`}>See its parts</ButtonLink>
+            ) : (
+              <Button tone="main" onClick={() => void choosePairing(build, data)}>
+                Choose this pairing
+              </Button>
+            ))}
+          <Button
+            tone="quiet"
+            onClick={() =>
+              change({ school: school === (header?.school ?? 'keep') ? null : school })
+            }
+          >
+            {school === 'set-back' ? 'Set back instead' : 'Keep the gearbox instead'}
+          </Button>
+          <ButtonLink tone="quiet" to={`/builds/${build}/mating`}>
+            Mating card
+          </ButtonLink>
           <HistoryButton entity="build" id={build} title={header?.name ?? 'this build'} />
-          <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
-          <ButtonLink to="/catalogue/new/transmission">Add a gearbox</ButtonLink>
+          <ButtonLink tone="quiet" to="/catalogue/new/engine">
+            Add an engine
+          </ButtonLink>
+          <ButtonLink tone="quiet" to="/catalogue/new/transmission">
+            Add a gearbox
+          </ButtonLink>
         </PageHead>
         {glance && (
           <div className="px-4">
@@ -161,42 +239,56 @@ function Pairings({
           </div>
         )}
         <SinceUpgrade build={build} />
+        <ChangedChoice build={build} />
         <div className="min-h-0 flex-1 overflow-auto">
           <Picked value={picks}>
             <LookedInto value={joint}>
-              <DataTable
-                id="pairings"
-                what="pairings"
-                isMain
-                rows={items}
-                columns={columns}
-                keyOf={pairingKey}
-                marked={pairingKey(chosen)}
-                onMark={look}
-                isPartial={items.length < of}
-              >
-                {items.length < of && (
-                  <span className="flex items-center gap-2">
-                    <Button tone="quiet" onClick={() => onMore(items.length + 48)}>
-                      Show more
-                    </Button>
-                    <Button tone="quiet" onClick={() => onMore(of)}>
-                      Show all {of}
-                    </Button>
-                  </span>
-                )}
-              </DataTable>
+              <OnScale value={scale}>
+                <DataTable
+                  id="pairings"
+                  what="pairings"
+                  isMain
+                  isDense
+                  rows={shown}
+                  columns={columns}
+                  keyOf={({ key }) => key}
+                  marked={chosen.key}
+                  onMark={look}
+                  {...(groupBy ? { groupOf: (row: PairingRow) => row[groupBy] } : {})}
+                >
+                  <FilterChips
+                    listed={listed}
+                    narrowed={narrowed}
+                    hasLimit={limitMinor !== null}
+                    isDone={isDone}
+                    group={groupBy}
+                    set={set}
+                    onGroup={(to) => change({ group: to })}
+                  />
+                  {alike.size > 0 && !isNarrow && (
+                    <span className="text-steel">
+                      alike in every row:{' '}
+                      {[...alike].map((id) => jointNamed(id)?.short ?? id).join(', ')}
+                    </span>
+                  )}
+                </DataTable>
+              </OnScale>
             </LookedInto>
           </Picked>
         </div>
         <Legend />
-        <Tray build={build} picks={picks} rows={items} onTake={toggle} />
+        <Tray build={build} picks={picks} rows={rows} onTake={toggle} />
       </div>
       <PairingSide
         build={build}
         detail={detail}
         data={data}
         joint={joint}
+        panel={panel}
+        listed={listed}
+        rows={rows}
+        isDone={isDone}
+        onLook={(row) => look(row)}
         onClose={() => look(chosen, null)}
       />
     </div>

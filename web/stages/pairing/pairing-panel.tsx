@@ -1,54 +1,48 @@
+import type { ReactNode } from 'react'
 import type { PairingDetail } from '../../../contract/answers/pairings.ts'
 import { JOINTS } from '../../../core/joints/index.ts'
 import { effective } from '../../../core/pairing/order.ts'
-import { call } from '../../api/client.ts'
-import { act } from '../../api/hooks.ts'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { light } from '../../components/lit-joint.ts'
 import { Button, ButtonLink } from '../../components/ui.tsx'
+import { Choice } from './choice.tsx'
+import { choosePairing } from './choose-pairing.ts'
 import { CouplingPieces } from './coupling-pieces.tsx'
 import { MeasureNext } from './measure-next.tsx'
 
 type Take = (inserted?: readonly string[]) => Promise<boolean>
 
 /** The selected pairing: its joints in words, the sets that close it, its coupling pieces, and the choice. */
-export function PairingPanel({ build, detail }: { build: string; detail: PairingDetail }) {
-  const take: Take = (inserted) =>
-    act(
-      () =>
-        call('POST /builds/{id}/pairing', {
-          params: { id: build },
-          body: {
-            engineId: detail.engine,
-            transmissionId: detail.transmission,
-            ...(inserted ? { inserted: [...inserted] } : {}),
-          },
-        }),
-      `${detail.engineName} with ${detail.transmissionName} is chosen.`,
-    )
+export function PairingPanel({
+  build,
+  detail,
+  children,
+}: {
+  build: string
+  detail: PairingDetail
+  /** What the page puts before its joints. */
+  children?: ReactNode
+}) {
+  const { other } = detail.transfer
+  const take: Take = (inserted) => choosePairing(build, detail, inserted)
   return (
     <aside aria-label="Selected pairing" className="flex flex-col gap-4 px-4 py-3">
       <div>
         <h2 className="text-[15px] font-bold">{detail.engineName}</h2>
-        <p className="text-steel">with {detail.transmissionName}</p>
-      </div>
-      {detail.chosenPairing ? (
-        <p className="flex items-center gap-3">
-          This is the build's pairing.{' '}
-          <ButtonLink to={`/builds/${build}/parts`}>See its parts</ButtonLink>
+        <p className="text-steel">
+          with {detail.transmissionName}
+          {other && ` and ${detail.transfer.name}`}
         </p>
-      ) : (
-        <Button tone="main" className="self-start" onClick={() => void take()}>
-          Choose this pairing
-        </Button>
-      )}
+      </div>
+      {detail.chosenPairing && <Choice build={build} />}
       <p>
         <ButtonLink
-          to={`/builds/${build}/road?engine=${detail.engine}&transmission=${detail.transmission}`}
+          to={`/builds/${build}/road?engine=${detail.engine}&transmission=${detail.transmission}${other ? `&transfer=${other}` : ''}`}
         >
           On the road
         </ButtonLink>
       </p>
+      {children}
       <MeasureNext build={build} />
       <ul>
         {detail.joints.map((joint) => (

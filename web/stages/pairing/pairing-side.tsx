@@ -1,13 +1,27 @@
 import { type LucideIcon, PanelRightClose, PanelRightOpen } from 'lucide-react'
 import { useState } from 'react'
-import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { PairingDetail, Pairings } from '../../../contract/answers/pairings.ts'
 import type { usePairing } from '../../api/hooks.ts'
 import { Tip } from '../../components/tip.tsx'
 import { Button, Failed, Loading } from '../../components/ui.tsx'
+import { BestThree } from './best-three.tsx'
 import { PairingPanel } from './pairing-panel.tsx'
+import type { PairingRow } from './pairing-rows.ts'
 import { WhySheet } from './why-sheet.tsx'
 
 const FOLDED = 'pairing:panel'
+
+/** Whether the panel is folded away; remembered. */
+export function usePanel() {
+  const [isFolded, setFolded] = useState(() => localStorage.getItem(FOLDED) !== 'open')
+  return {
+    isFolded,
+    fold: (to: boolean): void => {
+      localStorage.setItem(FOLDED, to ? 'folded' : 'open')
+      setFolded(to)
+    },
+  }
+}
 
 /** Beside the grid: why a joint reads as it does, or the pairing; folded, only the way to open it. */
 export function PairingSide({
@@ -15,25 +29,43 @@ export function PairingSide({
   detail,
   data,
   joint,
+  panel: { isFolded, fold },
+  listed,
+  rows,
+  isDone,
+  onLook,
   onClose,
 }: {
   build: string
   detail: ReturnType<typeof usePairing>
   data: PairingDetail | undefined
   joint: string | null
+  panel: ReturnType<typeof usePanel>
+  listed: Pairings
+  rows: readonly PairingRow[]
+  isDone: boolean
+  onLook: (row: PairingRow) => void
   onClose: () => void
 }) {
-  const [isFolded, setFolded] = useState(() => localStorage.getItem(FOLDED) === 'folded')
-  const fold = (to: boolean): void => {
-    localStorage.setItem(FOLDED, to ? 'folded' : 'open')
-    setFolded(to)
-  }
   const open = data?.joints.find((one) => one.joint === joint)
   if (isFolded && !open)
     return (
-      <div className="w-[30px] shrink-0 border-l border-line bg-ground print:hidden max-[1000px]:w-auto max-[1000px]:border-l-0 max-[1000px]:border-t">
-        <FoldButton words="Show the pairing" icon={PanelRightOpen} onClick={() => fold(false)} />
-      </div>
+      <button
+        type="button"
+        onClick={() => fold(false)}
+        aria-label="Show the pairing, what is best and what to measure next"
+        className="flex w-[30px] shrink-0 flex-col items-center gap-3 border-l border-line bg-ground py-2 hover:bg-bench print:hidden max-[1000px]:w-auto max-[1000px]:flex-row max-[1000px]:border-l-0 max-[1000px]:border-t max-[1000px]:px-4"
+      >
+        <PanelRightOpen aria-hidden size={16} className="text-accent" />
+        {['This pairing', 'Best under the brief', 'Measure next'].map((words) => (
+          <span
+            key={words}
+            className="text-steel [writing-mode:vertical-rl] max-[1000px]:[writing-mode:horizontal-tb]"
+          >
+            {words}
+          </span>
+        ))}
+      </button>
     )
   return (
     <div className="relative w-[372px] shrink-0 overflow-y-auto border-l border-line bg-ground max-[1000px]:w-auto max-[1000px]:border-l-0 max-[1000px]:border-t">
@@ -58,7 +90,9 @@ export function PairingSide({
               onClick={() => fold(true)}
             />
           </span>
-          <PairingPanel build={build} detail={data} />
+          <PairingPanel build={build} detail={data}>
+            <BestThree pairings={listed} rows={rows} isDone={isDone} onLook={onLook} />
+          </PairingPanel>
         </>
       )}
     </div>

@@ -1,0 +1,32 @@
+import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import { call } from '../../api/client.ts'
+import { act } from '../../api/hooks.ts'
+
+/** Makes a pairing the build's, with the set that closes it best or another; what the list did not say is said. */
+export const choosePairing = (
+  build: string,
+  {
+    engine,
+    transmission,
+    engineName,
+    transmissionName,
+    transfer: { other },
+  }: Pick<
+    PairingDetail,
+    'engine' | 'transmission' | 'engineName' | 'transmissionName' | 'transfer'
+  >,
+  inserted?: readonly string[],
+): Promise<boolean> =>
+  act(
+    () =>
+      call('POST /builds/{id}/pairing', {
+        params: { id: build },
+        body: {
+          engineId: engine,
+          transmissionId: transmission,
+          ...(other ? { transferId: other } : {}),
+          ...(inserted ? { inserted: [...inserted] } : {}),
+        },
+      }),
+    `${engineName} with ${transmissionName} is chosen.`,
+  )

@@ -6,11 +6,7 @@ test('a choice keeps why it was made; a branch of the vehicle is chosen otherwis
 }) => {
   await page.goto(`${demo.url}/builds/lantern/pairing`)
   await page.getByPlaceholder('in pairings').fill('wick 3rd marlund 4-speed')
-  await page
-    .getByRole('table', { name: 'pairings' })
-    .getByText('Kessarn Wick, 3rd')
-    .first()
-    .click()
+  await page.getByRole('table', { name: 'pairings' }).getByText('Kessarn Wick, 3rd').first().click()
   await page.getByRole('button', { name: 'Choose this pairing' }).click()
   await expect(page.getByText(/is chosen\.$/)).toBeVisible()
   await page.getByRole('button', { name: /^Show the pairing/ }).click()

@@ -15,8 +15,16 @@ const VIEWS = [
     (page) => page.getByLabel('Joint centre behind the engine mounts').focus(),
   ],
   ['measuring-card', '/builds/alder/recipient/card', undefined, 390],
-  ['pairing', '/builds/lantern/pairing'],
-  ['why-sheet', '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth'],
+  [
+    'pairing',
+    '/builds/lantern/pairing',
+    (page) => page.getByText(/of 600 worked out/).waitFor({ state: 'detached', timeout: 60_000 }),
+  ],
+  [
+    'why-sheet',
+    '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=depth',
+    (page) => page.getByText(/of 600 worked out/).waitFor({ state: 'detached', timeout: 60_000 }),
+  ],
   [
     'plate',
     '/builds/lantern/pairing?engine=wick-2&transmission=marlund-4&joint=block-face',

@@ -2,7 +2,7 @@ import fc from 'fast-check'
 import { uniformFloat64 } from 'pure-rand/distribution/uniformFloat64'
 import { xoroshiro128plus } from 'pure-rand/generator/xoroshiro128plus'
 import { expect, test } from 'vitest'
-import { type InPlay, measureNext, type OpenField, OUT_MINOR } from './measure-next.ts'
+import { type InPlay, measureNext, type OpenField, OUT_EUR } from './measure-next.ts'
 
 const QUARTERS = [0.25, 0.5, 0.25]
 
@@ -28,7 +28,7 @@ function enumerated(
       const cost =
         terms.reduce(
           (sum, term) =>
-            sum + Math.min(OUT_MINOR, term.cost(term.fields.map((at) => outcomes[at]!))),
+            sum + Math.min(OUT_EUR * 100, term.cost(term.fields.map((at) => outcomes[at]!))),
           0,
         ) * chance
       totals[p]! += cost

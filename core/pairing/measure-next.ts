@@ -30,14 +30,12 @@ export interface Worth {
   readonly minutes: number
 }
 
-/** A pairing that is out costs this much: more than any build, so that being able to rule it out is worth something. */
-export const OUT_MINOR = 10_000_000
+/** A pairing that is out costs this much, euros: more than any build, so that being able to rule it out is worth something. */
+export const OUT_EUR = 100_000
 /** Fields of one term that are gone through in full; beyond, outcomes of the others are drawn. */
 export const EXACT_FIELDS = 6
 const DRAWS = 4000
 const SEED = 20_261_129
-
-const bounded = (cost: number): number => Math.min(cost, OUT_MINOR)
 
 /**
  * What each open field is worth measuring first: the least of the pairings' likely costs now, less what one may expect it to
@@ -49,8 +47,13 @@ const bounded = (cost: number): number => Math.min(cost, OUT_MINOR)
 export function measureNext(
   fields: readonly OpenField[],
   pairings: readonly InPlay[],
+  outMinor: number = OUT_EUR * 100,
 ): readonly Worth[] {
-  const means = pairings.map(({ terms }) => terms.map((term) => meansOf(term, fields)))
+  const bounded = ({ fields: at, cost }: CostTerm): CostTerm => ({
+    fields: at,
+    cost: (outcomes) => Math.min(cost(outcomes), outMinor),
+  })
+  const means = pairings.map(({ terms }) => terms.map((term) => meansOf(bounded(term), fields)))
   const plain = means.map((terms) => terms.reduce((sum, { mean }) => sum + mean, 0))
   const least = Math.min(...plain)
   return fields
@@ -88,7 +91,7 @@ function exactly(term: CostTerm, own: readonly (readonly number[])[]): Means {
   const outcomes = own.map(() => 0)
   for (;;) {
     const chance = outcomes.reduce((product, outcome, i) => product * own[i]![outcome]!, 1)
-    const cost = bounded(term.cost(outcomes)) * chance
+    const cost = term.cost(outcomes) * chance
     mean += cost
     outcomes.forEach((outcome, i) => {
       sums[i]![outcome]! += cost
@@ -122,7 +125,7 @@ function byDraws(term: CostTerm, own: readonly (readonly number[])[]): Means {
       const drawn = outcomes[i]!
       for (let outcome = 0; outcome < chances.length; outcome++) {
         outcomes[i] = outcome
-        sums[i]![outcome]! += bounded(term.cost(outcomes))
+        sums[i]![outcome]! += term.cost(outcomes)
       }
       outcomes[i] = drawn
     })

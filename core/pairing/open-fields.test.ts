@@ -2,11 +2,11 @@ import { expect, test } from 'vitest'
 import { DEMO_PARTS, demoTrain } from '../../demo/compiled.ts'
 import { tolerances } from '../joints/tolerances.ts'
 import { chancesOf } from './field-chances.ts'
-import { nextMeasurements, PIECE_MINOR, verdictCost } from './open-fields.ts'
+import { nextMeasurements, verdictCost } from './open-fields.ts'
 import { recordTrain } from './pairing.ts'
 
 const CTX = { tolerances: tolerances(), use: 'delivery' as const }
-const PRICES = { labourMinor: 5200, pieceMinor: PIECE_MINOR }
+const PRICES = { labourMinor: 5200, pieceMinor: 25_000, outMinor: 10_000_000 }
 const parts = [...DEMO_PARTS.values()]
 const judged = (engine: string, box: string) => {
   const train = demoTrain(engine, box)
@@ -61,6 +61,6 @@ test('a verdict comes to its hours, a piece, or the pairing itself', () => {
   const of = (code: string) => verdicts.find((one) => one.code === code) ?? null
   expect(verdictCost(of('fits'), PRICES)).toBe(0)
   expect(verdictCost(of('clash'), PRICES)).toBe(Infinity)
-  expect(verdictCost(of('bridge'), PRICES)).toBeGreaterThanOrEqual(PIECE_MINOR)
+  expect(verdictCost(of('bridge'), PRICES)).toBeGreaterThanOrEqual(PRICES.pieceMinor)
   expect(verdictCost(null, PRICES)).toBe(0)
 })

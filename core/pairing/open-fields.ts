@@ -28,6 +28,8 @@ export interface JointPrices {
   readonly labourMinor: number
   /** A piece that nobody has a price for. */
   readonly pieceMinor: number
+  /** A pairing that is out. */
+  readonly outMinor: number
 }
 
 /** A measurement worth taking, with where it is and which pairings it speaks of. */
@@ -37,9 +39,6 @@ export interface NextMeasurement extends Worth {
 }
 
 const keyOf = ({ port, field }: Pick<MissingField, 'port' | 'field'>): string => `${port}.${field}`
-
-/** What a piece costs that nobody priced, and what a joint that stays open may still want (common practice, no published source). */
-export const PIECE_MINOR = 25_000
 
 /** What a verdict comes to, minor units; a clash is out. */
 export function verdictCost(verdict: Verdict | null, prices: JointPrices): number {
@@ -121,7 +120,7 @@ export function nextMeasurements(
       })
     return { id, terms: [{ fields: [], cost: () => base }, ...terms] }
   })
-  return measureNext(fields, inPlay)
+  return measureNext(fields, inPlay, prices.outMinor)
     .filter(({ value }) => value > 0)
     .map((worth) => {
       const { field, of } = open.get(worth.id)!

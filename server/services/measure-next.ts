@@ -1,5 +1,10 @@
+import { convert } from '../../core/money/money.ts'
+import { rateBetween } from '../../core/money/offer-price.ts'
+import { ROW_CURRENCY } from '../../core/needs/line.ts'
+import { PIECE_EUR } from '../../core/needs/list-estimate.ts'
 import { chancesOf } from '../../core/pairing/field-chances.ts'
-import { nextMeasurements, PIECE_MINOR } from '../../core/pairing/open-fields.ts'
+import { OUT_EUR } from '../../core/pairing/measure-next.ts'
+import { nextMeasurements } from '../../core/pairing/open-fields.ts'
 import { effective } from '../../core/pairing/order.ts'
 import type { CompiledPart } from '../../core/ports/index.ts'
 import type { Store } from '../database/store.ts'
@@ -23,6 +28,10 @@ export const measureNextView = (store: Store, buildId: string) =>
 async function workOut(store: Store, buildId: string) {
   const view = await viewBuild(store, buildId)
   const { catalogue, build, insertables } = view
+  // In the build's money; without a rate a euro counts as one of it.
+  const rate = rateBetween(catalogue.trade.rates, ROW_CURRENCY, build.currency) ?? 1
+  const minorOf = (eur: number): number => convert(eur * 100, ROW_CURRENCY, build.currency, rate)
+  const pieceMinor = minorOf(PIECE_EUR[1])
   // What came with the vehicle is what goes: it is not in play.
   const rows = (await pairingRows(store, view)).items
     .filter(({ isOwn }) => !isOwn)
@@ -36,13 +45,13 @@ async function workOut(store: Store, buildId: string) {
       id: `${row.engine} with ${row.transmission}`,
       train: { ...train, inserted },
       verdicts: result.joints.map(effective),
-      piecesMinor: Number.isFinite(pieces) ? pieces : PIECE_MINOR,
+      piecesMinor: Number.isFinite(pieces) ? pieces : pieceMinor,
     }
   })
   const found = nextMeasurements(
     judged,
     contextOf(view),
-    { labourMinor: build.labourRateMinor, pieceMinor: PIECE_MINOR },
+    { labourMinor: build.labourRateMinor, pieceMinor, outMinor: minorOf(OUT_EUR) },
     ({ part, port, field }) => {
       const kind = catalogue.parts.get(part)?.kind
       return kind === undefined

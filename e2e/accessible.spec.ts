@@ -13,6 +13,7 @@ const OF_A_BUILD = [
   '/builds/lantern/road',
   '/builds/lantern/against?with=alder',
   '/builds/lantern/summary',
+  '/builds/sprat/measure-next',
   '/builds/lantern/mating',
   '/builds/lantern/bench',
   '/builds/lantern/parts',

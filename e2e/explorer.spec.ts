@@ -69,3 +69,24 @@ test('behind four driven wheels every transfer case makes a pairing of its own; 
     "This is the build's pairing",
   )
 })
+
+test('what to measure next stands on a card in the order one crawls under, and is recorded from it by keyboard', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/builds/sprat/pairing`)
+  await page.getByRole('button', { name: /^Show the pairing/ }).press('Enter')
+  await page.getByRole('link', { name: 'As a card, in the order one crawls under' }).press('Enter')
+  await expect(page.getByRole('heading', { name: 'Measure next' })).toBeVisible()
+  const first = page.getByRole('main').getByRole('region').first()
+  await expect(first).toContainText(/\d+ min · may save €/)
+  await first.getByRole('button', { name: /^Record / }).press('Enter')
+  const dialog = page.getByRole('dialog')
+  await expect(dialog).toContainText('missing')
+  await page.keyboard.press('Escape')
+  await expect(dialog).toHaveCount(0)
+  await page.setViewportSize({ width: 800, height: 800 })
+  expect(await page.evaluate(() => document.documentElement.scrollWidth <= window.innerWidth)).toBe(
+    true,
+  )
+})

@@ -24,6 +24,7 @@ export const router = createBrowserRouter([
       page('/catalogue/parts/:part/trace', () => import('./stages/catalogue/trace-page.tsx')),
       page('/builds/:build/pairing', () => import('./stages/pairing/pairing-page.tsx')),
       page('/builds/:build/compare', () => import('./stages/compare/compare-page.tsx')),
+      page('/builds/:build/measure-next', () => import('./stages/measure-next/card-page.tsx')),
       page('/builds/:build/against', () => import('./stages/against/against-page.tsx')),
       page('/builds/:build/summary', () => import('./stages/summary/summary-page.tsx')),
       page('/builds/:build/road', () => import('./stages/road/road-page.tsx')),

@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { CRAWL } from '../../core/recipient/crawl.ts'
 import { items, list, words } from './basics.ts'
 
 const next = z
@@ -10,6 +11,8 @@ const next = z
     label: z.string(),
     methods: list(z.string()),
     minutes: z.number(),
+    /** Where one stands to take it. */
+    place: z.enum(CRAWL),
     /** What knowing it may save, in the build's money, and for an hour of measuring. */
     valueMinor: z.number(),
     perHourMinor: z.number(),

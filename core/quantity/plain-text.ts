@@ -7,3 +7,7 @@ export const unformula = (text: string): string => (/^[=+\-@\t\r]/.test(text) ? 
 
 /** A label as it stands within a sentence. */
 export const lowerFirst = (label: string): string => label.charAt(0).toLowerCase() + label.slice(1)
+
+/** Words with a full stop after them, where they end in none and ask nothing. */
+export const sentence = (text: string): string =>
+  text === '' || /[.?!…]$/.test(text) ? text : `${text}.`

@@ -7,6 +7,7 @@ import { OUT_EUR } from '../../core/pairing/measure-next.ts'
 import { nextMeasurements } from '../../core/pairing/open-fields.ts'
 import { effective } from '../../core/pairing/order.ts'
 import type { CompiledPart } from '../../core/ports/index.ts'
+import { crawlPlace } from '../../core/recipient/crawl.ts'
 import type { Store } from '../database/store.ts'
 import { contextOf, viewBuild } from './build-view.ts'
 import { RevisionMemory } from './memory.ts'
@@ -63,6 +64,11 @@ async function workOut(store: Store, buildId: string) {
     inPlay: judged.map(({ id }) => id),
     items: found.slice(0, NAMED).map(({ field, value, perMinute, pairings }) => ({
       ...field,
+      place: crawlPlace(
+        catalogue.parts.get(field.part)?.kind ?? '',
+        field.port.split('/').slice(1).join('/'),
+        field.field,
+      ),
       valueMinor: Math.round(value),
       perHourMinor: Math.round(perMinute * 60),
       pairings,

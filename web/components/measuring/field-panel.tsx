@@ -1,6 +1,7 @@
 import type { MissingField } from '../../../core/joints/verdict.ts'
 import { unusualTyped } from '../../../core/ports/parse.ts'
 import { METHODS } from '../../../core/quantity/methods.ts'
+import { sentence } from '../../../core/quantity/plain-text.ts'
 import { useReading } from '../../api/hooks.ts'
 import { FaceViewChoice } from '../face-view.tsx'
 import { Check } from '../fields/check.tsx'
@@ -33,7 +34,7 @@ export function FieldPanel({
       <p>
         <b>{field.label}</b>
         <span className="text-steel">, {field.partName}</span>
-        {words.how && <span className="block text-steel">{words.how}.</span>}
+        {words.how && <span className="block text-steel">{sentence(words.how)}</span>}
       </p>
       <Field label="Value">
         {({ id }) =>

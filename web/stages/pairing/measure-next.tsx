@@ -2,7 +2,7 @@ import { useState } from 'react'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild } from '../../api/hooks.ts'
 import { MeasureDialog } from '../../components/measuring/measure-dialog.tsx'
-import { Button, Money } from '../../components/ui.tsx'
+import { Button, ButtonLink, Money } from '../../components/ui.tsx'
 
 const NAMED = 3
 
@@ -39,9 +39,12 @@ export function MeasureNext({ build }: { build: string }) {
           </li>
         ))}
       </ol>
-      <Button className="mt-2" onClick={() => setOpen(true)}>
-        Record them
-      </Button>
+      <p className="flex items-center gap-3 pt-2">
+        <Button onClick={() => setOpen(true)}>Record them</Button>
+        <ButtonLink tone="quiet" to={`/builds/${build}/measure-next`}>
+          As a card, in the order one crawls under
+        </ButtonLink>
+      </p>
       {open && (
         <MeasureDialog
           build={build}

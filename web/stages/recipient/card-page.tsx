@@ -1,5 +1,6 @@
 import { useParams } from 'react-router'
 import type { RecipientView } from '../../../contract/answers/sheets.ts'
+import { sentence } from '../../../core/quantity/plain-text.ts'
 import {
   type Dimension,
   dimensionId,
@@ -113,7 +114,7 @@ function Line({
       <DimensionSketch train={train} dimension={dimension} label={words.label} />
       <div>
         <span className="font-semibold">{words.label}</span>
-        <p className="text-steel">{words.how}.</p>
+        <p className="text-steel">{sentence(words.how ?? '')}</p>
         {fault && (
           <p role="alert" className="border-l-[3px] border-clash pl-2">
             {fault}

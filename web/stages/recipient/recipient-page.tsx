@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { useParams } from 'react-router'
 import type { RecipientView } from '../../../contract/answers/sheets.ts'
+import { sentence } from '../../../core/quantity/plain-text.ts'
 import {
   type Dimension,
   dimensionId,
@@ -121,7 +122,7 @@ function Drawings({
             {open ? (
               <>
                 <h2 className="font-bold">{dimensionWords(open).label}</h2>
-                <p>{dimensionWords(open).how}.</p>
+                <p>{sentence(dimensionWords(open).how ?? '')}</p>
                 <p className="figure">
                   {measuring.shown(open).text || 'not measured'}{' '}
                   <span className="text-steel">

@@ -1,4 +1,4 @@
-import { bestGear, effort } from './effort.ts'
+import { bestGear, effort, turningRpm } from './effort.ts'
 import { engineRpm, LEVEL, type Road, type RoadCar, resistance, turningMass } from './road-car.ts'
 
 /** A run from one speed to another. */
@@ -45,7 +45,8 @@ export function run(
   while (v < to) {
     if (t > LONGEST_S) return { seconds: Infinity, metres, tyreJ, roadJ, motionJ }
     if (options.gear === undefined && shifting <= 0) {
-      const isAtRedline = engineRpm(car, car.gears[index]!, v) > car.curve.redlineRpm * NEAR_REDLINE
+      const isAtRedline =
+        turningRpm(car, car.gears[index]!, v) > car.curve.redlineRpm * NEAR_REDLINE
       const isLast = index === car.gears.length - 1
       if (!isLast && (isAtRedline || bestGear(car, road, v).index > index)) {
         index++

@@ -18,6 +18,10 @@ const multiplied = (stall: number, ratio: number): number =>
 /** Under this share of the speed its curve begins at, an engine on a clutch that is let in dies. */
 const DIES = 0.85
 
+/** How fast the engine turns in a gear at a speed once nothing slips any more but a coupled converter, rpm. */
+export const turningRpm = (car: RoadCar, gear: number, speedMs: number): number =>
+  engineRpm(car, gear, speedMs) / (car.stall === null ? 1 : 1 - SLIP)
+
 /**
  * What the engine gives at the tyres in a gear at a speed, N, before grip: in first on a clutch that slips until the wheels
  * have caught up, in every gear of a converter; 0 past its redline, and in a higher gear under its idle.
@@ -27,7 +31,7 @@ export function engineEffort(car: RoadCar, road: Road, gear: number, speedMs: nu
   const isClutch = car.stall === null
   if (isClutch && gear !== car.gears[0] && rolling < car.curve.points[0]!.rpm * DIES) return 0
   const slips = !isClutch || gear === car.gears[0]
-  const turning = isClutch ? rolling : rolling / (1 - SLIP)
+  const turning = turningRpm(car, gear, speedMs)
   const rpm = slips ? Math.max(turning, car.launchRpm) : turning
   const gain = car.stall === null ? 1 : multiplied(car.stall, rolling / Math.max(1, rpm))
   return (

@@ -111,8 +111,14 @@ test('half the step changes no run by more than half a percent', () => {
       if (!Number.isFinite(whole!)) return
       expect(Math.abs(half! / whole! - 1)).toBeLessThan(0.005)
     }),
-    { numRuns: 40 },
+    { numRuns: 150 },
   )
+})
+
+test('a car with a converter changes up at its redline, and does not hang there', () => {
+  const car = typicalCar({ massKg: 1593, powerW: 30_000 }, { stall: 1.6, driven: 'front' })
+  const times = [0.01, 0.005, 0.0025].map((stepS) => run(car, LEVEL, 0, 100, { stepS }).seconds)
+  for (const seconds of times) expect(Math.abs(seconds / times[0]! - 1)).toBeLessThan(0.0005)
 })
 
 // A change of gear more or less before the speed is reached may cost or save its time.

@@ -4,29 +4,13 @@ import Sqlite from 'better-sqlite3'
 const STAYS = new Set(['engine', 'transmission', 'transfer-case', 'vehicle'])
 const pack = (data: unknown): string => JSON.stringify({ v: 1, data })
 
-/**
- * Grows a demo database in place to so many parts and offers: each loose part again and again, its measurements a little
- * off, with numbers and offers of its own. The same every time.
- */
-export function grow(file: string, parts: number, offers: number): void {
+type Rows = Record<string, unknown>
+
+/** A database that is grown: its rows by id, rows that are added by statements prepared once; ended, that it was grown stands in its history. */
+function growing(file: string) {
   const data = new Sqlite(file)
-  const rows = (table: string): Record<string, unknown>[] =>
-    data.prepare(`SELECT * FROM ${table} ORDER BY id`).all() as Record<string, unknown>[]
-  const models = rows('part').filter((row) => !STAYS.has(String(row.kind)))
-  const portsOf = groupBy(rows('port'), 'part_id')
-  const claimsOf = groupBy(rows('claim'), 'port_id')
-  const suppliers = rows('supplier')
-  const [issuer] = rows('issuer')
-  const insert = (table: string, row: Record<string, unknown>): void => {
-    const names = Object.keys(row)
-    data
-      .prepare(
-        `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
-      )
-      .run(...Object.values(row))
-  }
   const prepared = new Map<string, Sqlite.Statement>()
-  const add = (table: string, row: Record<string, unknown>): void => {
+  const add = (table: string, row: Rows): void => {
     const names = Object.keys(row)
     const key = `${table} ${names.join()}`
     let statement = prepared.get(key)
@@ -40,6 +24,37 @@ export function grow(file: string, parts: number, offers: number): void {
     statement.run(...Object.values(row))
   }
   data.exec('BEGIN')
+  return {
+    rows: (table: string): Rows[] =>
+      data.prepare(`SELECT * FROM ${table} ORDER BY id`).all() as Rows[],
+    add,
+    end: (): void => {
+      add('history', {
+        at: '2026-01-01',
+        who: 'bench',
+        entity: 'setting',
+        entity_id: 'grown',
+        act: 'insert',
+        before: null,
+        after: pack({}),
+      })
+      data.exec('COMMIT')
+      data.close()
+    },
+  }
+}
+
+/**
+ * Grows a demo database in place to so many parts and offers: each loose part again and again, its measurements a little
+ * off, with numbers and offers of its own. The same every time.
+ */
+export function grow(file: string, parts: number, offers: number): void {
+  const { rows, add, end } = growing(file)
+  const models = rows('part').filter((row) => !STAYS.has(String(row.kind)))
+  const portsOf = groupBy(rows('port'), 'part_id')
+  const claimsOf = groupBy(rows('claim'), 'port_id')
+  const suppliers = rows('supplier')
+  const [issuer] = rows('issuer')
   const held = rows('part').length
   const made: string[] = []
   for (let i = 0; made.length + held < parts; i++) {
@@ -50,14 +65,7 @@ export function grow(file: string, parts: number, offers: number): void {
     for (const port of portsOf.get(String(model.id)) ?? []) {
       const portId = `${id}/${port.kind}/${String(port.id).split('/').slice(2).join('/')}`
       add('port', { ...port, id: portId, part_id: id })
-      for (const claim of claimsOf.get(String(port.id)) ?? [])
-        add('claim', {
-          ...claim,
-          id: `${claim.id}-${i}`,
-          port_id: portId,
-          specimen_id: null,
-          value: nudged(String(claim.value), i),
-        })
+      for (const claim of claimsOf.get(String(port.id)) ?? []) add('claim', again(claim, portId, i))
     }
   }
   if (issuer && suppliers.length > 0)
@@ -76,37 +84,16 @@ export function grow(file: string, parts: number, offers: number): void {
         pack: 1,
         condition: 'new',
       })
-  insert('history', {
-    at: '2026-01-01',
-    who: 'bench',
-    entity: 'setting',
-    entity_id: 'grown',
-    act: 'insert',
-    before: null,
-    after: pack({}),
-  })
-  data.exec('COMMIT')
-  data.close()
+  end()
 }
 
 /** Grows a demo database in place to so many engines: each model again and again with what came with it, a little off. */
 export function growEngines(file: string, engines: number): void {
-  const data = new Sqlite(file)
-  const rows = (table: string): Record<string, unknown>[] =>
-    data.prepare(`SELECT * FROM ${table} ORDER BY id`).all() as Record<string, unknown>[]
-  const add = (table: string, row: Record<string, unknown>): void => {
-    const names = Object.keys(row)
-    data
-      .prepare(
-        `INSERT INTO ${table} (${names.join(', ')}) VALUES (${names.map(() => '?').join(', ')})`,
-      )
-      .run(...Object.values(row))
-  }
+  const { rows, add, end } = growing(file)
   const parts = rows('part')
   const models = parts.filter(({ kind }) => kind === 'engine')
   const portsOf = groupBy(rows('port'), 'part_id')
   const claimsOf = groupBy(rows('claim'), 'port_id')
-  data.exec('BEGIN')
   for (let i = 0; models.length + i < engines; i++) {
     const model = models[i % models.length]!
     const named = (id: unknown): string => `grown-${i}-${id}`
@@ -121,28 +108,21 @@ export function growEngines(file: string, engines: number): void {
       for (const port of portsOf.get(String(part.id)) ?? []) {
         add('port', { ...port, id: named(port.id), part_id: named(part.id) })
         for (const claim of claimsOf.get(String(port.id)) ?? [])
-          add('claim', {
-            ...claim,
-            id: `${claim.id}-${i}`,
-            port_id: named(port.id),
-            specimen_id: null,
-            value: nudged(String(claim.value), i),
-          })
+          add('claim', again(claim, named(port.id), i))
       }
     }
   }
-  add('history', {
-    at: '2026-01-01',
-    who: 'bench',
-    entity: 'setting',
-    entity_id: 'grown',
-    act: 'insert',
-    before: null,
-    after: pack({}),
-  })
-  data.exec('COMMIT')
-  data.close()
+  end()
 }
+
+/** A claim again on another port, its figure a little off. */
+const again = (claim: Rows, portId: string, i: number): Rows => ({
+  ...claim,
+  id: `${claim.id}-${i}`,
+  port_id: portId,
+  specimen_id: null,
+  value: nudged(String(claim.value), i),
+})
 
 /** A number a little off, so that few parts are equal; everything else as it is. */
 function nudged(text: string, i: number): string {

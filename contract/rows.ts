@@ -362,12 +362,16 @@ export const ratePatch = patchOf(rateShape.shape).refine(betweenTwo, BETWEEN_TWO
 export const kitPatch = patchOf(kitInput.shape)
 export const donorPatch = patchOf(donorInput.shape)
 
+/** How the train is placed: the gearbox kept where it was, or the engine set back. */
+export const school = z.enum(['keep', 'set-back'])
 export const pairingChoice = z.strictObject({
   engineId: id,
   transmissionId: id,
   inserted: z.array(id).max(20).nullish(),
   /** Another transfer case than the one behind it. */
   transferId: id.nullish(),
+  /** How the train is placed where it is chosen; the build is placed so from then on. */
+  school: school.optional(),
 })
 /** A pairing that was seen to come out better than the chosen one. */
 export const pairingSeen = z.strictObject({
@@ -381,8 +385,6 @@ export const copyInput = z.strictObject({
   /** A branch has the same vehicle and brief, and no pairing yet. */
   isBranch: z.boolean().default(false),
 })
-/** How the train is placed: the gearbox kept where it was, or the engine set back. */
-export const school = z.enum(['keep', 'set-back'])
 /** Pairings whose figures are asked for. */
 export const pairingsAsked = z.strictObject({
   school: school.optional(),

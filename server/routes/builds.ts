@@ -67,8 +67,16 @@ export function buildRoutes({ store, jobs }: Services): App {
         store,
         params.id,
         body,
-        () => readings.ask(store, 'closingSet', params.id, body.engineId, body.transmissionId),
-        (pair) => readings.ask(store, 'reasonsFor', params.id, pair, null),
+        () =>
+          readings.ask(
+            store,
+            'closingSet',
+            params.id,
+            body.engineId,
+            body.transmissionId,
+            body.school,
+          ),
+        (pair) => readings.ask(store, 'reasonsFor', params.id, pair, null, body.school),
       ),
     'DELETE /builds/{id}/pairing': async ({ params }) => {
       await reopenChoice(store, params.id)

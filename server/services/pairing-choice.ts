@@ -1,10 +1,12 @@
 import type { PairingReasons } from '../../contract/pairing-reasons.ts'
+import type { PlacementSchool } from '../../core/joints/joint.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { MissingError } from '../errors.ts'
 import { viewBuild } from './build-view.ts'
 import { reasonsFor } from './pairing-reasons.ts'
 import { runBuildPairing } from './pairing-run.ts'
+import { placed } from './placed.ts'
 
 /** The set that closes a pairing best, by the ids of its parts. @throws MissingError */
 export const closingSet = async (
@@ -12,8 +14,10 @@ export const closingSet = async (
   buildId: string,
   engineId: string,
   transmissionId: string,
+  school?: PlacementSchool,
 ): Promise<readonly string[]> =>
-  runBuildPairing(await viewBuild(store, buildId), engineId, transmissionId).result.chosen
+  runBuildPairing(placed(await viewBuild(store, buildId), school), engineId, transmissionId).result
+    .chosen
 
 /**
  * Chooses a pairing (or another closing set on it); the set taken is kept by name so that it survives.
@@ -27,24 +31,31 @@ export async function choosePairing(
     transmissionId,
     inserted,
     transferId,
+    school,
   }: {
     engineId: string
     transmissionId: string
     inserted?: readonly string[] | null | undefined
     transferId?: string | null | undefined
+    school?: PlacementSchool | undefined
   },
-  closing = (): Promise<readonly string[]> => closingSet(store, buildId, engineId, transmissionId),
+  closing = (): Promise<readonly string[]> =>
+    closingSet(store, buildId, engineId, transmissionId, school),
   reasons = (pair: PairOf & { transferId: string | null }): Promise<PairingReasons> =>
-    reasonsFor(store, buildId, pair, null),
+    reasonsFor(store, buildId, pair, null, school),
 ): Promise<RowOf<'pairing'>> {
   const set = inserted ?? (await closing())
   // Another set on the pairing that is chosen already is no other choice.
   const [held] = await store.list('pairing', { buildId, engineId, transmissionId, chosen: true })
+  const isElsewhere = school !== undefined && school !== (await store.get('build', buildId)).school
   const why =
-    held && !transferId
+    held && !transferId && !isElsewhere
       ? null
       : await reasons({ engineId, transmissionId, transferId: transferId ?? null })
   return store.transaction(async (tx) => {
+    const build = await tx.get('build', buildId)
+    if (school && school !== build.school)
+      await tx.update('build', build.id, build.version, { school })
     const taken = await takePairing(tx, buildId, { engineId, transmissionId }, set)
     const chosen = why
       ? await tx.update('pairing', taken.id, taken.version, { reasons: why })

@@ -84,6 +84,26 @@ test('choosing keeps why: what it came to, what it beat, what was not known; a p
   expect(open?.reasons?.because ?? row!.reasons!.because).toBe('Had here already.')
 })
 
+test('chosen as it is listed, set back, the build is placed so, and its reasons are of that placement', async () => {
+  const { school } = await store.get('build', 'sprat')
+  expect(school).toBe('keep')
+  await choosePairing(store, 'sprat', {
+    engineId: 'tarn-2',
+    transmissionId: 'obrelle-5x',
+    school: 'set-back',
+  })
+  expect((await store.get('build', 'sprat')).school).toBe('set-back')
+  const { reasons: kept, changed } = await choiceView(store, 'sprat')
+  expect([kept!.chosen.engineId, changed]).toEqual(['tarn-2', null])
+  // The same pair, placed as before: weighed anew, for it comes to something else.
+  await choosePairing(store, 'sprat', {
+    engineId: 'tarn-2',
+    transmissionId: 'obrelle-5x',
+    school: 'keep',
+  })
+  expect((await store.get('build', 'sprat')).school).toBe('keep')
+})
+
 test('a copy has all that was decided and measured for it, reads alike and hangs on nothing of the first', async () => {
   const copy = await copyBuild(store, 'alder', 'Alder again', false)
   const [first, second] = [await partsList(store, 'alder'), await partsList(store, copy.id)]

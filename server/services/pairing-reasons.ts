@@ -1,5 +1,6 @@
 import type { PairingReasons, WeighedPairing } from '../../contract/pairing-reasons.ts'
 import { briefLimits } from '../../core/brief/limits.ts'
+import type { PlacementSchool } from '../../core/joints/joint.ts'
 import { convert } from '../../core/money/money.ts'
 import { rateBetween } from '../../core/money/offer-price.ts'
 import { ROW_CURRENCY } from '../../core/needs/line.ts'
@@ -13,6 +14,7 @@ import { shopDay } from './day.ts'
 import { allFigures, type PairOf } from './pairing-figures.ts'
 import { runBuildPairing } from './pairing-run.ts'
 import { pairingRows } from './pairings.ts'
+import { placed } from './placed.ts'
 import { readSettings } from './settings.ts'
 
 /** So many that were beaten are kept, of the most promising. */
@@ -70,8 +72,9 @@ export async function reasonsFor(
   buildId: string,
   pair: PairOf,
   because: string | null,
+  school?: PlacementSchool,
 ): Promise<PairingReasons> {
-  const view = await viewBuild(store, buildId)
+  const view = placed(await viewBuild(store, buildId), school)
   const { items } = await pairingRows(store, view)
   const isSame = (one: PairOf): boolean =>
     one.engineId === pair.engineId && one.transmissionId === pair.transmissionId

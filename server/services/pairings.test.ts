@@ -10,7 +10,8 @@ import { viewBuild } from './build-view.ts'
 import { chooseCoupling } from './pairing-choice.ts'
 import { allFigures, figuresOf, type PairOf } from './pairing-figures.ts'
 import { runBuildPairing } from './pairing-run.ts'
-import { listPairings, placed } from './pairings.ts'
+import { listPairings } from './pairings.ts'
+import { placed } from './placed.ts'
 
 let knex: Database
 let store: Store

@@ -20,15 +20,10 @@ import { Memory, RevisionMemory } from './memory.ts'
 import { OWN_SHELF } from './own-shelf.ts'
 import { allFigures, figuresOf, type PairOf } from './pairing-figures.ts'
 import { couplingOf, transferOf } from './pairing-run.ts'
+import { placed } from './placed.ts'
 
 /** Pairings that are listed: the most promising; so many can be scrolled, searched and put in order at once. */
 const MOST_LISTED = 6000
-
-/** A build as it would be with the gearbox kept where it was, or the engine set back. */
-export const placed = (view: BuildView, school: PlacementSchool | undefined): BuildView =>
-  school === undefined || (view.build.school ?? 'keep') === school
-    ? view
-    : { ...view, build: { ...view.build, school } }
 
 const grids = new RevisionMemory<Awaited<ReturnType<typeof gridView>>>()
 

@@ -96,7 +96,9 @@ function Compared({
       <PageHead
         title={`${details.length} pairings compared`}
         detail={
-          header?.build.school === 'set-back' ? 'engine set back' : 'gearbox stays where it was'
+          (school ?? header?.build.school) === 'set-back'
+            ? 'engine set back'
+            : 'gearbox stays where it was'
         }
       >
         <ButtonLink to={back}>All pairings</ButtonLink>
@@ -120,7 +122,10 @@ function Compared({
                       {detail.chosenPairing ? (
                         <span className="text-steel">chosen</span>
                       ) : (
-                        <Button tone="quiet" onClick={() => void choosePairing(build, detail)}>
+                        <Button
+                          tone="quiet"
+                          onClick={() => void choosePairing(build, detail, undefined, school)}
+                        >
                           Choose {LETTERS[i]}
                         </Button>
                       )}

@@ -1,4 +1,5 @@
 import { ButtonLink } from '../../components/ui.tsx'
+import { useAddress } from '../../components/use-address.ts'
 import { Letter } from './letter.tsx'
 import { isSamePick, LETTERS, MOST_PICKED, type PickedPair, writePicks } from './picked.ts'
 
@@ -14,6 +15,8 @@ export function Tray({
   rows: readonly (PickedPair & { readonly engine: string; readonly transmission: string })[]
   onTake: (pick: PickedPair) => void
 }) {
+  // Compared as they are listed: kept, or set back.
+  const school = useAddress()[0].get('school')
   if (picks.length === 0) return null
   return (
     <section
@@ -51,7 +54,7 @@ export function Tray({
         {picks.length > 1 ? (
           <ButtonLink
             tone="main"
-            to={`/builds/${build}/compare?pick=${encodeURIComponent(writePicks(picks)!)}`}
+            to={`/builds/${build}/compare?pick=${encodeURIComponent(writePicks(picks)!)}${school ? `&school=${school}` : ''}`}
           >
             Compare {picks.length}
           </ButtonLink>

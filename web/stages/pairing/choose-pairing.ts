@@ -1,4 +1,5 @@
 import type { PairingDetail } from '../../../contract/answers/pairings.ts'
+import type { PlacementSchool } from '../../../core/joints/joint.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 
@@ -16,6 +17,8 @@ export const choosePairing = (
     'engine' | 'transmission' | 'engineName' | 'transmissionName' | 'transfer'
   >,
   inserted?: readonly string[],
+  /** How the train is placed where it is chosen; the build is placed so from then on. */
+  school?: PlacementSchool,
 ): Promise<boolean> =>
   act(
     () =>
@@ -26,6 +29,7 @@ export const choosePairing = (
           transmissionId: transmission,
           ...(other ? { transferId: other } : {}),
           ...(inserted ? { inserted: [...inserted] } : {}),
+          ...(school ? { school } : {}),
         },
       }),
     `${engineName} with ${transmissionName} is chosen.`,

@@ -210,7 +210,10 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
             (data.chosenPairing ? (
               <ButtonLink to={`/builds/${build}/parts`}>See its parts</ButtonLink>
             ) : (
-              <Button tone="main" onClick={() => void choosePairing(build, data)}>
+              <Button
+                tone="main"
+                onClick={() => void choosePairing(build, data, undefined, listed.school)}
+              >
                 Choose this pairing
               </Button>
             ))}

@@ -27,7 +27,7 @@ export function Component() {
   const header = useBuild(build).data
   const engine = params.get('engine') ?? header?.engineId ?? null
   const transmission = params.get('transmission') ?? header?.transmissionId ?? null
-  const pairing = usePairing(build, engine, transmission)
+  const pairing = usePairing(build, engine, transmission, params.get('transfer'))
   if (header && (engine === null || transmission === null))
     return (
       <Empty action={<ButtonLink to={`/builds/${build}/pairing`}>Choose a pairing</ButtonLink>}>

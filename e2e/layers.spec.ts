@@ -87,7 +87,10 @@ const LAYERS: readonly Layer[] = [
   {
     name: 'a list that is searched',
     at: '/builds/lantern/pairing',
-    open: (page) => page.getByRole('combobox', { name: 'Clutch disc' }).click(),
+    open: async (page) => {
+      await press(/^Show the pairing/)(page)
+      await page.getByRole('combobox', { name: 'Clutch disc' }).click()
+    },
     layer: (page) => page.getByRole('dialog', { name: 'Name or part number' }),
   },
   {

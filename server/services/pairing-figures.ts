@@ -149,22 +149,31 @@ function decidedOf(decisions: readonly RowOf<'decision'>[]): Map<string, Decided
 }
 const PRICES: ReadonlySet<string> = new Set(['price', 'estimate', 'order', 'receive'])
 
+/** Remembered by all that a row is worked out from: parts by identity, masses and what was typed in words. */
 function figures(ground: Ground, pair: PairOf): ReturnType<typeof workOut> {
-  const { view, words } = ground
-  const { parts, tolerances, trade } = view.catalogue
+  const { view, own, words } = ground
+  const { catalogue, build, choices, insertables } = view
+  const { parts, rows, kinds, tolerances, trade } = catalogue
+  const named = [
+    pair.engineId,
+    pair.transmissionId,
+    ...(pair.transferId === null ? [] : [pair.transferId]),
+    ...(build.recipientId ? [build.recipientId] : []),
+    ...(own ? [own.engine.id, own.transmission.id] : []),
+  ]
+  const brought = [pair.engineId, pair.transmissionId].flatMap((id) => catalogue.ownedBy(id))
   const leansOn = [
-    parts.get(pair.engineId) ?? null,
-    parts.get(pair.transmissionId) ?? null,
-    pair.transferId === null ? null : (parts.get(pair.transferId) ?? null),
-    view.build.recipientId ? (parts.get(view.build.recipientId) ?? null) : null,
-    ...[pair.engineId, pair.transmissionId].flatMap((id) =>
-      view.catalogue.ownedBy(id).map((row) => parts.get(row.id) ?? null),
+    ...[...named, ...brought.map(({ id }) => id), ...choices.map((one) => String(one.partId))].map(
+      (id) => parts.get(id) ?? null,
     ),
+    // The one behind a gearbox is found among them.
+    kinds.get('transfer-case') ?? null,
     tolerances,
-    view.insertables,
+    insertables,
     trade,
   ]
-  return remembered.recall(leansOn, words, () => workOut(ground, pair))
+  const masses = named.map((id) => rows.get(id)?.massG ?? '?').join(' ')
+  return remembered.recall(leansOn, `${words} ${masses}`, () => workOut(ground, pair))
 }
 
 function workOut(ground: Ground, { engineId, transmissionId, transferId }: PairOf) {

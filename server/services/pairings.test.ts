@@ -3,7 +3,7 @@ import { CODES } from '../../core/joints/code.ts'
 import { codeOfLetter } from '../../core/pairing/code-letters.ts'
 import { promise } from '../../core/pairing/order.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
-import type { Database } from '../database/sqlite/connection.ts'
+import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { buildHeader } from './build-header.ts'
 import { viewBuild } from './build-view.ts'
@@ -11,6 +11,7 @@ import { chooseCoupling } from './pairing-choice.ts'
 import { allFigures, figuresOf, type PairOf } from './pairing-figures.ts'
 import { runBuildPairing } from './pairing-run.ts'
 import { listPairings } from './pairings.ts'
+import { addClaim } from './parts.ts'
 import { placed } from './placed.ts'
 
 let knex: Database
@@ -124,4 +125,53 @@ test('a pairing for which another transfer case is taken stands with it, once', 
   const after = await listed()
   expect(after.map(({ transferId }) => transferId)).not.toContain('marlund-divider')
   expect(after.find(({ transferId }) => transferId === null)!.codes).toBe(divider.codes)
+})
+
+/** The same data in a database that nothing is remembered of. */
+async function copyOf(of: Database): Promise<Database> {
+  const connection = await of.client.acquireConnection()
+  const bytes = Buffer.from(connection.serialize() as Buffer)
+  await of.client.releaseConnection(connection)
+  return openDatabase(bytes)
+}
+
+test('figures that are remembered are those of a new start, whatever they were worked out from has changed', async () => {
+  const pairs: readonly PairOf[] = [
+    { engineId: 'maul-2', transmissionId: 'dovrek-4a-maul', transferId: null },
+    { engineId: 'ember-3', transmissionId: 'dovrek-5t', transferId: null },
+    { engineId: 'ember-3', transmissionId: 'dovrek-5t', transferId: 'marlund-divider' },
+  ]
+  const read = async (from: Store) => allFigures(from, await viewBuild(from, 'alder'), pairs)
+  const measured = (portId: string, field: string, typed: string) =>
+    addClaim(store, {
+      portId,
+      field,
+      typed,
+      grade: 'measured',
+      decimal: 'point',
+      thisVeryPart: false,
+    })
+  const own = (await store.list('part', { ownerId: 'hawser', kind: 'transfer-case' }))[0]!
+  const [port] = await store.list('port', { partId: own.id, kind: 'ratings' })
+  let moved = 0
+  for (const change of [
+    () => measured(port!.id, 'torqueNm', '10'),
+    () => measured('hawser/axle/rear', 'ratio', '3.9'),
+    () =>
+      store.transaction(async (tx) => {
+        const part = await tx.get('part', 'ember-3')
+        await tx.update('part', part.id, part.version, { massG: 411_000 })
+      }),
+    () => measured('ember-3/engine-output/main', 'peakTorqueNm', '222'),
+  ]) {
+    const before = await read(store)
+    await change()
+    const after = await read(store)
+    if (JSON.stringify(after) !== JSON.stringify(before)) moved++
+    const copy = await copyOf(knex)
+    expect(after).toEqual(await read(new Store(copy)))
+    await copy.destroy()
+  }
+  // The vehicle's own case and the engine's torque at the least; its old engine has no mass to be told from.
+  expect(moved).toBeGreaterThanOrEqual(2)
 })

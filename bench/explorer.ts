@@ -114,6 +114,7 @@ async function keysWhile(page: Page): Promise<readonly number[]> {
   })
   const find = page.getByRole('searchbox').or(page.getByPlaceholder('in pairings'))
   await find.first().click()
+  // At the pace of somebody who types fast.
   for (let round = 0; round < 3; round++) {
     for (const key of WORDS) {
       await page.keyboard.press(key === ' ' ? 'Space' : key)

@@ -17,3 +17,11 @@ export async function demoDatabase(): Promise<Database> {
   }
   return openDatabase(Buffer.from(seeded))
 }
+
+/** The same data in a database that nothing is remembered of. */
+export async function copyOf(of: Database): Promise<Database> {
+  const connection = await of.client.acquireConnection()
+  const bytes = Buffer.from(connection.serialize() as Buffer)
+  await of.client.releaseConnection(connection)
+  return openDatabase(bytes)
+}

@@ -1,5 +1,6 @@
 import { afterAll, beforeEach, describe, expect, test, vi } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
+import { copyOf } from '../database/demo.seed.ts'
 import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { importDocument } from './build-document.ts'
@@ -104,7 +105,9 @@ describe('what is remembered is what a fresh reading gives', () => {
     await rows(store)
     await measure('bottomMm', -14)
     await measure('boreMm', 25.002)
-    expect(await rows(store)).toEqual(await rows(new Store(knex)))
+    const copy = await copyOf(knex)
+    expect(await rows(store)).toEqual(await rows(new Store(copy)))
+    await copy.destroy()
   })
 
   test('a measurement changes the part it is of, and no other: the rest stay the same objects', async () => {

@@ -2,8 +2,8 @@ import { afterAll, beforeAll, expect, test } from 'vitest'
 import { CODES } from '../../core/joints/code.ts'
 import { codeOfLetter } from '../../core/pairing/code-letters.ts'
 import { promise } from '../../core/pairing/order.ts'
-import { demoDatabase } from '../database/demo.seed.ts'
-import { type Database, openDatabase } from '../database/sqlite/connection.ts'
+import { copyOf, demoDatabase } from '../database/demo.seed.ts'
+import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { buildHeader } from './build-header.ts'
 import { viewBuild } from './build-view.ts'
@@ -126,14 +126,6 @@ test('a pairing for which another transfer case is taken stands with it, once', 
   expect(after.map(({ transferId }) => transferId)).not.toContain('marlund-divider')
   expect(after.find(({ transferId }) => transferId === null)!.codes).toBe(divider.codes)
 })
-
-/** The same data in a database that nothing is remembered of. */
-async function copyOf(of: Database): Promise<Database> {
-  const connection = await of.client.acquireConnection()
-  const bytes = Buffer.from(connection.serialize() as Buffer)
-  await of.client.releaseConnection(connection)
-  return openDatabase(bytes)
-}
 
 test('figures that are remembered are those of a new start, whatever they were worked out from has changed', async () => {
   const pairs: readonly PairOf[] = [

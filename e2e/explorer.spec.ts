@@ -40,7 +40,7 @@ test('the list is narrowed, grouped, put in order and placed otherwise, all in t
   const hour = best.getByLabel('an hour of work, beside its rate')
   await hour.fill('many')
   await hour.press('Enter')
-  await expect(best.getByRole('alert')).toContainText('“many” is not a price')
+  await expect(best.getByRole('alert')).toContainText('"many" is not an amount')
   await hour.fill('200')
   await hour.press('Enter')
   await expect(best.getByRole('list')).not.toHaveText(before!)

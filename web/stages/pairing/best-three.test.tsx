@@ -137,9 +137,12 @@ test('what is weighed is a price that is kept; nonsense is told and nothing is s
   }
   type('a lot')
   expect([screen.getByRole('alert').textContent, sent]).toEqual([
-    expect.stringContaining('“a lot” is not a price'),
+    expect.stringContaining('"a lot" is not an amount'),
     [],
   ])
+  // Reads two ways, or is less than nothing.
+  for (const text of ['1.500', '-5']) type(text)
+  expect([screen.queryByRole('alert') !== null, sent]).toEqual([true, []])
   type('75')
   expect(sent).toEqual([{ weights: { open: 75 } }])
 })

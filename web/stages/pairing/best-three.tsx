@@ -1,5 +1,6 @@
 import { useMemo, useState } from 'react'
 import type { Pairings } from '../../../contract/answers/pairings.ts'
+import { parseMoney } from '../../../core/money/money.ts'
 import {
   WEIGHT_WORDS,
   WEIGHTS,
@@ -108,10 +109,17 @@ function WeightsForm({ kept }: { kept: Readonly<Record<string, number>> }) {
   const weights = weightsOf(kept)
   const [wrong, tell] = useState<string | null>(null)
   const save = (name: WeightName, text: string): void => {
-    const value = text.trim() === '' ? null : Number(text.trim().replace(',', '.'))
-    const isWrong = value !== null && !(value >= 0 && value <= 100_000)
-    tell(isWrong ? `“${text}” is not a price. Type euros, such as 150 or 0.2.` : null)
-    if (isWrong || value === weights[name]) return
+    let value: number | null
+    try {
+      value = text.trim() === '' ? null : parseMoney(text, 'EUR') / 100
+      if (value !== null && (value < 0 || value > 100_000))
+        throw new RangeError(`"${text}" is no price here. Type euros from 0 to 100 000.`)
+    } catch (error) {
+      tell((error as Error).message)
+      return
+    }
+    tell(null)
+    if (value === weights[name]) return
     void act(() => call('PATCH /settings', { body: { weights: { [name]: value } } }))
   }
   return (

@@ -3,12 +3,13 @@ import type { ShaftSearch, ShaftWanted } from '../../core/driveline/shaft-search
 import type { JointHardware } from '../../core/fasteners/bolt-set.ts'
 import { COUPLING_KINDS } from '../../core/pairing/coupling.ts'
 import type { TorqueStep } from '../../core/pairing/torque-line.ts'
+import { FIGURES } from '../../core/pairing/working.ts'
 import type { PlateDesign } from '../../core/patterns/plate.ts'
 import { byName, code, dowel, grade, hole, known, list, point, words } from './basics.ts'
 import { closingSetShape, drawingId, jointResultShape } from './judging.ts'
 import { road } from './road.ts'
 import { jointClaim } from './rows.ts'
-import { trainFigure } from './train-figure.ts'
+import { engineFigure, gearboxFigure, trainFigure } from './train-figure.ts'
 
 const range = z.strictObject({ low: z.number(), high: z.number() })
 /** One letter a joint, in the order of `joints`: f fits, w work, b bridge, u unmeasured, c clash, - does not apply. */
@@ -40,6 +41,9 @@ export const pairings = z
         type: z.string().nullable(),
         /** Where it could come from: the vehicle itself, our shelf, a donor that is known, or elsewhere. */
         at: z.enum(['vehicle', 'shelf', 'donor', 'elsewhere']),
+        /** What it is drawn from. */
+        engine: engineFigure.nullable(),
+        gearbox: gearboxFigure.nullable(),
       }),
     ),
     rows: list(
@@ -98,6 +102,26 @@ const figures = z
     toHundredS: known,
   })
   .meta({ id: 'PairingFigures' })
+const workingLine = z.strictObject({
+  words: z.string(),
+  note: z.string(),
+  low: known,
+  value: known,
+  high: known,
+  /** `minor` for the build's money, else a unit. */
+  unit: z.string(),
+})
+/** How one figure of a pairing came about. */
+export const pairingWorking = z
+  .strictObject({
+    figure: z.enum(FIGURES),
+    title: z.string(),
+    method: z.string(),
+    lines: list(workingLine),
+    result: workingLine,
+  })
+  .meta({ id: 'PairingWorking' })
+
 /** As many as were ready soon, in the order asked for; the rest is asked for again. */
 export const pairingFigures = z.strictObject({ items: list(figures) })
 
@@ -274,6 +298,7 @@ export const shafts = z
 
 export type Pairings = z.output<typeof pairings>
 export type PairingFigures = z.output<typeof figures>
+export type PairingWorking = z.output<typeof pairingWorking>
 export type PairingDetail = z.output<typeof pairingDetail>
 export type JointDetail = z.output<typeof jointDetail>
 export type PlateView = z.output<typeof plate>

@@ -8,7 +8,7 @@ import { byName, known, list, zone } from './basics.ts'
 const size = z.object({ mm: z.number(), known: z.boolean() })
 const sides = ['left', 'right'] as const
 
-const engine = z.object({
+export const engineFigure = z.object({
   arrangement: z.enum(ARRANGEMENTS),
   count: z.number(),
   isKind: z.boolean(),
@@ -29,7 +29,7 @@ const engine = z.object({
   sump: list(zone),
 })
 
-const gearbox = z.object({
+export const gearboxFigure = z.object({
   kind: z.enum(['manual', 'automatic']),
   bell: size,
   length: size,
@@ -115,9 +115,9 @@ const mating = z.object({
 
 export const trainFigure: z.ZodType<TrainFigure> = z
   .object({
-    engine,
+    engine: engineFigure,
     plates: list(z.object({ mm: z.number(), known: z.boolean(), added: z.boolean() })),
-    gearbox,
+    gearbox: gearboxFigure,
     transfer: transfer.nullable(),
     vehicle,
     mating,

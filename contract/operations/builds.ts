@@ -1,4 +1,5 @@
 import { z } from 'zod'
+import { FIGURES } from '../../core/pairing/working.ts'
 import { done, items, trash, words } from '../answers/basics.ts'
 import { budgetPage, buildHeader, firstAnswer } from '../answers/builds.ts'
 import { against, choice, ownerSummary } from '../answers/choice.ts'
@@ -8,6 +9,7 @@ import {
   pairingDetail,
   pairingFigures,
   pairings,
+  pairingWorking,
   shafts,
 } from '../answers/pairings.ts'
 import { job, partsList, sourcing, underWay } from '../answers/planning.ts'
@@ -94,6 +96,15 @@ export const buildOperations = {
     summary: 'What tells pairings apart: money, hours, mass, road, as many as are ready soon',
     body: pairingsAsked,
     answer: pairingFigures,
+  },
+  'GET /builds/{id}/pairing-working': {
+    summary: 'How one figure of a pairing came about: what it was worked out from, and how',
+    query: pair.extend({
+      transfer: z.string().max(120).optional(),
+      school: school.optional(),
+      figure: z.enum(FIGURES),
+    }),
+    answer: pairingWorking,
   },
   'GET /builds/{id}/measure-next': {
     summary: 'Which measurements would change the most among the pairings in play',

@@ -9,6 +9,7 @@ import {
 } from '../money/spread.ts'
 import type { Three } from '../money/three.ts'
 import { effective } from '../pairing/order.ts'
+import { kindWords } from '../ports/part-kinds.ts'
 import type { Decision } from '../sourcing/decision.ts'
 import type { RuleInput } from './from-pairing/rule.ts'
 import type { LineRow } from './line.ts'
@@ -63,13 +64,33 @@ const NOTHING: Three = [0, 0, 0]
  * nothing is solved; facts that several lines lean on count as if each stood alone (`totals.ts` counts them together).
  */
 export function estimateList(input: ListEstimateInput): Spread {
-  return spreadOf(momentsIn(input), input.rateMinor, LEVELS)
+  const found: Moments[] = []
+  walkList(input, (moments) => found.push(moments))
+  return spreadOf(found, input.rateMinor, LEVELS)
 }
 
-function momentsIn(input: ListEstimateInput): Moments[] {
+/** One line of an estimate, with what it adds in the middle: minor units and hours. */
+export interface EstimatedLine extends SpreadLine {
+  readonly words: string
+  readonly addsMinor: number
+  readonly addsHours: number
+}
+
+/** The lines that an estimate is made of, in the order of the list. */
+export function estimatedLines(input: ListEstimateInput): readonly EstimatedLine[] {
+  const found: EstimatedLine[] = []
+  walkList(input, ({ price, hours }, words, line) =>
+    found.push({ ...line(), words, addsMinor: price, addsHours: hours }),
+  )
+  return found
+}
+
+type Add = (moments: Moments, words: string, line: () => SpreadLine) => void
+
+function walkList(input: ListEstimateInput, told: Add): void {
   const { rows, facts, joints, priceOf, inserted, decided, own, minorOf, kept } = input
-  const found: Moments[] = []
-  const add = (line: SpreadLine): void => void found.push(momentsOfLine(line))
+  const add = (words: string, line: SpreadLine): void =>
+    told(momentsOfLine(line), words, () => line)
   const fact = (key: FactKey): string | undefined => facts[key]?.value
   const outcomes = outcomesOf(rows, facts)
   const sure = new Set<string>()
@@ -90,17 +111,16 @@ function momentsIn(input: ListEstimateInput): Moments[] {
       const supply = supplyOf(row, fact, said?.acts ?? NO_ACTS)
       const typed = said?.typedMinor
       const price = typed === undefined ? priceOf(seeks(row)) : ([typed, typed, typed] as const)
+      const line = (): SpreadLine => ({
+        price: row.sort === 'blocker' ? NOTHING : (price ?? priced(row.eur)),
+        hours: row.hours,
+        chance: chanceOf(supply),
+        stands: STANDS[outcome],
+      })
       const moments =
-        price === undefined
-          ? ofRow(kept, row, outcome, supply, priced)
-          : momentsOfLine({
-              price: row.sort === 'blocker' ? NOTHING : price,
-              hours: row.hours,
-              chance: chanceOf(supply),
-              stands: STANDS[outcome],
-            })
-      found.push(moments)
-      if (row.renew === 'twice') found.push(moments)
+        price === undefined ? ofRow(kept, row, outcome, supply, line) : momentsOfLine(line())
+      told(moments, row.words, line)
+      if (row.renew === 'twice') told(moments, row.words, line)
     }
   }
   const extra = (kind: string): SpreadLine => ({
@@ -109,23 +129,27 @@ function momentsIn(input: ListEstimateInput): Moments[] {
     chance: 1,
     stands: 1,
   })
-  for (const kind of inserted) if (!sought.has(kind)) add(extra(kind))
+  for (const kind of inserted) if (!sought.has(kind)) add(kindWords(kind), extra(kind))
   for (const { bare, closed } of joints) {
     const { tasks, limits } = effective({ bare, closed })
-    for (const { hours } of tasks)
-      add({ price: NOTHING, hours: [hours, hours, hours * FIRST_TIMER], chance: 1, stands: 1 })
+    for (const { hours, words } of tasks)
+      add(words, {
+        price: NOTHING,
+        hours: [hours, hours, hours * FIRST_TIMER],
+        chance: 1,
+        stands: 1,
+      })
     for (const { code, pieces } of limits)
       if (code === 'bridge' && pieces.length > 0 && !pieces.some((kind) => sought.has(kind)))
-        add(extra(pieces[0]!))
+        add(kindWords(pieces[0]!), extra(pieces[0]!))
   }
   for (const { need, priceMinor } of own)
-    add({
+    add(need.words, {
       price: priceMinor === null ? NOTHING : [priceMinor, priceMinor, priceMinor],
       hours: need.hours,
       chance: 1,
       stands: 1,
     })
-  return found
 }
 
 const NO_ACTS: readonly Decision['act'][] = []
@@ -142,18 +166,12 @@ function ofRow(
   row: LineRow,
   outcome: Outcome,
   supply: Supply,
-  priced: (eur: Three) => Three,
+  line: () => SpreadLine,
 ): Moments {
   let held = kept.get(row)
   if (!held) kept.set(row, (held = []))
   const at = OUTCOMES.indexOf(outcome) * SUPPLIES.length + SUPPLIES.indexOf(supply)
-  const moments = (held[at] ??= momentsOfLine({
-    price: row.sort === 'blocker' ? NOTHING : priced(row.eur),
-    hours: row.hours,
-    chance: chanceOf(supply),
-    stands: STANDS[outcome],
-  }))
-  return moments
+  return (held[at] ??= momentsOfLine(line()))
 }
 
 const chanceOf = (supply: Supply): number =>

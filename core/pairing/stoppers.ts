@@ -106,13 +106,13 @@ export const STOPPERS: readonly Stopper[] = [
 
 export const isStopper = (id: string): boolean => STOPPERS.some((stopper) => stopper.id === id)
 
-/** How many of the questions nobody answered and no joint judges yet. @param codeOf of a joint; null where it does not apply */
+/** The questions nobody answered and no joint judges yet. @param codeOf of a joint; null where it does not apply */
 export const stoppersOpen = (
   answers: Readonly<Record<string, string>>,
   codeOf: (joint: string) => Code | null,
-): number =>
+): readonly Stopper[] =>
   STOPPERS.filter(({ id, joint }) => {
     const said = answers[id]
     if (said !== undefined && said !== 'unknown') return false
     return joint === null || codeOf(joint) === 'unmeasured'
-  }).length
+  })

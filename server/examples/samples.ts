@@ -142,6 +142,7 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: lantern,
     body: { pairs: [{ ...pairIds, transferId: null }] },
   },
+  'GET /builds/{id}/pairing-working': { params: lantern, query: { ...pair, figure: 'cost' } },
   'GET /builds/{id}/pairing': { params: lantern, query: pair },
   'GET /builds/{id}/judged': { params: lantern },
   'POST /builds/{id}/judged/seen': { params: lantern },

@@ -22,7 +22,7 @@ import { summaryView } from '../services/owner-summary.ts'
 import { closingSet } from '../services/pairing-choice.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
 import { choiceView, reasonsFor } from '../services/pairing-reasons.ts'
-import { listPairings, pairingFigures } from '../services/pairings.ts'
+import { listPairings, pairingFigures, pairingWorking } from '../services/pairings.ts'
 import { partsList } from '../services/parts-list.ts'
 import { facesOf } from '../services/patterns.ts'
 import { placed } from '../services/placed.ts'
@@ -58,6 +58,7 @@ export const READINGS = {
   recipient: recipientView,
   pairings: listPairings,
   pairingFigures,
+  pairingWorking,
   measureNext: measureNextView,
   pairing: async (
     store: Store,

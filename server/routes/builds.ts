@@ -43,6 +43,19 @@ export function buildRoutes({ store, jobs }: Services): App {
       readings.json(store, 'pairings', params.id, query.school),
     'POST /builds/{id}/pairing-figures': async ({ params, body }) =>
       jobs.explorer.json(store, 'pairingFigures', params.id, body.school, body.pairs),
+    'GET /builds/{id}/pairing-working': async ({ params, query }) =>
+      readings.json(
+        store,
+        'pairingWorking',
+        params.id,
+        query.school,
+        {
+          engineId: query.engine,
+          transmissionId: query.transmission,
+          transferId: query.transfer ?? null,
+        },
+        query.figure,
+      ),
     'GET /builds/{id}/pairing': async ({ params, query }) =>
       readings.json(
         store,

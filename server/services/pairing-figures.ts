@@ -5,7 +5,12 @@ import { convert } from '../../core/money/money.ts'
 import { paidPrice, rateBetween } from '../../core/money/offer-price.ts'
 import { type LineRow, ROW_CURRENCY } from '../../core/needs/line.ts'
 import { LINE_ROWS } from '../../core/needs/lines/index.ts'
-import { type DecidedLine, estimateList, type KeptMoments } from '../../core/needs/list-estimate.ts'
+import {
+  type DecidedLine,
+  estimateList,
+  type KeptMoments,
+  type ListEstimateInput,
+} from '../../core/needs/list-estimate.ts'
 import { needOfOwn } from '../../core/needs/own-line.ts'
 import { rowsOfRecipes } from '../../core/needs/recipe.ts'
 import { CODE_LETTERS } from '../../core/pairing/code-letters.ts'
@@ -31,7 +36,7 @@ export interface PairOf {
 }
 
 /** What the figures of any pairing of a build are made from, read once. */
-interface Ground {
+export interface Ground {
   readonly view: BuildView
   readonly own: Train | null
   readonly sheets: BuildSheets
@@ -58,7 +63,7 @@ export async function figuresOf(store: Store, view: BuildView, pairs: readonly P
   const until = performance.now() + SLICE_MS
   const items: ReturnType<typeof workOut>[] = []
   for (const pair of pairs) {
-    items.push(figures(ground, pair))
+    items.push(rowOfPair(ground, pair))
     if (performance.now() > until) break
   }
   return { items }
@@ -67,10 +72,14 @@ export async function figuresOf(store: Store, view: BuildView, pairs: readonly P
 /** All of them, however long it takes. */
 export async function allFigures(store: Store, view: BuildView, pairs: readonly PairOf[]) {
   const ground = await groundOf(store, view, pairs)
-  return pairs.map((pair) => figures(ground, pair))
+  return pairs.map((pair) => rowOfPair(ground, pair))
 }
 
-async function groundOf(store: Store, view: BuildView, pairs: readonly PairOf[]): Promise<Ground> {
+export async function groundOf(
+  store: Store,
+  view: BuildView,
+  pairs: readonly PairOf[],
+): Promise<Ground> {
   const { build, catalogue } = view
   const parts = new Set(
     pairs.flatMap(({ engineId, transmissionId, transferId }) => [
@@ -150,7 +159,7 @@ function decidedOf(decisions: readonly RowOf<'decision'>[]): Map<string, Decided
 const PRICES: ReadonlySet<string> = new Set(['price', 'estimate', 'order', 'receive'])
 
 /** Remembered by all that a row is worked out from: parts by identity, masses and what was typed in words. */
-function figures(ground: Ground, pair: PairOf): ReturnType<typeof workOut> {
+export function rowOfPair(ground: Ground, pair: PairOf): ReturnType<typeof workOut> {
   const { view, own, words } = ground
   const { catalogue, build, choices, insertables } = view
   const { parts, rows, kinds, tolerances, trade } = catalogue
@@ -180,7 +189,7 @@ function workOut(ground: Ground, { engineId, transmissionId, transferId }: PairO
   const { view, own } = ground
   const run = runBuildPairing(view, engineId, transmissionId, transferId, false)
   const { train, result, heard } = run
-  const spread = spreadOfRun(ground, run)
+  const spread = estimateList(estimateInputOf(ground, run))
   const verdicts = result.joints.map(({ joint, bare, closed }) => ({
     joint,
     answered: heard.get(joint)?.answer !== undefined,
@@ -201,7 +210,7 @@ function workOut(ground: Ground, { engineId, transmissionId, transferId }: PairO
     stoppers: stoppersOpen(
       view.stoppers,
       (joint) => verdicts.find((one) => one.joint === joint)?.verdict.code ?? null,
-    ),
+    ).length,
     minutes: verdicts.reduce((sum, { verdict }) => sum + verdict.minutes, 0),
     hours: spread.hours,
     money: ground.minorOf(1) === null ? null : { ...spread.money, likely: spread.likelyMinor },
@@ -235,10 +244,11 @@ function lettersOf({ result, heard }: PairingRun) {
   return { codes: of('code'), closed: of('closed'), grades: of('grade') }
 }
 
-function spreadOfRun(
+/** What the list of a pairing is estimated from. */
+export function estimateInputOf(
   { view, sheets, decided, prices, minorOf, rowsFor, kept }: Ground,
   run: PairingRun,
-) {
+): ListEstimateInput {
   const { train, result } = run
   const facts = factsFrom(view, run, sheets)
   const pieces = result.chosen.flatMap((id) => view.catalogue.parts.get(id) ?? [])
@@ -247,7 +257,7 @@ function spreadOfRun(
       part ? [[part.kind as string, part.id]] : [],
     ),
   )
-  return estimateList({
+  return {
     rows: rowsFor(partsIn(run)),
     facts,
     joints: result.joints,
@@ -269,7 +279,7 @@ function spreadOfRun(
     minorOf,
     rateMinor: view.build.labourRateMinor,
     kept,
-  })
+  }
 }
 
 /** The least the pieces that close it are known to cost, each by itself or all in one kit; null where one has no price. */

@@ -10,8 +10,11 @@ import { CODE_LETTERS, codeOfLetter } from '../../core/pairing/code-letters.ts'
 import { byPromise } from '../../core/pairing/order.ts'
 import { type Cell, cellOf, cellsAt, PairGrid } from '../../core/pairing/pair-grid.ts'
 import type { EngineEnd, GearboxEnd } from '../../core/pairing/sweep.ts'
+import type { FigureId } from '../../core/pairing/working.ts'
 import { type CompiledPart, portOf } from '../../core/ports/index.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
+import { engineFigure } from '../../core/train/engine-figure.ts'
+import { gearboxFigure } from '../../core/train/gearbox-figure.ts'
 import { vehicleFigure } from '../../core/train/vehicle-figure.ts'
 import type { Store } from '../database/store.ts'
 import { sheetAnswers } from './build-sheets.ts'
@@ -20,6 +23,7 @@ import { Memory, RevisionMemory } from './memory.ts'
 import { OWN_SHELF } from './own-shelf.ts'
 import { allFigures, figuresOf, type PairOf } from './pairing-figures.ts'
 import { couplingOf, transferOf } from './pairing-run.ts'
+import { workingOf } from './pairing-working.ts'
 import { placed } from './placed.ts'
 
 /** Pairings that are listed: the most promising; so many can be scrolled, searched and put in order at once. */
@@ -40,6 +44,15 @@ export const pairingFigures = async (
   school: PlacementSchool | undefined,
   pairs: readonly PairOf[],
 ) => figuresOf(store, placed(await viewBuild(store, buildId), school), pairs)
+
+/** How one figure of a pairing came about. */
+export const pairingWorking = async (
+  store: Store,
+  buildId: string,
+  school: PlacementSchool | undefined,
+  pair: PairOf,
+  figure: FigureId,
+) => workingOf(store, placed(await viewBuild(store, buildId), school), pair, figure)
 
 async function gridView(store: Store, view: BuildView) {
   const { build, catalogue } = view
@@ -86,6 +99,8 @@ async function gridView(store: Store, view: BuildView) {
           : inDonor.has(part.id)
             ? ('donor' as const)
             : ('elsewhere' as const),
+      engine: part.kind === 'engine' ? engineFigure(part) : null,
+      gearbox: part.kind === 'transmission' ? gearboxFigure(part) : null,
     })),
     rows: ranked.map(({ engine, transmission, transfer, isChosen, cells }) => ({
       engine: place.get(engine)!,

@@ -45,7 +45,7 @@ export function ownTrain(view: BuildView, recipient: CompiledPart | null): Train
     : null
 }
 
-const massOf = (view: BuildView, part: CompiledPart | null): number | null => {
+export const massOf = (view: BuildView, part: CompiledPart | null): number | null => {
   const grams = part && view.catalogue.rows.get(part.id)?.massG
   return grams ? grams / 1000 : null
 }
@@ -60,32 +60,49 @@ function massChange(view: BuildView, train: Train, own: Train | null): number | 
   return masses.some((mass) => mass === null) ? null : engine! + box! - oldEngine! - oldBox!
 }
 
-/**
- * What the new train puts on the front axle more than the old one, kg: each half as if its weight were in its middle (common
- * practice, no published source). Null where a mass is not known.
- */
+/** One half of a train as a mass on the vehicle; kg is null where nobody said. */
+export interface StandingMass {
+  readonly partId: string
+  readonly kg: number | null
+  readonly alongMm: number
+}
+
+/** Engine and gearbox of a train, each as if its weight were in its middle (common practice, no published source), and the axles they stand on. */
+export function standingMasses(view: BuildView, train: Train) {
+  const { face, engine, gearbox, vehicle, isAcross } = trainFigure(train, contextOf(view).placement)
+  const at = (part: CompiledPart, alongMm: number): StandingMass => ({
+    partId: part.id,
+    kg: massOf(view, part),
+    alongMm,
+  })
+  return {
+    engine: at(train.engine, isAcross ? face.mm : face.mm - engine.length.mm / 2),
+    gearbox: at(train.transmission, isAcross ? face.mm : face.mm + gearbox.length.mm / 2),
+    axles: { frontMm: vehicle.frontAxle.mm, rearMm: vehicle.rearAxle.mm },
+  }
+}
+
+/** What the new train puts on the front axle more than the old one, kg. Null where a mass is not known. */
 function frontChange(view: BuildView, train: Train, own: Train | null): number | null {
   if (own === null) return null
   const on = (one: Train): number | null => {
-    const [engineKg, boxKg] = [massOf(view, one.engine), massOf(view, one.transmission)]
-    if (engineKg === null || boxKg === null) return null
-    const { face, engine, gearbox, vehicle, isAcross } = trainFigure(one, contextOf(view).placement)
-    const masses = [
-      { kg: engineKg, alongMm: isAcross ? face.mm : face.mm - engine.length.mm / 2 },
-      { kg: boxKg, alongMm: isAcross ? face.mm : face.mm + gearbox.length.mm / 2 },
-    ]
-    const axles = { frontMm: vehicle.frontAxle.mm, rearMm: vehicle.rearAxle.mm }
-    return axles.rearMm > axles.frontMm ? axleLoads(masses, axles).frontKg : null
+    const { engine, gearbox, axles } = standingMasses(view, one)
+    const masses = [engine, gearbox].flatMap(({ kg, alongMm }) =>
+      kg === null ? [] : [{ kg, alongMm }],
+    )
+    return masses.length === 2 && axles.rearMm > axles.frontMm
+      ? axleLoads(masses, axles).frontKg
+      : null
   }
   const [now, before] = [on(train), on(own)]
   return now === null || before === null ? null : now - before
 }
 
 /** The hill and the speed at which pairings are told apart. */
-const HILL = { ...LEVEL, grade: 0.06 }
-const CRUISE_KMH = 80
+export const HILL = { ...LEVEL, grade: 0.06 }
+export const CRUISE_KMH = 80
 /** Coarse: a list of hundreds is told apart by tenths of a second. */
-const STEP_S = 0.1
+export const STEP_S = 0.1
 
 /** The same whatever transfer case stands behind. */
 const driven = new Memory<ReturnType<typeof driveRow>>(4000)

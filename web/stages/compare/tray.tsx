@@ -1,5 +1,7 @@
 import { ButtonLink } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
+import { Silhouette } from '../../drawing/train/silhouette.tsx'
+import type { PairingRow } from '../pairing/pairing-rows.ts'
 import { Letter } from './letter.tsx'
 import { isSamePick, LETTERS, MOST_PICKED, type PickedPair, writePicks } from './picked.ts'
 
@@ -12,7 +14,7 @@ export function Tray({
 }: {
   build: string
   picks: readonly PickedPair[]
-  rows: readonly (PickedPair & { readonly engine: string; readonly transmission: string })[]
+  rows: readonly PairingRow[]
   onTake: (pick: PickedPair) => void
 }) {
   // Compared as they are listed: kept, or set back.
@@ -35,9 +37,10 @@ export function Tray({
         return (
           <span
             key={writePicks([pick])}
-            className="flex max-w-56 items-center gap-2 rounded border border-line bg-paper px-2 py-1"
+            className="flex max-w-72 items-center gap-2 rounded border border-line bg-paper px-2 py-1"
           >
             <Letter>{LETTERS[i]!}</Letter>
+            {row && <Silhouette engine={row.engineFigure} gearbox={row.gearboxFigure} />}
             <span className="narrow truncate">{name}</span>
             <button
               type="button"

@@ -63,6 +63,8 @@ const row = (
   type: null,
   engineAt: 'elsewhere',
   transmissionAt: 'elsewhere',
+  engineFigure: null,
+  gearboxFigure: null,
   chosen: false,
   joints: [
     { joint: 'depth', code: 'fits', closed: null, evidence: null, lean: null, conflicts: false },

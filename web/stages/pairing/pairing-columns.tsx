@@ -1,12 +1,15 @@
 import { createContext, useContext } from 'react'
 import { minorDigits } from '../../../core/money/money.ts'
+import type { FigureId } from '../../../core/pairing/working.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { Tip } from '../../components/tip.tsx'
 import { GradeWord, Money } from '../../components/ui.tsx'
+import { Silhouette } from '../../drawing/train/silhouette.tsx'
 import { isSamePick, LETTERS, MOST_PICKED, type PickedPair } from '../compare/picked.ts'
 import { CostBar } from './cost-bar.tsx'
+import { withWorking } from './figure-cell.tsx'
 import { leaningOf, openOf, type PairingRow } from './pairing-rows.ts'
 
 /** The pairings picked to be compared. */
@@ -20,10 +23,15 @@ export interface Shown {
   /** Columns of the joints, one a joint or one a place. */
   readonly joints: readonly Column<PairingRow>[]
   readonly pick: (row: PairingRow) => void
+  /** Opens a figure to its working. */
+  readonly open: (row: PairingRow, figure: FigureId) => void
 }
 
 /** Columns of the list: the pairing, its joints front to back, then what decides. */
-export const pairingColumns = ({
+export const pairingColumns = (shown: Shown): readonly Column<PairingRow>[] =>
+  plainColumns(shown).map((column) => withWorking(column, shown.open))
+
+const plainColumns = ({
   currency,
   isNarrow,
   joints,
@@ -43,17 +51,20 @@ export const pairingColumns = ({
     head: 'Engine, transmission',
     isFixed: true,
     value: (row) => `${row.engine} with ${row.transmission} ${row.transfer ?? ''}`.trim(),
-    className: isNarrow ? 'narrow max-w-[156px] truncate' : 'narrow max-w-[216px] truncate',
+    className: isNarrow ? 'narrow max-w-[206px]' : 'narrow max-w-[286px]',
     cell: (row) => (
       <Tip
         words={`${row.engine} with ${row.transmission}${row.transfer ? ` and ${row.transfer}` : ''}`}
       >
-        <span>
-          <span className="font-bold">{row.engine}</span>{' '}
-          <span className={row.chosen ? '' : 'text-steel'}>
-            {row.chosen && 'chosen · '}
-            {row.transmission}
-            {row.transfer && ` · ${row.transfer}`}
+        <span className="flex items-center gap-1.5">
+          <Silhouette engine={row.engineFigure} gearbox={row.gearboxFigure} />
+          <span className="truncate">
+            <span className="font-bold">{row.engine}</span>{' '}
+            <span className={row.chosen ? '' : 'text-steel'}>
+              {row.chosen && 'chosen · '}
+              {row.transmission}
+              {row.transfer && ` · ${row.transfer}`}
+            </span>
           </span>
         </span>
       </Tip>

@@ -4,6 +4,7 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { Pairings as Listed } from '../../../contract/answers/pairings.ts'
 import { JOINTS, jointNamed } from '../../../core/joints/index.ts'
+import type { FigureId } from '../../../core/pairing/working.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
@@ -19,6 +20,7 @@ import { Tray } from '../compare/tray.tsx'
 import { ChangedChoice } from './choice.tsx'
 import { choosePairing } from './choose-pairing.ts'
 import { OnScale, type Scale } from './cost-bar.tsx'
+import { figureNamed } from './figure-cell.tsx'
 import { FilterChips, useNarrowed } from './filter-chips.tsx'
 import { alikeIn, jointColumns, LookedInto, placeColumns } from './joint-cells.tsx'
 import { Picked, pairingColumns } from './pairing-columns.tsx'
@@ -74,13 +76,18 @@ function useLook(rows: readonly PairingRow[]) {
   const chosen =
     rows.find((row) => isSamePick(row, asked)) ?? rows.find((row) => row.chosen) ?? rows[0]!
   const joint = params.get('joint')
-  const look = (row: PairingRow, next: string | null = joint): void =>
+  const figure = joint === null ? figureNamed(params.get('figure')) : null
+  const go = (row: PairingRow, at: { joint: string | null; figure: string | null }): void =>
     change({
       engine: row.engineId,
       transmission: row.transmissionId,
       transfer: row.transferId,
-      joint: next,
+      ...at,
     })
+  /** What is looked into stays from row to row, until something else is. */
+  const look = (row: PairingRow, next?: string | null): void =>
+    go(row, next === undefined ? { joint, figure } : { joint: next, figure: null })
+  const open = (row: PairingRow, next: FigureId): void => go(row, { joint: null, figure: next })
   const joints = JOINTS.filter(({ id }) => chosen.joints.some((one) => one.joint === id))
   const across = (by: number): void => {
     const column = joints.findIndex(({ id }) => id === joint) + by
@@ -89,7 +96,7 @@ function useLook(rows: readonly PairingRow[]) {
   useHotkeys('right', () => across(1), { preventDefault: true })
   useHotkeys('left', () => across(-1), { preventDefault: true })
   useHotkeys('w', () => look(chosen, joint ?? joints[0]!.id))
-  return { chosen, joint, look }
+  return { chosen, joint, figure, look, open }
 }
 
 /** The one order of pairings (`core/pairing/order.ts`), from what each row has worked out once. */
@@ -131,7 +138,7 @@ type Group = keyof typeof GROUPS
 
 function Pairings({ build, listed }: { build: string; listed: Listed }) {
   const { plain, rows, done } = useRows(build, listed)
-  const { chosen, joint, look } = useLook(rows)
+  const { chosen, joint, figure, look, open } = useLook(rows)
   const { picks, toggle } = usePicks()
   const [params, change] = useAddress()
   const { narrowed, set } = useNarrowed()
@@ -150,18 +157,18 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
   const isHere =
     detail.data?.engine === chosen.engineId && detail.data.transmission === chosen.transmissionId
   const data = isHere ? detail.data : undefined
-  const latest = useRef(look)
-  latest.current = look
+  const latest = useRef({ look, open })
+  latest.current = { look, open }
   const pick = useRef(toggle)
   pick.current = toggle
   const isDone = done >= rows.length
   const limitMinor = listed.limits.money
   const shown = useMemo(() => narrow(rows, narrowed, limitMinor), [rows, narrowed, limitMinor])
-  const isNarrow = joint !== null || !panel.isFolded
+  const isNarrow = joint !== null || figure !== null || !panel.isFolded
   const alike = useMemo(() => alikeIn(shown), [shown])
   const alikeKey = [...alike].join()
   const columns = useMemo(() => {
-    const turn = (row: PairingRow, next: string | null): void => latest.current(row, next)
+    const turn = (row: PairingRow, next: string | null): void => latest.current.look(row, next)
     return pairingColumns({
       currency: listed.currency,
       isNarrow,
@@ -169,10 +176,11 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
         ? placeColumns(turn)
         : jointColumns(plain, new Set(alikeKey ? alikeKey.split(',') : []), turn),
       pick: (row) => pick.current(row),
+      open: (row, next) => latest.current.open(row, next),
     })
   }, [plain, listed.currency, isNarrow, alikeKey])
   const scale = useMemo(() => scaleOf(rows, listed.repairMinor), [rows, listed.repairMinor])
-  const isOpen = joint !== null && data !== undefined
+  const isOpen = figure !== null || (joint !== null && data !== undefined)
   const group = params.get('group')
   const groupBy = group !== null && Object.hasOwn(GROUPS, group) ? (group as Group) : null
   const school = listed.school === 'keep' ? 'set-back' : 'keep'
@@ -256,7 +264,7 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
                   columns={columns}
                   keyOf={({ key }) => key}
                   marked={chosen.key}
-                  onMark={look}
+                  onMark={(row) => look(row)}
                   {...(groupBy ? { groupOf: (row: PairingRow) => row[groupBy] } : {})}
                 >
                   <FilterChips
@@ -287,6 +295,8 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
         detail={detail}
         data={data}
         joint={joint}
+        figure={figure}
+        row={chosen}
         panel={panel}
         listed={listed}
         rows={rows}

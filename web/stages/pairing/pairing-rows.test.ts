@@ -10,6 +10,8 @@ const part = (id: string, at: Pairings['parts'][number]['at'], more: object = {}
   family: null,
   type: null,
   at,
+  engine: null,
+  gearbox: null,
   ...more,
 })
 const listed: Pairings = {

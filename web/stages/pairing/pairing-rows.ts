@@ -27,6 +27,8 @@ export interface PairingRow extends PickedPair {
   readonly type: string | null
   readonly engineAt: Pairings['parts'][number]['at']
   readonly transmissionAt: Pairings['parts'][number]['at']
+  readonly engineFigure: Pairings['parts'][number]['engine']
+  readonly gearboxFigure: Pairings['parts'][number]['gearbox']
   readonly chosen: boolean
   readonly joints: readonly JointRead[]
   readonly weakest: Grade | null
@@ -61,6 +63,8 @@ export function rowsOf({ rows, parts, joints }: Pairings): readonly PairingRow[]
       type: transmission.type,
       engineAt: engine.at,
       transmissionAt: transmission.at,
+      engineFigure: engine.engine,
+      gearboxFigure: transmission.gearbox,
       chosen: row.chosen,
       figures: null,
       ...readJoints(joints, row, null),

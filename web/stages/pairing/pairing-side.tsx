@@ -1,6 +1,7 @@
 import { type LucideIcon, PanelRightClose, PanelRightOpen } from 'lucide-react'
 import { useState } from 'react'
 import type { PairingDetail, Pairings } from '../../../contract/answers/pairings.ts'
+import type { FigureId } from '../../../core/pairing/working.ts'
 import type { usePairing } from '../../api/hooks.ts'
 import { Tip } from '../../components/tip.tsx'
 import { Button, Failed, Loading } from '../../components/ui.tsx'
@@ -8,6 +9,7 @@ import { BestThree } from './best-three.tsx'
 import { PairingPanel } from './pairing-panel.tsx'
 import type { PairingRow } from './pairing-rows.ts'
 import { WhySheet } from './why-sheet.tsx'
+import { WorkingSheet } from './working-sheet.tsx'
 
 const FOLDED = 'pairing:panel'
 
@@ -29,6 +31,8 @@ export function PairingSide({
   detail,
   data,
   joint,
+  figure,
+  row,
   panel: { isFolded, fold },
   listed,
   rows,
@@ -40,6 +44,9 @@ export function PairingSide({
   detail: ReturnType<typeof usePairing>
   data: PairingDetail | undefined
   joint: string | null
+  figure: FigureId | null
+  /** The row that is looked at. */
+  row: PairingRow
   panel: ReturnType<typeof usePanel>
   listed: Pairings
   rows: readonly PairingRow[]
@@ -48,7 +55,7 @@ export function PairingSide({
   onClose: () => void
 }) {
   const open = data?.joints.find((one) => one.joint === joint)
-  if (isFolded && !open)
+  if (isFolded && !open && figure === null)
     return (
       <button
         type="button"
@@ -69,7 +76,16 @@ export function PairingSide({
     )
   return (
     <div className="relative w-[372px] shrink-0 overflow-y-auto border-l border-line bg-ground max-[1000px]:w-auto max-[1000px]:border-l-0 max-[1000px]:border-t">
-      {detail.error && !data ? (
+      {figure !== null ? (
+        <WorkingSheet
+          build={build}
+          row={row}
+          figure={figure}
+          school={listed.school}
+          currency={listed.currency}
+          onClose={onClose}
+        />
+      ) : detail.error && !data ? (
         <Failed error={detail.error} retry={() => void detail.mutate()} />
       ) : !data ? (
         <Loading what="the pairing" />

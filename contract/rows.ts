@@ -97,6 +97,20 @@ export const claimInput = z.strictObject({
   thisVeryPart: z.boolean().default(false),
 })
 
+/** What is typed and not recorded yet. */
+export const measureNextInput = z.strictObject({
+  typed: z
+    .array(
+      z.strictObject({
+        port: portId,
+        field: z.string().min(1).max(60),
+        typed: typedText,
+        decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
+      }),
+    )
+    .max(60),
+})
+
 /** Why a claim is struck out. */
 export const strikeInput = z.strictObject({
   version,

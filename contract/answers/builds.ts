@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import type { BuildTotals } from '../../core/money/budget.ts'
 import { STOPPERS, type Stopper } from '../../core/pairing/stoppers.ts'
+import { METHOD_IDS } from '../../core/quantity/methods.ts'
 import { code, grade, known, list, range, words } from './basics.ts'
 import { build } from './rows.ts'
 
@@ -134,7 +135,7 @@ export const firstAnswer = z
         label: z.string(),
         partName: z.string(),
         minutes: z.number(),
-        methods: words,
+        methods: list(z.enum(METHOD_IDS)),
         joints: words,
       }),
     ),

@@ -5,6 +5,7 @@ import type { JointDescription } from '../../core/joints/judging/describe.ts'
 import type { LimitRecord, MissingField, TermRecord, Verdict } from '../../core/joints/verdict.ts'
 import type { ClosingSet } from '../../core/pairing/closing.ts'
 import type { JointResult } from '../../core/pairing/pairing.ts'
+import { METHOD_IDS } from '../../core/quantity/methods.ts'
 import { byName, code, grade, known, list, task, words } from './basics.ts'
 
 /** As core reads it: numbers that JSON cannot carry are null. */
@@ -45,7 +46,7 @@ export const missingField: z.ZodType<MissingField> = z
     port: z.string(),
     field: z.string(),
     label: z.string(),
-    methods: words,
+    methods: list(z.enum(METHOD_IDS)),
     minutes: z.number(),
   })
   .meta({ id: 'MissingField' })

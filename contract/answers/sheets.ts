@@ -28,6 +28,8 @@ export const brief = z
       }),
     ),
     findings: list(finding),
+    /** The torque wanted in the end, N·m. */
+    targetNm: known,
     uncut: z.strictObject({
       asItStands: known,
       repaired: known,

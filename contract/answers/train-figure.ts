@@ -22,6 +22,7 @@ export const engineFigure = z.object({
   cams: z.enum(['block', 'head']),
   hot: z.enum([...sides, 'both']),
   fan: z.enum(['belt', 'electric', 'none']),
+  air: z.enum(['natural', 'turbo', 'blower']),
   length: size,
   height: size,
   width: size,
@@ -75,6 +76,7 @@ const vehicle = z.object({
   tunnel: z.object({ bellMm: known, leverMm: known, tailMm: known, caseMm: known }),
   under: list(zone),
   bonnetMm: known,
+  columnMm: known,
 })
 
 const mating = z.object({

@@ -26,6 +26,7 @@ import {
   decisionInput,
   jointClaimInput,
   lockInput,
+  measureNextInput,
   pairingChoice,
   pairingSeen,
   pairingsAsked,
@@ -108,6 +109,11 @@ export const buildOperations = {
   },
   'GET /builds/{id}/measure-next': {
     summary: 'Which measurements would change the most among the pairings in play',
+    answer: measureNext,
+  },
+  'POST /builds/{id}/measure-next': {
+    summary: 'The same as if what is typed had been measured already; nothing is written',
+    body: measureNextInput,
     answer: measureNext,
   },
   'GET /builds/{id}/pairing': {

@@ -1,4 +1,5 @@
 import type { Grade } from '../quantity/grade.ts'
+import type { MethodId } from '../quantity/methods.ts'
 import type { BRIDGE, CLASH, Code, WORK } from './code.ts'
 import type { Formula } from './judging/declaration.ts'
 import type { Lean } from './lean.ts'
@@ -68,7 +69,7 @@ export interface MissingField {
   readonly port: string
   readonly field: string
   readonly label: string
-  readonly methods: readonly string[]
+  readonly methods: readonly MethodId[]
   readonly minutes: number
 }
 

@@ -130,9 +130,10 @@ test('what changes no choice is worth nothing; what may rule out the cheapest is
   }
   // Likely 2,000 as it stands; known first, 1,000 three times of four and the plain one else: 1,250.
   expect(measureNext([field('bore')], [plain, cheap])).toEqual([
-    { id: 'bore', value: 750, minutes: 10, perMinute: 75 },
+    { id: 'bore', value: 750, moves: 750, minutes: 10, perMinute: 75 },
   ])
-  expect(measureNext([field('bore')], [cheap])[0]!.value).toBe(0)
+  // Alone it turns nothing, but tells what it costs: likely 2,000, and 1,000 or 5,000 once it is known.
+  expect(measureNext([field('bore')], [cheap])[0]).toMatchObject({ value: 0, moves: 1500 })
   expect(measureNext([field('bore')], [])).toMatchObject([{ value: 0 }])
 })
 

@@ -27,6 +27,8 @@ export interface Worth {
   /** Expected fall of the least likely cost over the pairings, minor units. */
   readonly value: number
   readonly perMinute: number
+  /** How far knowing it moves that least cost on average, either way, minor units: where it turns no choice, it tells the cost. */
+  readonly moves: number
   readonly minutes: number
 }
 
@@ -58,19 +60,27 @@ export function measureNext(
   const least = Math.min(...plain)
   return fields
     .map(({ id, minutes, chances }, at): Worth => {
-      const expected = chances.reduce((sum, chance, outcome) => {
+      let [expected, moves] = [0, 0]
+      chances.forEach((chance, outcome) => {
         const costs = means.map((terms, i) =>
           terms.reduce((cost, { mean, given }) => {
             const known = given.get(at)
             return known ? cost + known[outcome]! - mean : cost
           }, plain[i]!),
         )
-        return sum + chance * Math.min(...costs)
-      }, 0)
+        if (costs.length === 0) return
+        expected += chance * Math.min(...costs)
+        moves += chance * Math.abs(Math.min(...costs) - least)
+      })
       const value = pairings.length === 0 ? 0 : Math.max(0, least - expected)
-      return { id, value, minutes, perMinute: value / Math.max(1, minutes) }
+      return { id, value, moves, minutes, perMinute: value / Math.max(1, minutes) }
     })
-    .toSorted((a, b) => b.perMinute - a.perMinute || (a.id < b.id ? -1 : 1))
+    .toSorted(
+      (a, b) =>
+        b.perMinute - a.perMinute ||
+        b.moves / Math.max(1, b.minutes) - a.moves / Math.max(1, a.minutes) ||
+        (a.id < b.id ? -1 : 1),
+    )
 }
 
 interface Means {

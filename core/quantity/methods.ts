@@ -21,6 +21,7 @@ export const METHODS = {
 } as const satisfies Record<string, Omit<Method, 'id'>>
 
 export type MethodId = keyof typeof METHODS
+export const METHOD_IDS = Object.keys(METHODS) as [MethodId, ...MethodId[]]
 
 export const methodPlusMinus = (method: string | undefined): number | undefined =>
   method && Object.hasOwn(METHODS, method) ? METHODS[method as MethodId].plusMinus : undefined

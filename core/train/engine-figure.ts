@@ -30,6 +30,8 @@ export interface EngineFigure {
   /** Side of the exhaust, seen from behind. */
   readonly hot: 'left' | 'right' | 'both'
   readonly fan: 'belt' | 'electric' | 'none'
+  /** What charges it. */
+  readonly air: 'natural' | 'turbo' | 'blower'
   readonly length: Size
   readonly height: Size
   readonly width: Size
@@ -82,6 +84,7 @@ export function engineFigure(part: CompiledPart): EngineFigure {
     slantDeg: arrangement === 'in line' ? (mmOf(said.slantDeg) ?? 0) : 0,
     cams,
     hot: arrangement === 'in line' && hot === 'both' ? 'right' : hot,
+    air: wordOf(traits.air, ['natural', 'turbo', 'blower'], 'natural'),
     fan: wordOf(traits.fan, ['belt', 'electric', 'none'], 'belt'),
     length,
     height: sizeOf(outline.heightMm, 640),

@@ -60,6 +60,8 @@ export interface VehicleFigure {
   readonly under: readonly Zone[]
   /** Bonnet above the crank axis. */
   readonly bonnetMm: number | null
+  /** Crank axis to the steering shaft. */
+  readonly columnMm: number | null
 }
 
 /** Where nobody measured, mm (common practice, no published source). */
@@ -170,5 +172,6 @@ export function vehicleFigure(part: CompiledPart | null): VehicleFigure {
     },
     under: portOf(part, 'under-engine').zones.v ?? [],
     bonnetMm: mmOf(portOf(part, 'bay').heightMm),
+    columnMm: mmOf(portOf(part, 'bay').columnMm),
   }
 }

@@ -137,6 +137,7 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     body: said(`${dimensionId(DIMENSIONS[0]!)}@${AT}`, '152'),
   },
   'GET /builds/{id}/measure-next': { params: lantern },
+  'POST /builds/{id}/measure-next': { params: lantern, body: { typed: [] } },
   'GET /builds/{id}/pairings': { params: lantern },
   'POST /builds/{id}/pairing-figures': {
     params: lantern,

@@ -17,7 +17,7 @@ import { judgeChosen } from '../services/judged-pairings.ts'
 import { knownView } from '../services/known.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
-import { measureNextView } from '../services/measure-next.ts'
+import { measureNextTyped, measureNextView } from '../services/measure-next.ts'
 import { summaryView } from '../services/owner-summary.ts'
 import { closingSet } from '../services/pairing-choice.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
@@ -60,6 +60,7 @@ export const READINGS = {
   pairingFigures,
   pairingWorking,
   measureNext: measureNextView,
+  measureNextTyped,
   pairing: async (
     store: Store,
     build: string,

@@ -39,6 +39,8 @@ export function buildRoutes({ store, jobs }: Services): App {
     'DELETE /joint-claims/{id}': async ({ params }) => toTrash(store, 'jointClaim', params.id),
     'GET /builds/{id}/measure-next': async ({ params }) =>
       readings.json(store, 'measureNext', params.id),
+    'POST /builds/{id}/measure-next': async ({ params, body }) =>
+      readings.json(store, 'measureNextTyped', params.id, body.typed),
     'GET /builds/{id}/pairings': async ({ params, query }) =>
       readings.json(store, 'pairings', params.id, query.school),
     'POST /builds/{id}/pairing-figures': async ({ params, body }) =>

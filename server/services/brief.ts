@@ -50,6 +50,7 @@ export async function briefView(store: Store, buildId: string) {
       marginNm: train ? torqueMargin(train, context) : null,
       marginAtTargetNm: train && target !== null ? torqueMargin(train, context, target) : null,
     }),
+    targetNm: target,
     uncut: uncutSheet(uncut, currency, plan.view.build.likeForLikeMinor, sums?.likely ?? null),
     toAsk: Object.entries(law).filter(
       ([id, answer]) =>

@@ -1,4 +1,5 @@
 import { jointNamed } from '../../core/joints/index.ts'
+import type { MissingField } from '../../core/joints/verdict.ts'
 import { effective } from '../../core/pairing/order.ts'
 import type { Store } from '../database/store.ts'
 import { listStoppers } from './joint-claims.ts'
@@ -73,7 +74,7 @@ function measureFirst(plan: Awaited<ReturnType<typeof planBuild>>) {
       label: string
       partName: string
       minutes: number
-      methods: readonly string[]
+      methods: MissingField['methods']
       joints: string[]
     }
   >()

@@ -1,70 +1,20 @@
 import type { PairingReasons, WeighedPairing } from '../../contract/pairing-reasons.ts'
-import { briefLimits } from '../../core/brief/limits.ts'
 import type { PlacementSchool } from '../../core/joints/joint.ts'
-import { convert } from '../../core/money/money.ts'
-import { rateBetween } from '../../core/money/offer-price.ts'
-import { ROW_CURRENCY } from '../../core/needs/line.ts'
-import { codeOfLetter } from '../../core/pairing/code-letters.ts'
 import { effective } from '../../core/pairing/order.ts'
-import { weigh, weightsOf } from '../../core/pairing/weigh.ts'
 import type { Store } from '../database/store.ts'
-import { sheetAnswers } from './build-sheets.ts'
-import { type BuildView, viewBuild } from './build-view.ts'
+import { viewBuild } from './build-view.ts'
 import { shopDay } from './day.ts'
-import { allFigures, type PairOf } from './pairing-figures.ts'
+import type { PairOf } from './pairing-figures.ts'
 import { runBuildPairing } from './pairing-run.ts'
 import { pairingRows } from './pairings.ts'
 import { placed } from './placed.ts'
-import { readSettings } from './settings.ts'
+import { byWeight, weighed } from './weighed-pairings.ts'
 
 /** So many that were beaten are kept, of the most promising. */
 const BEATEN = 3
 const UNKNOWN = 20
 /** A difference smaller than this share is none: prices move by it any day. */
 const SAME = 0.02
-
-/** Pairings as they weigh now under the brief, by what the shop weighs them by. */
-async function weighed(
-  store: Store,
-  view: BuildView,
-  pairs: readonly PairOf[],
-): Promise<readonly WeighedPairing[]> {
-  const { build, catalogue } = view
-  const [figures, brief, settings] = await Promise.all([
-    allFigures(store, view, pairs),
-    sheetAnswers(store, build.id, 'brief'),
-    readSettings(store),
-  ])
-  const rate = rateBetween(catalogue.trade.rates, ROW_CURRENCY, build.currency)
-  const euroMinor = rate === null ? 100 : convert(100, ROW_CURRENCY, build.currency, rate)
-  const limits = briefLimits(brief, build.currency)
-  const weights = weightsOf(settings.weights)
-  const name = (id: string): string => catalogue.parts.get(id)?.name ?? id
-  return figures.map((one) => {
-    const codes = [...one.codes].flatMap((letter, i) => {
-      const closed = one.closed[i]
-      return codeOfLetter(closed === '-' ? letter : closed) ?? []
-    })
-    const found = weigh({ ...one, codes }, limits, weights, euroMinor)
-    const { engineId, transmissionId, transferId } = one
-    return {
-      engineId,
-      transmissionId,
-      transferId,
-      name: [
-        `${name(engineId)} with ${name(transmissionId)}`,
-        ...(transferId === null ? [] : [name(transferId)]),
-      ].join(' and '),
-      minor: 'out' in found ? null : found.minor,
-      out: 'out' in found ? found.out : null,
-      money: one.money,
-      open: one.open,
-    }
-  })
-}
-
-const byWeight = (p: WeighedPairing, q: WeighedPairing): number =>
-  (p.minor ?? Infinity) - (q.minor ?? Infinity)
 
 /** Why a pairing may be chosen now: what it comes to, the best of the others, and what is not known. */
 export async function reasonsFor(

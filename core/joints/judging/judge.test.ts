@@ -212,7 +212,7 @@ test('the record tells terms, margins, worst case, what is missing and what it l
     terms: [{ sign: 1, value: 2, grade: 'catalogue' }],
   })
   expect(verdict.missing).toMatchObject([
-    { label: 'Thickness', methods: ['Micrometer or bore gauge', 'Caliper on the diameter'] },
+    { label: 'Thickness', methods: ['micrometer', 'caliper'] },
   ])
 })
 

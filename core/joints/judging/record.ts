@@ -1,7 +1,6 @@
 import type { Field } from '../../ports/field.ts'
 import { unusualWords } from '../../ports/ranges.ts'
 import { GRADES, type Grade, strength } from '../../quantity/grade.ts'
-import { METHODS } from '../../quantity/methods.ts'
 import { lowerFirst } from '../../quantity/plain-text.ts'
 import { CODES, type Code, FITS, UNMEASURED } from '../code.ts'
 import type { Joint } from '../joint.ts'
@@ -268,7 +267,7 @@ function missingField(field: Field<unknown>): MissingField {
     port: at.port,
     field: at.field,
     label: at.words.label,
-    methods: at.words.methods.map((id) => METHODS[id].words),
+    methods: at.words.methods,
     minutes: at.words.minutes,
   }
 }

@@ -7,6 +7,7 @@ import { Dialog } from '../dialog.tsx'
 import { Button } from '../ui.tsx'
 import { FieldPanel } from './field-panel.tsx'
 import { JointDrawings } from './joint-drawings.tsx'
+import { NextAsTyped } from './next-as-typed.tsx'
 import { SaidOfAll } from './said-of-all.tsx'
 import { keyOf, type Recorded, useMeasurements, wordsOf } from './use-measurements.ts'
 
@@ -18,12 +19,15 @@ export function MeasureDialog({
   build,
   title,
   verdict,
+  isRanked = false,
   onClose,
 }: {
   build: string
   title: string
   /** What is measured, what of it is missing, and the limits that tell what is known. */
   verdict: Pick<Verdict, 'fields' | 'missing' | 'limits'>
+  /** Whether what to measure next stands beside, as if what is typed were recorded. */
+  isRanked?: boolean
   onClose: () => void
 }) {
   // In the order it opened with: what is recorded must not move the list under one's hand.
@@ -143,6 +147,7 @@ export function MeasureDialog({
             </Button>
             {!chosen && <Button onClick={onClose}>Close</Button>}
           </div>
+          {isRanked && <NextAsTyped measurements={measurements} />}
         </div>
       </form>
     </Dialog>

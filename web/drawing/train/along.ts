@@ -8,7 +8,7 @@ import { engineSide } from './engine-side.ts'
 import { FAN_AHEAD } from './front-drive.ts'
 import { gearboxPlan, transaxlePlan } from './gearbox-plan.ts'
 import { gearboxSide, remoteLever } from './gearbox-side.ts'
-import { as, box, disc, line, type Mark, placed } from './mark.ts'
+import { as, box, disc, hull, line, type Mark, placed } from './mark.ts'
 import {
   AXLE_NOSE,
   axlePlan,
@@ -345,11 +345,46 @@ export function alongPlan(train: TrainFigure): Drawn {
   }
 }
 
-/** A train along its vehicle, from the front: the engine in section. */
+/** What is seen of bell, case and transfer case behind the engine from the front, x to the left of the vehicle. */
+function boxFront({ gearbox, transfer }: TrainFigure): readonly Mark[] {
+  const half = gearbox.width.mm * 0.45
+  const side = transfer?.frontSide === 'left' ? 1 : -1
+  return [
+    ...(transfer
+      ? as('transfer case', transfer.drop.known, [
+          hull(
+            'casting',
+            [
+              [0, 0, 120],
+              [side * 170, transfer.drop.mm, 95],
+            ],
+            'silhouette',
+          ),
+        ])
+      : []),
+    ...as('bell', gearbox.bell.known, [disc('casting', 0, 0, PLATE_HALF - 7, 'silhouette')]),
+    ...as('gearbox', gearbox.length.known, [
+      box(
+        'casting',
+        -half,
+        -gearbox.height.mm * 0.42,
+        half,
+        gearbox.height.mm * 0.46,
+        24,
+        'silhouette',
+      ),
+    ]),
+  ]
+}
+
+/** A train along its vehicle, from the front: the engine in section, its gearbox behind it. */
 export function alongFront(train: TrainFigure): Drawn {
   const { vehicle, engine } = train
   const b = bodyLines(vehicle)
-  const marks = placed(engineEnd(engine, { isPulley: true }), { flip: -1 })
+  const marks = [
+    ...(vehicle.layout === 'rear' ? [] : boxFront(train)),
+    ...placed(engineEnd(engine, { isPulley: true }), { flip: -1 }),
+  ]
   const axle = as('front axle', vehicle.frontAxle.known, [
     box(
       'hollow',

@@ -1,7 +1,15 @@
 import type { EngineFigure } from '../../../core/train/engine-figure.ts'
 import { sectionsOf } from './bank.ts'
+import { asCharger, chargerEnd } from './charger.ts'
 import { insideBank } from './engine-inside.ts'
-import { type EngineLengths, engineLengths, PULLEY, SKIRT, throwsOf } from './engine-lengths.ts'
+import {
+  acrossCrank,
+  type EngineLengths,
+  engineLengths,
+  PULLEY,
+  SKIRT,
+  throwsOf,
+} from './engine-lengths.ts'
 import { as, box, disc, from, type Mark, outline, placed, radians } from './mark.ts'
 import { panZones } from './pan.ts'
 
@@ -69,6 +77,15 @@ export function engineEnd(
       ]),
       ...(options.isPulley ? [disc('hollow', 0, 0, PULLEY)] : []),
     ]),
+    ...asCharger(
+      engine,
+      chargerEnd(
+        engine,
+        Math.max(...e.leans.map((lean) => acrossCrank(e.headHalf, e.deck, Math.abs(lean))[0])),
+        acrossCrank(e.headHalf, e.deck + e.head * 0.42, e.leans.at(-1)!)[1],
+        Math.min(...e.leans.map((lean) => acrossCrank(0, e.deck + e.head + e.cover, lean)[1])),
+      ),
+    ),
     ...as('engine mount', engine.pads !== null, padsEnd(engine, half)),
   ]
 }

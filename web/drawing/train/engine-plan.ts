@@ -1,5 +1,6 @@
 import type { EngineFigure } from '../../../core/train/engine-figure.ts'
 import { sectionsOf, seenFromAbove } from './bank.ts'
+import { asCharger, chargerPlan } from './charger.ts'
 import { acrossCrank, type EngineLengths, engineLengths, PULLEY } from './engine-lengths.ts'
 import { as, box, disc, from, line, type Mark, outline } from './mark.ts'
 
@@ -12,37 +13,44 @@ export function enginePlan(engine: EngineFigure): readonly Mark[] {
   const known = engine.isKind && (engine.bore.known || engine.length.known)
   const half = e.bankHalf + 30
   const hotWay = engine.hot === 'left' ? 1 : -1
-  return as('engine', known, [
-    box('casting', e.blockFront, -half - 30, 0, half + 30, 8, 'silhouette'),
-    ...(isRow
-      ? [...intakePlan(e, engine.slantDeg, -hotWay), ...exhaustPlan(e, engine.slantDeg, hotWay)]
-      : e.leans.flatMap((lean) => exhaustPlan(e, lean, lean > 0 ? -1 : 1))),
-    ...e.leans.flatMap((lean) => [
-      ...sectionsOf(e, isRow)
-        .filter(({ name }) => name !== 'bank' || !isRow)
-        .map(({ look, corners, ends }) => {
-          const { left, right } = seenFromAbove(corners, lean)
-          return box(look, e.blockFront + ends[0], -right, ends[1], -left, 10, 'silhouette')
+  const hotLean = (way: 1 | -1): number => e.leans[way > 0 ? 0 : e.leans.length - 1]!
+  return [
+    ...as('engine', known, [
+      box('casting', e.blockFront, -half - 30, 0, half + 30, 8, 'silhouette'),
+      ...(isRow
+        ? [...intakePlan(e, engine.slantDeg, -hotWay), ...exhaustPlan(e, engine.slantDeg, hotWay)]
+        : e.leans.flatMap((lean) => exhaustPlan(e, lean, lean > 0 ? -1 : 1))),
+      ...e.leans.flatMap((lean) => [
+        ...sectionsOf(e, isRow)
+          .filter(({ name }) => name !== 'bank' || !isRow)
+          .map(({ look, corners, ends }) => {
+            const { left, right } = seenFromAbove(corners, lean)
+            return box(look, e.blockFront + ends[0], -right, ends[1], -left, 10, 'silhouette')
+          }),
+        ...e.xs.flatMap((x) => {
+          const y = -acrossCrank(0, e.deck + e.head + e.cover, lean)[0]
+          return [disc('turned', x, y, 20), disc('inside', x, y, 7, 'inside')]
         }),
-      ...e.xs.flatMap((x) => {
-        const y = -acrossCrank(0, e.deck + e.head + e.cover, lean)[0]
-        return [disc('turned', x, y, 20), disc('inside', x, y, 7, 'inside')]
-      }),
+      ]),
+      ...(isRow ? [] : [box('pressed', e.blockFront + 50, -112, -60, 112, 26, 'silhouette')]),
+      outline(
+        'cover',
+        [
+          [e.coverFront, -half - 14, 10],
+          [e.blockFront, -half - 20],
+          [e.blockFront, half + 20],
+          [e.coverFront, half + 14, 10],
+        ],
+        'silhouette',
+      ),
+      ...beltPlan(e, -hotWay),
+      box('cover', -14, -205, 0, 205, 3),
     ]),
-    ...(isRow ? [] : [box('pressed', e.blockFront + 50, -112, -60, 112, 26, 'silhouette')]),
-    outline(
-      'cover',
-      [
-        [e.coverFront, -half - 14, 10],
-        [e.blockFront, -half - 20],
-        [e.blockFront, half + 20],
-        [e.coverFront, half + 14, 10],
-      ],
-      'silhouette',
+    ...asCharger(
+      engine,
+      chargerPlan(engine, e, (way) => edge(e, hotLean(way), way)),
     ),
-    ...beltPlan(e, -hotWay),
-    box('cover', -14, -205, 0, 205, 3),
-  ])
+  ]
 }
 
 /** The edge of the head on one side; way +1 is to the left of the train, down the page. */

@@ -1,5 +1,6 @@
 import type { EngineFigure } from '../../../core/train/engine-figure.ts'
 import { type Section, sectionsOf, seenFromSide } from './bank.ts'
+import { asCharger, chargerSide } from './charger.ts'
 import { insideSide } from './engine-inside.ts'
 import { acrossCrank, type EngineLengths, engineLengths, SKIRT } from './engine-lengths.ts'
 import { frontCoverSide, frontDriveSide } from './front-drive.ts'
@@ -7,6 +8,9 @@ import { as, box, type Corner, disc, from, line, type Mark, outline } from './ma
 import { panSide, panZones } from './pan.ts'
 
 const FACE_HALF = 205
+/** A turbocharger hangs under its manifold; a blower stands on the plenum of a vee. */
+const CHARGER_UNDER = 150
+const VALLEY_TALL = 88
 
 /** An engine seen from its left, x back from its block face, y down from the crank axis. */
 export function engineSide(engine: EngineFigure): readonly Mark[] {
@@ -52,6 +56,15 @@ export function engineSide(engine: EngineFigure): readonly Mark[] {
       ...frontDriveSide(engine, e),
       ...filterSide(e.blockFront * 0.3),
     ]),
+    ...asCharger(
+      engine,
+      chargerSide(
+        engine,
+        e,
+        acrossCrank(-e.headHalf, e.deck + e.head * 0.42, near)[1] + CHARGER_UNDER,
+        Math.min(head.top, cover.top) - (isRow ? 0 : VALLEY_TALL),
+      ),
+    ),
     ...as('engine mount', engine.pads !== null, mountSide(engine, e)),
   ]
 }

@@ -7,6 +7,7 @@ import { bodySide } from './body-side.ts'
 import type { Places } from './drawn.ts'
 import { type Bounds, boundsOf, type Mark } from './mark.ts'
 import { shellSide } from './shell-side.ts'
+import { steeringFront, steeringPlan, steeringSide } from './steering.ts'
 
 export const VIEWS = ['side', 'plan', 'front'] as const
 export type View = (typeof VIEWS)[number]
@@ -40,10 +41,10 @@ export function sceneOf(train: TrainFigure, view: View): Scene {
         : alongFront(train)
   const behind =
     view === 'side'
-      ? [...bodySide(vehicle), ...shellSide(train)]
+      ? [...bodySide(vehicle), ...steeringSide(vehicle), ...shellSide(train)]
       : view === 'plan'
-        ? [...bodyPlan(vehicle), ...wallPlan(vehicle)]
-        : bodyFront(vehicle)
+        ? [...bodyPlan(vehicle), ...steeringPlan(vehicle), ...wallPlan(vehicle)]
+        : [...bodyFront(vehicle), ...steeringFront(vehicle)]
   return {
     vehicle: behind,
     train: drawn.marks,

@@ -8,15 +8,8 @@ import { type CrawlPlace, inCrawlOrder } from '../../../core/recipient/crawl.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild } from '../../api/hooks.ts'
 import { MeasureDialog } from '../../components/measuring/measure-dialog.tsx'
-import {
-  Button,
-  ButtonLink,
-  Caution,
-  Empty,
-  Loaded,
-  Money,
-  PageHead,
-} from '../../components/ui.tsx'
+import { WorthOf } from '../../components/measuring/worth-of.tsx'
+import { Button, ButtonLink, Caution, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 
 type Next = Answer<'GET /builds/{id}/measure-next'>
 type Item = Next['items'][number]
@@ -42,8 +35,8 @@ export function Component() {
       {(data) =>
         data.items.length === 0 ? (
           <Empty action={<ButtonLink to={`/builds/${build}/pairing`}>To the pairings</ButtonLink>}>
-            No single measurement would change the choice among the pairings in play, as far as is
-            known.
+            Nothing that is open would change the choice among the pairings in play, or what the
+            cheapest of them costs.
           </Empty>
         ) : (
           <Card build={build} next={data} />
@@ -97,6 +90,7 @@ function Card({ build, next }: { build: string; next: Next }) {
           build={build}
           title="What changes the choice"
           verdict={{ fields: recording, missing: recording, limits: [] }}
+          isRanked
           onClose={() => record(null)}
         />
       )}
@@ -128,12 +122,12 @@ function Line({
         {how && <p className="text-steel">{sentence(how)}</p>}
         <p className="text-steel">
           {item.methods
-            .map((id) => METHODS[id as keyof typeof METHODS])
+            .map((id) => METHODS[id])
             .map(({ words, plusMinus }) => `${words}, ± ${plusMinus}`)
             .join('; ')}
           {item.methods.length > 0 && ' · '}
-          <span className="figure">{item.minutes}</span> min · may save{' '}
-          <Money minor={item.valueMinor} currency={currency} whole />
+          <span className="figure">{item.minutes}</span> min ·{' '}
+          <WorthOf next={item} currency={currency} />
         </p>
       </div>
       <Button

@@ -2,7 +2,8 @@ import { useState } from 'react'
 import { useAnswer } from '../../api/answer.ts'
 import { useBuild } from '../../api/hooks.ts'
 import { MeasureDialog } from '../../components/measuring/measure-dialog.tsx'
-import { Button, ButtonLink, Money } from '../../components/ui.tsx'
+import { WorthOf } from '../../components/measuring/worth-of.tsx'
+import { Button, ButtonLink } from '../../components/ui.tsx'
 
 const NAMED = 3
 
@@ -11,7 +12,17 @@ export function MeasureNext({ build }: { build: string }) {
   const { data } = useAnswer('GET /builds/{id}/measure-next', { params: { id: build } })
   const currency = useBuild(build).data?.build.currency ?? 'EUR'
   const [open, setOpen] = useState(false)
-  if (!data || data.items.length === 0) return null
+  if (!data || data.inPlay.length === 0) return null
+  if (data.items.length === 0)
+    return (
+      <section aria-label="Measure next">
+        <h3 className="font-bold">Measure next</h3>
+        <p className="text-steel">
+          Of {data.inPlay.length} pairings in play, nothing that is open would change the choice or
+          what the cheapest costs.
+        </p>
+      </section>
+    )
   const minutes = data.items.slice(0, NAMED).reduce((sum, one) => sum + one.minutes, 0)
   return (
     <section aria-label="Measure next">
@@ -30,11 +41,8 @@ export function MeasureNext({ build }: { build: string }) {
                 {one.partName} · {one.minutes} min
               </span>
             </span>
-            <span
-              className="ml-auto shrink-0 text-right"
-              title="What knowing it may save, on average, off the cheapest that can be chosen"
-            >
-              <Money minor={one.valueMinor} currency={currency} whole />
+            <span className="ml-auto max-w-32 text-right text-steel">
+              <WorthOf next={one} currency={currency} />
             </span>
           </li>
         ))}
@@ -50,6 +58,7 @@ export function MeasureNext({ build }: { build: string }) {
           build={build}
           title="What changes the choice"
           verdict={{ fields: data.items, missing: data.items, limits: [] }}
+          isRanked
           onClose={() => setOpen(false)}
         />
       )}

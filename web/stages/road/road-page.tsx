@@ -9,6 +9,7 @@ import {
 } from '../../../core/mechanics/road/expectations.ts'
 import { roadOf, withWhatIf } from '../../../core/mechanics/road/what-if.ts'
 import type { RoadFigure } from '../../../core/pairing/road-of-train.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { useBuild, usePairing, useReading } from '../../api/hooks.ts'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import type { Column } from '../../components/table/column.ts'
@@ -43,6 +44,7 @@ export function Component() {
 
 function OnTheRoad({ build, detail }: { build: string; detail: PairingDetail }) {
   const { after, before, missing, beforeName } = detail.road
+  const brief = useAnswer('GET /builds/{id}/brief', { params: { id: build } }).data
   const title = `The road: ${detail.engineName} with ${detail.transmissionName}`
   const back = `/builds/${build}/pairing?engine=${detail.engine}&transmission=${detail.transmission}`
   return (
@@ -56,13 +58,22 @@ function OnTheRoad({ build, detail }: { build: string; detail: PairingDetail }) 
           It cannot be told before these are known: {missing.join('; ')}.
         </Empty>
       ) : (
-        <Figures after={after} before={before} />
+        <Figures after={after} before={before} targetNm={brief?.targetNm ?? null} />
       )}
     </>
   )
 }
 
-function Figures({ after, before }: { after: RoadFigure; before: RoadFigure | null }) {
+function Figures({
+  after,
+  before,
+  targetNm,
+}: {
+  after: RoadFigure
+  before: RoadFigure | null
+  /** The torque that the brief wants in the end, N·m. */
+  targetNm: number | null
+}) {
   const [params, change] = useAddress()
   const reading = useReading()
   const typed = (id: TriedId): string => params.get(id) ?? ''
@@ -70,8 +81,8 @@ function Figures({ after, before }: { after: RoadFigure; before: RoadFigure | nu
   const key = JSON.stringify(tried)
   const deferred = useDeferredValue(key)
   const worked = useMemo(
-    () => workOut(JSON.parse(deferred) as Tried, after, before),
-    [deferred, after, before],
+    () => workOut(JSON.parse(deferred) as Tried, after, before, targetNm),
+    [deferred, after, before, targetNm],
   )
   return (
     <div className="grid grid-cols-[minmax(0,1fr)_260px] gap-6 px-4 pb-12 max-[1000px]:grid-cols-1">
@@ -99,7 +110,7 @@ function Figures({ after, before }: { after: RoadFigure; before: RoadFigure | nu
           columns={COLUMNS}
           keyOf={({ gear }) => String(gear)}
         />
-        <Sheet after={worked.after} before={worked.before} cruise={tried.cruiseKmh} />
+        <Sheet columns={worked.sheets} cruise={tried.cruiseKmh} />
         {after.standIns.length > 0 && (
           <p className="max-w-3xl text-steel">
             Nobody said, and so assumed: {after.standIns.join(', ')}. Record them on the vehicle and
@@ -212,7 +223,12 @@ const COLUMNS: readonly Column<GearRow>[] = [
   right('runBefore', 'Before', 'The same, as it was', 1),
 ]
 
-function workOut(tried: Tried, after: RoadFigure, before: RoadFigure | null) {
+function workOut(
+  tried: Tried,
+  after: RoadFigure,
+  before: RoadFigure | null,
+  targetNm: number | null,
+) {
   const car = withWhatIf(after.car, tried.whatIf)
   const hill = roadOf(tried.where, after.isCharged)
   const hillBefore = before && roadOf(tried.where, before.isCharged)
@@ -223,8 +239,21 @@ function workOut(tried: Tried, after: RoadFigure, before: RoadFigure | null) {
   const runsBefore = before && inGears(before.car, 80, 120, { ...hillBefore!, grade: 0 })
   return {
     said: expectations(was, sheet, asked),
-    after: sheet,
-    before: was,
+    sheets: [
+      { head: tried.whatIf.torqueNm === null ? 'At today’s torque' : 'As tried', sheet },
+      ...(targetNm === null
+        ? []
+        : [
+            {
+              head: `At the ${Math.round(targetNm)} N·m wanted`,
+              sheet: roadSheet(
+                withWhatIf(after.car, { ...tried.whatIf, torqueNm: targetNm }),
+                asked,
+              ),
+            },
+          ]),
+      { head: 'Before', sheet: was },
+    ],
     graph: roadLines(car, before?.car ?? null, hill, sheet.hillByGear),
     gears: car.gears.map(
       (ratio, i): GearRow => ({
@@ -239,18 +268,16 @@ function workOut(tried: Tried, after: RoadFigure, before: RoadFigure | null) {
   }
 }
 
-/** The other figures, after and before. */
+/** The other figures: with the pairing as it is, at the torque wanted in the end, and as it was. */
 function Sheet({
-  after,
-  before,
+  columns,
   cruise,
 }: {
-  after: RoadSheet
-  before: RoadSheet | null
+  columns: readonly { readonly head: string; readonly sheet: RoadSheet | null }[]
   cruise: number
 }) {
-  const fuel = (sheet: RoadSheet | null): string =>
-    sheet?.fuel ? `${sheet.fuel.low.toFixed(1)} to ${sheet.fuel.high.toFixed(1)}` : '–'
+  const fuel = (sheet: RoadSheet): string =>
+    sheet.fuel ? `${sheet.fuel.low.toFixed(1)} to ${sheet.fuel.high.toFixed(1)}` : '–'
   const rows: readonly (readonly [string, (sheet: RoadSheet) => string])[] = [
     ['0 to 100 km/h, s', ({ toHundred }) => figure(toHundred, 1)],
     ['Top speed, km/h', ({ topKmh, topGear }) => `${Math.round(topKmh)} in ${topGear}`],
@@ -263,16 +290,25 @@ function Sheet({
       <thead>
         <tr className="narrow border-b border-ink text-left text-steel">
           <th className="py-1 font-semibold">On the road</th>
-          <th className="py-1 text-right font-semibold">So</th>
-          <th className="py-1 text-right font-semibold">Before</th>
+          {columns.map(({ head }) => (
+            <th key={head} className="py-1 text-right font-semibold">
+              {head}
+            </th>
+          ))}
         </tr>
       </thead>
       <tbody>
         {rows.map(([words, value]) => (
           <tr key={words} className="border-b border-line">
             <th className="py-1 text-left font-normal">{words}</th>
-            <td className="figure text-right">{value(after)}</td>
-            <td className="figure text-right text-steel">{before ? value(before) : '–'}</td>
+            {columns.map(({ head, sheet }, i) => (
+              <td
+                key={head}
+                className={`figure py-1 text-right ${i === columns.length - 1 ? 'text-steel' : ''}`}
+              >
+                {sheet ? value(sheet) : '–'}
+              </td>
+            ))}
           </tr>
         ))}
       </tbody>

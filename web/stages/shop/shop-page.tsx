@@ -64,9 +64,7 @@ function measures(pairing: PairingDetail): Card[] {
           detail: [
             field.partName,
             `For ${joint.title.toLowerCase()}`,
-            ...(method && method in METHODS
-              ? [`By ${METHODS[method as keyof typeof METHODS].words}`]
-              : []),
+            ...(method ? [`By ${METHODS[method].words.toLowerCase()}`] : []),
           ],
           cautions: [],
           field,

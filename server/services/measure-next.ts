@@ -87,25 +87,32 @@ async function judgeInPlay(store: Store, buildId: string) {
   // What came with the vehicle is what goes: it is not in play.
   const isVehicles = (id: string): boolean =>
     build.recipientId !== null && catalogue.rows.get(id)?.ownerId === build.recipientId
-  const promising = (await pairingRows(store, view)).items
+  const promising = (await pairingRows(store, view, PROMISING)).items
     .filter(({ engineId }) => !isVehicles(engineId))
     .filter(({ joints }) => joints.every(({ code, closed }) => (closed ?? code) !== 'clash'))
-    .slice(0, PROMISING)
-    .map(({ engineId, transmissionId }) => ({ engineId, transmissionId, transferId: null }))
   const rows = (await weighed(store, view, promising))
     .filter(({ minor }) => minor !== null)
     .sort(byWeight)
     .slice(0, IN_PLAY)
-  const judged = rows.map(({ engineId, transmissionId, name, money }): JudgedPairing => {
-    const { train, result, insertable } = runBuildPairing(view, engineId, transmissionId)
-    const inserted = result.chosen.flatMap((id) => insertable.find((part) => part.id === id) ?? [])
-    return {
-      id: name,
-      train: { ...train, inserted },
-      verdicts: result.joints.map(effective),
-      likelyMinor: money!.likely,
-    }
-  })
+  const judged = rows.map(
+    ({ engineId, transmissionId, transferId, name, money }): JudgedPairing => {
+      const { train, result, insertable } = runBuildPairing(
+        view,
+        engineId,
+        transmissionId,
+        transferId,
+      )
+      const inserted = result.chosen.flatMap(
+        (id) => insertable.find((part) => part.id === id) ?? [],
+      )
+      return {
+        id: name,
+        train: { ...train, inserted },
+        verdicts: result.joints.map(effective),
+        likelyMinor: money!.likely,
+      }
+    },
+  )
   const prices = {
     labourMinor: build.labourRateMinor,
     pieceMinor: minorOf(PIECE_EUR[1]),

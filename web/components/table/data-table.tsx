@@ -1,6 +1,6 @@
 import { useTable } from '@tanstack/react-table'
 import clsx from 'clsx'
-import { type ReactNode, useCallback, useMemo, useRef } from 'react'
+import { type ReactNode, useCallback, useDeferredValue, useMemo, useRef } from 'react'
 import { type Column, definitionOf, features, holds, textOf } from './column.ts'
 import { GroupRow, inGroups } from './groups.tsx'
 import { useMarking } from './marking.ts'
@@ -105,15 +105,17 @@ export function DataTable<R extends object>({
     sortDescFirst: false,
   })
   const ordered = table.getRowModel().rows
+  // Whoever types comes first: what they find is drawn as soon as there is time.
+  const filter = useDeferredValue(state.filter.trim())
   const sorted = useMemo(
     () =>
-      search || state.filter.trim() === ''
+      search || filter === ''
         ? ordered
-        : ordered.filter(({ original }) => holds(textIn(original), state.filter.trim())),
-    [ordered, textIn, state.filter, search],
+        : ordered.filter(({ original }) => holds(textIn(original), filter)),
+    [ordered, textIn, filter, search],
   )
   const isPrinting = usePrinting()
-  const isWhole = isPrinting || state.filter.trim() !== '' || state.sorting.length > 0
+  const isWhole = isPrinting || filter !== '' || state.sorting.length > 0
   const entries = useMemo(
     () =>
       inGroups(

@@ -263,6 +263,20 @@ function tractorCase(train: TrainFigure, bell: number, rear: number, hub: number
   ])
 }
 
+/** The same castings from above, narrower than they are tall. */
+const tractorCasePlan = (train: TrainFigure, bell: number, rear: number): readonly Mark[] => {
+  const half = TRACTOR_HALF * 0.85
+  const clutch = bell + Math.max(260, train.gearbox.bell.mm)
+  const end = rear + 130
+  return as('gearbox', train.gearbox.length.known && train.vehicle.rearAxle.known, [
+    box('casting', bell, -half + 20, clutch, half - 20, 14, 'silhouette'),
+    box('casting', clutch, -half, end - 180, half, 20, 'silhouette'),
+    box('casting', end - 200, -half - 40, end, half + 40, 30, 'silhouette'),
+    disc('rubber', clutch + 168, 0, 20),
+    box('turned', end, -26, end + 140, 26, 4),
+  ])
+}
+
 /** The front of a frameless tractor: a casting bolted to the block, pivoting on its axle. */
 function tractorFront(train: TrainFigure, block: number, x: number, hub: number): readonly Mark[] {
   return as('front axle', train.vehicle.frontAxle.known, [
@@ -301,26 +315,30 @@ export function alongPlan(train: TrainFigure): Drawn {
             b.rear,
             half - 180,
           ),
-          ...propshaft(
-            'propshaft',
-            gearbox.output.along.known,
-            { x: at.output, y: 0 },
-            { x: b.rear - AXLE_NOSE + 20, y: 0 },
-          ),
+          ...(vehicle.layout === 'tractor'
+            ? []
+            : propshaft(
+                'propshaft',
+                gearbox.output.along.known,
+                { x: at.output, y: 0 },
+                { x: b.rear - AXLE_NOSE + 20, y: 0 },
+              )),
         ]),
     ...(transfer ? placed(transferPlan(transfer), { x: at.boxEnd }) : []),
-    ...placed(
-      final
-        ? transaxlePlan({
-            ...gearbox,
-            final: { ...final, beside: { mm: 0, known: final.beside.known } },
-          })
-        : gearboxPlan(gearbox),
-      {
-        x: at.bell,
-        flip: at.way,
-      },
-    ),
+    ...(vehicle.layout === 'tractor'
+      ? tractorCasePlan(train, at.bell, b.rear)
+      : placed(
+          final
+            ? transaxlePlan({
+                ...gearbox,
+                final: { ...final, beside: { mm: 0, known: final.beside.known } },
+              })
+            : gearboxPlan(gearbox),
+          {
+            x: at.bell,
+            flip: at.way,
+          },
+        )),
     ...plateMarks(train, at.face, at.way),
     ...placed(enginePlan(engine), { x: at.face, flip: at.way }),
   ]

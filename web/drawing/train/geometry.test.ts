@@ -286,3 +286,15 @@ test('figures nobody said follow from the length of the engine', () => {
     beside: { mm: 186, known: true },
   })
 })
+
+test('a tractor has no shaft to its axle: its castings run from the engine to behind the axle, from the side and from above', () => {
+  const plain = trainFigure(demoTrain('wick-2', 'marlund-4'))
+  const train = { ...plain, vehicle: { ...plain.vehicle, layout: 'tractor' as const } }
+  for (const view of ['side', 'plan'] as const) {
+    const { train: marks } = sceneOf(train, view)
+    expect(of(marks, 'propshaft')).toEqual([])
+    const { x0, x1 } = boundsOf(of(marks, 'gearbox'))
+    expect(x0).toBeLessThan(train.face.mm + 60)
+    expect(x1).toBeGreaterThan(train.vehicle.rearAxle.mm)
+  }
+})

@@ -24,7 +24,7 @@ export function withWorking(
         <button
           type="button"
           tabIndex={isMarked ? 0 : -1}
-          className="rounded px-0.5 text-inherit hover:bg-ground hover:outline hover:outline-line"
+          className="relative rounded px-0.5 text-inherit hover:bg-ground hover:outline hover:outline-line"
           onClick={() => open(row, figure)}
         >
           {shown(row, isMarked)}

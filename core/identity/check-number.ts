@@ -1,0 +1,464 @@
+import { GRADES, type Grade, strength as strengthOf } from '../quantity/grade.ts'
+import type { Application, Mark, Where, WrittenNumber } from './claims.ts'
+import { TARGETS } from './claims.ts'
+import { type Denial, denialsAmong } from './denials.ts'
+import { type Follow, Follower } from './follower.ts'
+import { isWeakMark, type Mention, type NumberIndex } from './number-index.ts'
+import { type Had, textOf, type Way, waysToServe } from './serving.ts'
+import { RAISES, raisedBy, type StepKind, VERDICT_WORDS, type VerdictWord } from './steps.ts'
+import { gradeOf } from './strength.ts'
+import { AskedFor, type WhereAnswer } from './where.ts'
+
+/** A number wanted. */
+export interface Wanted extends WrittenNumber {
+  readonly mark?: Mark | undefined
+  readonly grade?: Grade | undefined
+  readonly quantity?: number | undefined
+  readonly where?: Where | undefined
+}
+/** A number in hand or on offer. */
+export interface InHand extends WrittenNumber {
+  readonly mark?: Mark | undefined
+  readonly grade?: Grade | undefined
+}
+
+export interface NumberQuestion {
+  /** Any one of these is wanted; none: what fits the application. */
+  readonly want?: readonly Wanted[] | undefined
+  /** What is had, all together. */
+  readonly have: readonly InHand[]
+  readonly application?: Application | undefined
+  /** The day it is asked for. */
+  readonly on: string
+  readonly follow?: Follow | undefined
+}
+
+export const PLANS = ['yes', 'confirm', 'no'] as const
+export type NumberPlan = (typeof PLANS)[number]
+
+export interface Counted extends WrittenNumber {
+  readonly quantity: number
+}
+
+/** One step of a path, to be walked by hand. */
+export interface PathStep {
+  readonly kind: StepKind
+  readonly from: readonly WrittenNumber[]
+  readonly to: readonly WrittenNumber[]
+  /** The claim it leans on. */
+  readonly row: string
+  readonly grade: Grade
+}
+
+/** One answer: what it is worth and how it comes about. */
+export interface NumberAnswer {
+  readonly verdict: VerdictWord
+  readonly plan: NumberPlan
+  /** The weakest it leans on; null without a path. */
+  readonly evidence: Grade | null
+  readonly path: readonly PathStep[]
+  /** How many of each number had it takes. */
+  readonly use: readonly Counted[]
+  readonly missing: readonly Counted[]
+  readonly surplus: readonly Counted[]
+  /** What would settle it. */
+  readonly open: readonly string[]
+  readonly todo: readonly string[]
+  readonly cautions: readonly string[]
+}
+
+export interface NumberVerdict extends NumberAnswer {
+  /** Other ways, the better first. */
+  readonly others: readonly NumberAnswer[]
+  /** What the number wanted is listed as today. */
+  readonly current: readonly WrittenNumber[]
+  /** Numbers that are easily mistaken for one that nobody lists. */
+  readonly didYouMean: readonly WrittenNumber[]
+}
+
+const MOST_OTHERS = 8
+const SURE = strengthOf('catalogue')
+const NONE: readonly never[] = []
+
+/** Where one starts: at a number wanted, or at one that is listed for the application. */
+interface Root {
+  readonly mention: Mention
+  readonly quantity: number
+  readonly strength: number
+  readonly where: WhereAnswer
+  readonly code: number
+  /** The row that lists it, where nothing is wanted by number. */
+  readonly listedBy: string | null
+  readonly notes: readonly string[]
+}
+
+/**
+ * Whether numbers had serve for a number wanted, or for an application: the best way by plan, verdict, evidence and steps, with
+ * every step, what is open, to be done, missing and left over. Rules of this house; common practice, no published source.
+ *
+ * @throws RangeError where neither a number is wanted nor an application given, or a date is none
+ */
+export function checkNumber(index: NumberIndex, question: NumberQuestion): NumberVerdict {
+  const { have, on, follow = 'all' } = question
+  const want = question.want ?? NONE
+  if (want.length === 0 && !question.application)
+    throw new RangeError('Say which number is wanted, or what it is wanted for.')
+  const places = new Places(index)
+  const asked = new AskedFor(question.application ?? {}, index.generations)
+  const wanted = want.map((one) => ({ one, mention: places.mention(one) }))
+  const had = new Map<number, Had[]>()
+  for (const one of have) {
+    const mention = places.mention(one)
+    const held = had.get(mention.at)
+    const own: Had = { mention, strength: gradeOf(one.grade) }
+    if (held) held.push(own)
+    else had.set(mention.at, [own])
+  }
+  const weak = new Set<number>()
+  for (const one of [...want, ...have]) if (isWeakMark(one.mark)) weak.add(places.mention(one).at)
+  const isWeak = (at: number): boolean => weak.has(at) || (index.nodes[at]?.isWeak ?? false)
+  const follower = new Follower(index, asked, on, follow, isWeak)
+  const roots =
+    want.length > 0
+      ? wanted.flatMap(({ one, mention }) => rootOf(one, mention, asked, isWeak))
+      : listed(index, asked, isWeak)
+  const denials = denialsAmong(index, asked, follower, reachedFrom(roots, follower, isWeak))
+  const found = waysToServe(roots, had, follower, denials, isWeak)
+  const answers = roots
+    .flatMap((root, i) =>
+      found[i]!.flatMap((way) => judged(root, way, denials.ofNumber(root.mention.at)) ?? NONE),
+    )
+    .sort(better)
+  const cautions = [...asked.cautions, ...ringsAhead(roots, follower)]
+  const [best, ...others] = answers
+  const answer = best?.answer ?? withoutPath(index, question, wanted, places, asked, follow)
+  return {
+    ...answer,
+    cautions: [...new Set([...answer.cautions, ...cautions])],
+    others: others.slice(0, MOST_OTHERS).map((one) => one.answer),
+    current: currentOf(roots, index, follower),
+    didYouMean: [...want, ...have].flatMap((one) => places.alike(one)),
+  }
+}
+
+/** Numbers asked about that no claim names get places behind all others. */
+class Places {
+  readonly #index: NumberIndex
+  readonly #own = new Map<string, number>()
+
+  constructor(index: NumberIndex) {
+    this.#index = index
+  }
+
+  mention({ issuer, number }: WrittenNumber): Mention {
+    const { key, aside } = this.#index.read({ issuer, number })
+    const known = this.#index.find(issuer, key)
+    if (known !== null) return { issuer, number, at: known, quantity: 1, aside }
+    const name = `${issuer}\n${key}`
+    let at = this.#own.get(name)
+    if (at === undefined) this.#own.set(name, (at = this.#index.nodes.length + this.#own.size))
+    return { issuer, number, at, quantity: 1, aside }
+  }
+
+  alike({ issuer, number }: WrittenNumber): readonly WrittenNumber[] {
+    const { key } = this.#index.read({ issuer, number })
+    if (this.#index.find(issuer, key) !== null) return NONE
+    return this.#index
+      .lookAlikes(issuer, key)
+      .map((node) => ({ issuer: node.issuer, number: node.spelled }))
+  }
+}
+
+const WEAK = 'A number stamped or cast may be borne by many parts.'
+
+function rootOf(
+  { grade, quantity = 1, where }: Wanted,
+  mention: Mention,
+  asked: AskedFor,
+  isWeak: (at: number) => boolean,
+): readonly Root[] {
+  const answer = asked.where(where)
+  if (answer.truth === 'fails') return NONE
+  const weak = isWeak(mention.at)
+  return [
+    {
+      mention,
+      quantity,
+      strength: Math.min(gradeOf(grade), answer.strength),
+      where: answer,
+      code: Math.max(raisedBy(answer), weak ? RAISES['with note'] : 0),
+      listedBy: null,
+      notes: weak ? [WEAK] : NONE,
+    },
+  ]
+}
+
+/** Numbers that are listed for a target stated with its family. */
+function listed(
+  index: NumberIndex,
+  asked: AskedFor,
+  isWeak: (at: number) => boolean,
+): readonly Root[] {
+  const rows = new Set(
+    TARGETS.flatMap((kind) => {
+      const target = asked.target(kind)
+      return target ? index.listedFor(kind, target.family) : []
+    }),
+  )
+  return [...rows].flatMap((row): readonly Root[] => {
+    const answer = asked.where(row.where)
+    if (answer.truth === 'fails') return []
+    const weak = isWeak(row.mention.at)
+    return [
+      {
+        mention: row.mention,
+        quantity: 1,
+        strength: Math.min(row.strength, answer.strength),
+        where: answer,
+        code: Math.max(raisedBy(answer), weak ? RAISES['with note'] : 0),
+        listedBy: row.id,
+        notes: weak ? [WEAK] : NONE,
+      },
+    ]
+  })
+}
+
+/** Every number that any path may touch. */
+function reachedFrom(
+  roots: readonly Root[],
+  follower: Follower,
+  isWeak: (at: number) => boolean,
+): ReadonlySet<number> {
+  const starts = new Set(roots.map(({ mention }) => mention.at))
+  const reached = new Set(starts)
+  for (const at of reached) {
+    if (isWeak(at) && !starts.has(at)) continue
+    for (const { to } of follower.from(at, true)) for (const one of to) reached.add(one.at)
+  }
+  return reached
+}
+
+interface Judged {
+  readonly answer: NumberAnswer
+  readonly code: number
+  readonly strength: number
+  readonly steps: number
+  readonly text: string
+}
+
+/** A way with what stands against it, as an answer; null where a number would come twice on a branch. */
+function judged(root: Root, way: Way, against: readonly Denial[]): Judged | null {
+  const told = new Told()
+  if (!told.walk(way, root.quantity, [])) return null
+  const strength = Math.min(way.strength, root.strength)
+  let code = Math.max(way.code, root.code)
+  const open = new Set([...(root.where.truth === 'unknown' ? root.where.open : NONE), ...told.open])
+  const cautions = new Set([...root.notes, ...told.notes])
+  for (const denial of new Set([...against, ...way.against])) {
+    code = Math.max(
+      code,
+      denial.holds && denial.strength >= strength ? RAISES.conflict : RAISES['with note'],
+    )
+    cautions.add(`${capital(denial.words)} (${GRADES[denial.strength]}).`)
+    for (const key of denial.open) open.add(key)
+  }
+  const listedStep: readonly PathStep[] =
+    root.listedBy === null
+      ? NONE
+      : [
+          {
+            kind: 'application',
+            from: NONE,
+            to: [written(root.mention)],
+            row: root.listedBy,
+            grade: GRADES[root.strength]!,
+          },
+        ]
+  return {
+    answer: {
+      verdict: VERDICT_WORDS[code]!,
+      plan: planOf(code, strength, told.missing.size > 0),
+      evidence: GRADES[strength]!,
+      path: [...listedStep, ...told.path],
+      use: told.counted(told.use),
+      missing: told.counted(told.missing),
+      surplus: told.counted(told.surplus),
+      open: [...open],
+      todo: [...new Set([...root.where.todo, ...told.todo])],
+      cautions: [...cautions],
+    },
+    code,
+    strength,
+    steps: way.steps + listedStep.length,
+    text: `${root.mention.issuer} ${root.mention.number} ${root.listedBy ?? ''}; ${textOf(way)}`,
+  }
+}
+
+function planOf(code: number, strength: number, isMissing: boolean): NumberPlan {
+  if (isMissing || code > RAISES['with note']) return 'no'
+  return code === RAISES['with note'] || strength < SURE ? 'confirm' : 'yes'
+}
+
+const better = (p: Judged, q: Judged): number =>
+  PLANS.indexOf(p.answer.plan) - PLANS.indexOf(q.answer.plan) ||
+  p.code - q.code ||
+  q.strength - p.strength ||
+  p.steps - q.steps ||
+  (p.text < q.text ? -1 : p.text > q.text ? 1 : 0)
+
+const written = ({ issuer, number }: WrittenNumber): WrittenNumber => ({ issuer, number })
+const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
+
+/** A way written down from its start, with how many of each it takes. */
+class Told {
+  readonly path: PathStep[] = []
+  readonly use = new Map<number, { mention: Mention; quantity: number }>()
+  readonly missing = new Map<number, { mention: Mention; quantity: number }>()
+  readonly surplus = new Map<number, { mention: Mention; quantity: number }>()
+  readonly open: string[] = []
+  readonly todo: string[] = []
+  readonly notes: string[] = []
+
+  /** @returns whether no number comes twice on a branch */
+  walk(way: Way, quantity: number, branch: readonly number[]): boolean {
+    const { node, step, had, ways } = way
+    if (branch.includes(node.at)) return false
+    this.notes.push(...way.notes)
+    if (!step) {
+      add(this.use, had!.mention, quantity)
+      return true
+    }
+    const on = [...branch, node.at]
+    this.path.push({
+      kind: step.kind,
+      from: [written(step.from)],
+      to: step.to.map(written),
+      row: step.row,
+      grade: GRADES[step.rowStrength]!,
+    })
+    this.open.push(...step.open)
+    this.todo.push(...step.todo)
+    const times = Math.ceil(quantity / step.from.quantity)
+    for (const other of step.others) add(this.surplus, other, times * other.quantity)
+    return step.to.every((mention, i) => {
+      const wanted = times * mention.quantity
+      const own = ways[i]
+      if (own) return this.walk(own, wanted, on)
+      add(this.missing, mention, wanted)
+      return !on.includes(mention.at)
+    })
+  }
+
+  counted(counts: Told['use']): readonly Counted[] {
+    return [...counts.values()].map(({ mention, quantity }) => ({ ...written(mention), quantity }))
+  }
+}
+
+function add(counts: Told['use'], mention: Mention, quantity: number): void {
+  const held = counts.get(mention.at)
+  if (held) held.quantity += quantity
+  else counts.set(mention.at, { mention, quantity })
+}
+
+/** Rings of supersessions in front of a start: said, whether or not a path goes there. */
+function ringsAhead(roots: readonly Root[], follower: Follower): readonly string[] {
+  const reached = follower.onwardFrom(roots.map(({ mention }) => mention.at))
+  return [...reached].some((at) => follower.onward(at).some((row) => follower.isRing(row)))
+    ? ['Supersessions ahead of it run in a ring: one of them is wrong.']
+    : NONE
+}
+
+/** Where supersessions lead to from the starts, as they are listed today. */
+function currentOf(
+  roots: readonly Root[],
+  index: NumberIndex,
+  follower: Follower,
+): readonly WrittenNumber[] {
+  const ends = [...follower.onwardFrom(roots.map(({ mention }) => mention.at))].filter(
+    (at) => follower.onward(at).length === 0,
+  )
+  return ends
+    .map((at) => {
+      const node = index.nodes[at]
+      return node
+        ? { issuer: node.issuer, number: node.spelled }
+        : written(roots.find(({ mention }) => mention.at === at)!.mention)
+    })
+    .sort((p, q) => (`${p.issuer} ${p.number}` < `${q.issuer} ${q.number}` ? -1 : 1))
+}
+
+/** No path: of another generation where what is had is listed for others alone, else not listed. */
+function withoutPath(
+  index: NumberIndex,
+  question: NumberQuestion,
+  wanted: readonly { readonly mention: Mention }[],
+  places: Places,
+  asked: AskedFor,
+  follow: Follow,
+): NumberAnswer {
+  const isOther = question.have.some((one) =>
+    isOfOtherGeneration(index, places.mention(one).at, wanted, asked),
+  )
+  return {
+    verdict: isOther ? 'different generation' : 'not listed',
+    plan: isOther || follow === 'none' ? 'no' : 'confirm',
+    evidence: null,
+    path: NONE,
+    use: NONE,
+    missing: NONE,
+    surplus: NONE,
+    open: NONE,
+    todo: NONE,
+    cautions: NONE,
+  }
+}
+
+const plain = (word: string): string => word.trim().toLowerCase()
+
+/** Generations of a target and family that a number is listed for; null where a row of it names none, or there is no row. */
+function generationsFor(
+  index: NumberIndex,
+  at: number,
+  kind: (typeof TARGETS)[number],
+  family: string,
+): ReadonlySet<string> | null | 'no rows' {
+  const rows = (index.nodes[at]?.applications ?? NONE).flatMap(({ fits, where }) => {
+    const target = fits ? where?.targets?.[kind] : undefined
+    return target && plain(target.family) === family ? [target.generations ?? NONE] : []
+  })
+  if (rows.length === 0) return 'no rows'
+  if (rows.some(({ length }) => length === 0)) return null
+  return new Set(rows.flat().map(plain))
+}
+
+function isOfOtherGeneration(
+  index: NumberIndex,
+  at: number,
+  wanted: readonly { readonly mention: Mention }[],
+  asked: AskedFor,
+): boolean {
+  return TARGETS.some((kind) => {
+    const families = new Set(
+      (index.nodes[at]?.applications ?? NONE).flatMap(({ where }) => {
+        const target = where?.targets?.[kind]
+        return target ? [plain(target.family)] : []
+      }),
+    )
+    return [...families].some((family) => {
+      const of = generationsFor(index, at, kind, family)
+      if (!(of instanceof Set)) return false
+      const target = asked.target(kind)
+      const known =
+        target && plain(target.family) === family ? (asked.generation(kind)?.id ?? null) : null
+      const isNoneOf = (more: ReadonlySet<string>): boolean => {
+        const all = [...more, ...(known === null ? NONE : [known])]
+        return all.length > 0 && !all.some((one) => of.has(one))
+      }
+      if (wanted.length === 0) return isNoneOf(new Set())
+      return wanted.some(({ mention }) => {
+        const own = generationsFor(index, mention.at, kind, family)
+        return own === null ? false : isNoneOf(own === 'no rows' ? new Set() : own)
+      })
+    })
+  })
+}

@@ -1,0 +1,300 @@
+import {
+  type ApplicationClaim,
+  type CountedNumber,
+  type GenerationClaim,
+  type InterchangeClaim,
+  type Mark,
+  type NumberClaim,
+  type SupersessionClaim,
+  TARGETS,
+  type TargetKind,
+  type Where,
+  type WrittenNumber,
+} from './claims.ts'
+import { looksLike } from './looks-alike.ts'
+import { DEFAULT_RULE, type FoundSuffix, type NumberRule, readNumber } from './number-rule.ts'
+import { gradeOf } from './strength.ts'
+import { components } from './strong-components.ts'
+
+/** A mention of a number: which number it is, as it is spelled, with what of it does not decide. */
+export interface Mention extends WrittenNumber {
+  readonly at: number
+  readonly quantity: number
+  /** Suffixes that are told and do not decide. */
+  readonly aside: readonly FoundSuffix[]
+}
+
+export interface NumberRow {
+  readonly id: string
+  readonly part: string
+  readonly mention: Mention
+  readonly strength: number
+  readonly where: Where | undefined
+}
+export interface SupersessionRow {
+  readonly id: string
+  readonly old: readonly Mention[]
+  readonly new: readonly Mention[]
+  readonly back: 'yes' | 'no' | 'unsaid'
+  readonly since: string | undefined
+  readonly until: string | undefined
+  readonly strength: number
+  readonly where: Where | undefined
+  /** Whether one of its old may be reached again from one of its new: whether it is so is asked on the day. */
+  isOnRing: boolean
+}
+export interface GroupMember {
+  readonly mention: Mention
+  readonly way: 'both' | 'serves' | 'served'
+  readonly where: Where | undefined
+}
+export interface GroupRow {
+  readonly id: string
+  readonly members: readonly GroupMember[]
+  readonly serves: boolean
+  readonly strength: number
+  readonly where: Where | undefined
+}
+export interface ApplicationRow {
+  readonly id: string
+  readonly mention: Mention
+  readonly fits: boolean
+  readonly strength: number
+  readonly where: Where | undefined
+}
+
+/** Claims of numbers as they come, in any order. */
+export interface NumberClaims {
+  readonly issuers?: readonly { readonly id: string; readonly rule?: NumberRule | undefined }[]
+  readonly numbers?: readonly NumberClaim[]
+  readonly supersessions?: readonly SupersessionClaim[]
+  readonly interchange?: readonly InterchangeClaim[]
+  readonly applications?: readonly ApplicationClaim[]
+  readonly generations?: readonly GenerationClaim[]
+}
+
+/** Numbers that every shop knows: trade item numbers and chassis numbers. */
+export const BUILT_IN: Readonly<Record<string, NumberRule>> = {
+  gtin: {
+    ...DEFAULT_RULE,
+    zeros: { pad: 14 },
+    shapes: ['##############'],
+    check: 'gtin',
+  },
+  vin: DEFAULT_RULE,
+}
+
+/** What is said of one number. */
+export interface NumberNode {
+  readonly issuer: string
+  readonly key: string
+  /** One of its spellings: the first by the alphabet, whatever order they come in. */
+  spelled: string
+  readonly parts: NumberRow[]
+  /** Rows in which it is old, and new. */
+  readonly onward: SupersessionRow[]
+  readonly backward: SupersessionRow[]
+  readonly groups: GroupRow[]
+  readonly applications: ApplicationRow[]
+  /** Some mention says that it is stamped or cast. */
+  isWeak: boolean
+  /** Parts that bear it. */
+  partCount: number
+}
+
+const NOTHING: readonly never[] = []
+const plain = (word: string): string => word.trim().toLowerCase()
+
+/** Claims of numbers put together by number, so that what serves for what is followed without searching. */
+export class NumberIndex {
+  readonly nodes: NumberNode[] = []
+  readonly generations: readonly GenerationClaim[]
+  readonly hasRings: boolean
+  readonly hasDenials: boolean
+  readonly #rules = new Map<string, NumberRule>()
+  readonly #at = new Map<string, Map<string, number>>()
+  readonly #partRows = new Map<string, NumberRow[]>()
+  readonly #listed = new Map<string, ApplicationRow[]>()
+  #lookAlikes: Map<string, number[]> | null = null
+
+  /** @throws RangeError where a row replaces several numbers by several */
+  constructor(claims: NumberClaims) {
+    for (const [id, rule] of Object.entries(BUILT_IN)) this.#rules.set(id, rule)
+    for (const { id, rule } of claims.issuers ?? NOTHING)
+      this.#rules.set(id, rule ?? this.#rules.get(id) ?? DEFAULT_RULE)
+    for (const claim of claims.numbers ?? NOTHING) this.#addNumber(claim)
+    for (const claim of claims.supersessions ?? NOTHING) this.#addSupersession(claim)
+    for (const claim of claims.interchange ?? NOTHING) this.#addGroup(claim)
+    for (const claim of claims.applications ?? NOTHING) this.#addApplication(claim)
+    this.generations = claims.generations ?? NOTHING
+    for (const node of this.nodes) node.partCount = new Set(node.parts.map(({ part }) => part)).size
+    this.hasRings = this.#markRings()
+    this.hasDenials = this.nodes.some(
+      ({ applications, groups, backward }) =>
+        applications.some(({ fits }) => !fits) ||
+        groups.some(({ serves }) => !serves) ||
+        backward.some(({ back }) => back === 'no'),
+    )
+  }
+
+  rule(issuer: string): NumberRule {
+    return this.#rules.get(issuer) ?? DEFAULT_RULE
+  }
+
+  /** The place of a number; null where no claim names it. */
+  find(issuer: string, key: string): number | null {
+    return this.#at.get(issuer)?.get(key) ?? null
+  }
+
+  /** Numbers that a part bears. */
+  rowsOf(part: string): readonly NumberRow[] {
+    return this.#partRows.get(part) ?? NOTHING
+  }
+
+  /** Rows that say of a number that it fits a family. */
+  listedFor(kind: TargetKind, family: string): readonly ApplicationRow[] {
+    return this.#listed.get(`${kind} ${plain(family)}`) ?? NOTHING
+  }
+
+  /** Numbers of the same issuer that are easily mistaken for this one. */
+  lookAlikes(issuer: string, key: string): readonly NumberNode[] {
+    if (!this.#lookAlikes) {
+      this.#lookAlikes = new Map()
+      for (const [at, node] of this.nodes.entries()) {
+        const like = `${node.issuer}\n${looksLike(node.key)}`
+        const held = this.#lookAlikes.get(like)
+        if (held) held.push(at)
+        else this.#lookAlikes.set(like, [at])
+      }
+    }
+    return (this.#lookAlikes.get(`${issuer}\n${looksLike(key)}`) ?? NOTHING)
+      .map((at) => this.nodes[at]!)
+      .filter((node) => node.key !== key)
+      .sort((p, q) => (p.key < q.key ? -1 : 1))
+  }
+
+  /** A number as its issuer writes it, without a place of its own. */
+  read({ issuer, number }: WrittenNumber): { key: string; aside: readonly FoundSuffix[] } {
+    const { key, suffixes } = readNumber(number, this.rule(issuer))
+    return {
+      key,
+      aside: suffixes.length === 0 ? NOTHING : suffixes.filter(({ decides }) => !decides),
+    }
+  }
+
+  #mention(written: CountedNumber): Mention {
+    const { issuer, number, quantity = 1 } = written
+    const { key, aside } = this.read(written)
+    let own = this.#at.get(issuer)
+    if (!own) this.#at.set(issuer, (own = new Map()))
+    let at = own.get(key)
+    if (at === undefined) {
+      at = this.nodes.length
+      own.set(key, at)
+      this.nodes.push({
+        issuer,
+        key,
+        spelled: number,
+        parts: [],
+        onward: [],
+        backward: [],
+        groups: [],
+        applications: [],
+        isWeak: false,
+        partCount: 0,
+      })
+    }
+    const node = this.nodes[at]!
+    if (number < node.spelled) node.spelled = number
+    return { issuer, number, at, quantity, aside }
+  }
+
+  #addNumber(claim: NumberClaim): void {
+    const mention = this.#mention(claim)
+    const node = this.nodes[mention.at]!
+    if (isWeakMark(claim.mark)) node.isWeak = true
+    const row: NumberRow = {
+      id: claim.id,
+      part: claim.part,
+      mention,
+      strength: gradeOf(claim.grade),
+      where: claim.where,
+    }
+    node.parts.push(row)
+    const rows = this.#partRows.get(claim.part)
+    if (rows) rows.push(row)
+    else this.#partRows.set(claim.part, [row])
+  }
+
+  #addSupersession(claim: SupersessionClaim): void {
+    if (claim.old.length !== 1 && claim.new.length !== 1)
+      throw new RangeError(
+        `Supersession ${claim.id} replaces several numbers by several: write one row for each that is replaced, or for each that replaces.`,
+      )
+    const row: SupersessionRow = {
+      id: claim.id,
+      old: claim.old.map((one) => this.#mention(one)),
+      new: claim.new.map((one) => this.#mention(one)),
+      back: claim.back ?? 'unsaid',
+      since: claim.since,
+      until: claim.until,
+      strength: gradeOf(claim.grade),
+      where: claim.where,
+      isOnRing: false,
+    }
+    for (const { at } of row.old) this.nodes[at]!.onward.push(row)
+    for (const { at } of row.new) this.nodes[at]!.backward.push(row)
+  }
+
+  #addGroup(claim: InterchangeClaim): void {
+    const row: GroupRow = {
+      id: claim.id,
+      members: claim.members.map((member) => ({
+        mention: this.#mention(member),
+        way: member.way ?? 'both',
+        where: member.where,
+      })),
+      serves: claim.serves !== 'no',
+      strength: gradeOf(claim.grade),
+      where: claim.where,
+    }
+    for (const at of new Set(row.members.map(({ mention }) => mention.at)))
+      this.nodes[at]!.groups.push(row)
+  }
+
+  #addApplication(claim: ApplicationClaim): void {
+    const row: ApplicationRow = {
+      id: claim.id,
+      mention: this.#mention(claim),
+      fits: claim.fits !== 'no',
+      strength: gradeOf(claim.grade),
+      where: claim.where,
+    }
+    this.nodes[row.mention.at]!.applications.push(row)
+    if (!row.fits) return
+    for (const kind of TARGETS) {
+      const named = claim.where?.targets?.[kind]
+      if (!named) continue
+      const key = `${kind} ${plain(named.family)}`
+      const held = this.#listed.get(key)
+      if (held) held.push(row)
+      else this.#listed.set(key, [row])
+    }
+  }
+
+  /** Rows whose new and old lie on one ring, whatever the day. */
+  #markRings(): boolean {
+    let hasRings = false
+    const component = components(this.nodes.length, (at) =>
+      this.nodes[at]!.onward.flatMap((row) => row.new.map((one) => one.at)),
+    )
+    for (const { onward } of this.nodes)
+      for (const row of onward)
+        if (row.old.some((p) => row.new.some((q) => component[p.at] === component[q.at])))
+          row.isOnRing = hasRings = true
+    return hasRings
+  }
+}
+
+/** Whether many parts may bear a number that was read so. */
+export const isWeakMark = (mark: Mark | undefined): boolean => mark === 'stamped' || mark === 'cast'

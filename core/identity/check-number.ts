@@ -3,9 +3,11 @@ import type { Application, Mark, Where, WrittenNumber } from './claims.ts'
 import { TARGETS } from './claims.ts'
 import { type Denial, denialsAmong } from './denials.ts'
 import { type Follow, Follower } from './follower.ts'
-import { isWeakMark, type Mention, type NumberIndex } from './number-index.ts'
-import { type Had, textOf, type Way, waysToServe } from './serving.ts'
+import { isWeakMark, type Mention, type NumberIndex, type SupersessionRow } from './number-index.ts'
+import { reachFrom } from './reach.ts'
+import { byText, type Had, type Way, waysToServe } from './serving.ts'
 import { RAISES, raisedBy, type StepKind, VERDICT_WORDS, type VerdictWord } from './steps.ts'
+import { straightChain } from './straight.ts'
 import { gradeOf } from './strength.ts'
 import { AskedFor, type WhereAnswer } from './where.ts'
 
@@ -103,6 +105,8 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
   const want = question.want ?? NONE
   if (want.length === 0 && !question.application)
     throw new RangeError('Say which number is wanted, or what it is wanted for.')
+  const plainly = straightAnswer(index, question)
+  if (plainly) return plainly
   const places = new Places(index)
   const asked = new AskedFor(question.application ?? {}, index.generations)
   const wanted = want.map((one) => ({ one, mention: places.mention(one) }))
@@ -122,8 +126,9 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
     want.length > 0
       ? wanted.flatMap(({ one, mention }) => rootOf(one, mention, asked, isWeak))
       : listed(index, asked, isWeak)
-  const denials = denialsAmong(index, asked, follower, reachedFrom(roots, follower, isWeak))
-  const found = waysToServe(roots, had, follower, denials, isWeak)
+  const reach = reachFrom(new Set(roots.map(({ mention }) => mention.at)), follower)
+  const denials = denialsAmong(index, asked, follower, reach)
+  const found = waysToServe(roots, had, follower, denials, reach)
   const answers = roots
     .flatMap((root, i) =>
       found[i]!.flatMap((way) => judged(root, way, denials.ofNumber(root.mention.at)) ?? NONE),
@@ -139,6 +144,88 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
     current: currentOf(roots, index, follower),
     didYouMean: [...want, ...have].flatMap((one) => places.alike(one)),
   }
+}
+
+const NO_OTHERS: readonly never[] = []
+
+/** The answer along a straight chain; null where it is none. The same as in full, without looking left and right. */
+function straightAnswer(
+  index: NumberIndex,
+  { want = NONE, have, application, follow = 'all' }: NumberQuestion,
+): NumberVerdict | null {
+  const [one, other] = want
+  const [own, more] = have
+  if (!one || other || !own || more || one.where || application || follow === 'none') return null
+  if (isWeakMark(one.mark) || isWeakMark(own.mark)) return null
+  const places = new Places(index)
+  const [wanted, had] = [places.mention(one), places.mention(own)]
+  const chain = straightChain(index, wanted, had)
+  if (!chain) return null
+  const { rows, last } = chain
+  const current = [last ? { issuer: last.issuer, number: last.spelled } : written(wanted)]
+  const didYouMean =
+    last && rows ? NO_OTHERS : want.concat(have as Wanted[]).flatMap((a) => places.alike(a))
+  // What it is listed for may tell it apart.
+  const isListed = (at: number): boolean => (index.nodes[at]?.applications.length ?? 0) > 0
+  if (!rows && (isListed(wanted.at) || isListed(had.at))) return null
+  if (!rows)
+    return {
+      verdict: 'not listed',
+      plan: 'confirm',
+      evidence: null,
+      path: NONE,
+      use: NONE,
+      missing: NONE,
+      surplus: NONE,
+      open: NONE,
+      todo: NONE,
+      cautions: NONE,
+      others: NO_OTHERS,
+      current,
+      didYouMean,
+    }
+  let strength = Math.min(gradeOf(one.grade), gradeOf(own.grade))
+  let quantity = one.quantity ?? 1
+  const path: PathStep[] = []
+  for (const row of rows) {
+    const [from, to] = [row.old[0]!, row.new[0]!]
+    strength = Math.min(strength, row.strength)
+    quantity = Math.ceil(quantity / from.quantity) * to.quantity
+    path.push(stepOver(row))
+  }
+  const code = rows.length === 0 ? RAISES.exact : RAISES['superseded by']
+  return {
+    verdict: VERDICT_WORDS[code]!,
+    plan: planOf(code, strength, false),
+    evidence: GRADES[strength]!,
+    path,
+    use: [{ issuer: own.issuer, number: own.number, quantity }],
+    missing: NONE,
+    surplus: NONE,
+    open: NONE,
+    todo: NONE,
+    cautions: NONE,
+    others: NO_OTHERS,
+    current,
+    didYouMean,
+  }
+}
+
+const told = new WeakMap<SupersessionRow, PathStep>()
+/** A plain row as a step: the same each time. */
+function stepOver(row: SupersessionRow): PathStep {
+  let step = told.get(row)
+  if (!step) {
+    step = {
+      kind: 'superseded',
+      from: [written(row.old[0]!)],
+      to: [written(row.new[0]!)],
+      row: row.id,
+      grade: GRADES[row.strength]!,
+    }
+    told.set(row, step)
+  }
+  return step
 }
 
 /** Numbers asked about that no claim names get places behind all others. */
@@ -223,27 +310,14 @@ function listed(
   })
 }
 
-/** Every number that any path may touch. */
-function reachedFrom(
-  roots: readonly Root[],
-  follower: Follower,
-  isWeak: (at: number) => boolean,
-): ReadonlySet<number> {
-  const starts = new Set(roots.map(({ mention }) => mention.at))
-  const reached = new Set(starts)
-  for (const at of reached) {
-    if (isWeak(at) && !starts.has(at)) continue
-    for (const { to } of follower.from(at, true)) for (const one of to) reached.add(one.at)
-  }
-  return reached
-}
-
 interface Judged {
   readonly answer: NumberAnswer
   readonly code: number
   readonly strength: number
   readonly steps: number
+  /** Where it starts, as text. */
   readonly text: string
+  readonly way: Way
 }
 
 /** A way with what stands against it, as an answer; null where a number would come twice on a branch. */
@@ -290,7 +364,8 @@ function judged(root: Root, way: Way, against: readonly Denial[]): Judged | null
     code,
     strength,
     steps: way.steps + listedStep.length,
-    text: `${root.mention.issuer} ${root.mention.number} ${root.listedBy ?? ''}; ${textOf(way)}`,
+    text: `${root.mention.issuer} ${root.mention.number} ${root.quantity} ${root.listedBy ?? ''}`,
+    way,
   }
 }
 
@@ -304,7 +379,8 @@ const better = (p: Judged, q: Judged): number =>
   p.code - q.code ||
   q.strength - p.strength ||
   p.steps - q.steps ||
-  (p.text < q.text ? -1 : p.text > q.text ? 1 : 0)
+  p.answer.missing.length - q.answer.missing.length ||
+  (p.text < q.text ? -1 : p.text > q.text ? 1 : byText(p.way, q.way))
 
 const written = ({ issuer, number }: WrittenNumber): WrittenNumber => ({ issuer, number })
 const capital = (words: string): string => words.charAt(0).toUpperCase() + words.slice(1)
@@ -382,7 +458,12 @@ function currentOf(
       const node = index.nodes[at]
       return node
         ? { issuer: node.issuer, number: node.spelled }
-        : written(roots.find(({ mention }) => mention.at === at)!.mention)
+        : written(
+            roots
+              .map(({ mention }) => mention)
+              .filter((one) => one.at === at)
+              .toSorted((p, q) => (p.number < q.number ? -1 : 1))[0]!,
+          )
     })
     .sort((p, q) => (`${p.issuer} ${p.number}` < `${q.issuer} ${q.number}` ? -1 : 1))
 }

@@ -1,5 +1,6 @@
 import type { Follower } from './follower.ts'
 import type { NumberIndex } from './number-index.ts'
+import type { Reach } from './reach.ts'
 import { together } from './steps.ts'
 import type { AskedFor, WhereAnswer } from './where.ts'
 
@@ -31,7 +32,7 @@ export function denialsAmong(
   index: NumberIndex,
   asked: AskedFor,
   follower: Follower,
-  reached: ReadonlySet<number>,
+  { reached, leadsTo }: Reach,
 ): Denials {
   if (!index.hasDenials) return NOBODY
   const known = new Map<string, Denial | null>()
@@ -62,7 +63,8 @@ export function denialsAmong(
   }
   const pairs = new Map<number, Map<number, Denial[]>>()
   const against = (first: number, second: number, found: Denial | null): void => {
-    if (!found || first === second || !reached.has(first) || !reached.has(second)) return
+    // A denied number that no step leads to from the other never stands behind it.
+    if (!found || first === second || !reached.has(second) || !leadsTo(first, second)) return
     let own = pairs.get(second)
     if (!own) pairs.set(second, (own = new Map()))
     const held = own.get(first)

@@ -22,7 +22,8 @@ export class Follower {
   readonly #asked: AskedFor
   readonly #day: string
   readonly #follow: Follow
-  readonly #isWeak: (at: number) => boolean
+  /** Whether a number may be borne by many parts. */
+  readonly isWeak: (at: number) => boolean
   readonly #rings = new Map<SupersessionRow, boolean>()
 
   constructor(
@@ -36,7 +37,7 @@ export class Follower {
     this.#asked = asked
     this.#day = day
     this.#follow = follow
-    this.#isWeak = isWeak
+    this.isWeak = isWeak
   }
 
   isInForce({ since, until }: SupersessionRow): boolean {
@@ -97,7 +98,7 @@ export class Follower {
   #samePart(own: NumberRow, row: NumberRow, steps: Step[]): void {
     const where = together(this.#asked.where(own.where), this.#asked.where(row.where))
     const isTwice = [own, row].some(
-      ({ mention }) => !this.#isWeak(mention.at) && this.#index.nodes[mention.at]!.partCount > 1,
+      ({ mention }) => !this.isWeak(mention.at) && this.#index.nodes[mention.at]!.partCount > 1,
     )
     this.#add(steps, where, {
       kind: 'same',
@@ -170,7 +171,7 @@ export class Follower {
 
   #add(steps: Step[], where: WhereAnswer, step: Omit<Step, 'strength' | 'open' | 'todo'>): void {
     if (where.truth === 'fails') return
-    const isWeak = step.to.some(({ at }) => this.#isWeak(at))
+    const isWeak = step.to.some(({ at }) => this.isWeak(at))
     steps.push({
       ...step,
       code: Math.max(step.code, raisedBy(where), isWeak ? RAISES['with note'] : 0),

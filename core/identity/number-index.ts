@@ -42,6 +42,8 @@ export interface SupersessionRow {
   readonly where: Where | undefined
   /** Whether one of its old may be reached again from one of its new: whether it is so is asked on the day. */
   isOnRing: boolean
+  /** One by one, plainly spelled, without where, day or ring. */
+  isPlain: boolean
 }
 export interface GroupMember {
   readonly mention: Mention
@@ -100,6 +102,8 @@ export interface NumberNode {
   isWeak: boolean
   /** Parts that bear it. */
   partCount: number
+  /** Supersessions alone lead on from it, and nothing is said against it. */
+  isPlain: boolean
 }
 
 const NOTHING: readonly never[] = []
@@ -109,7 +113,6 @@ const plain = (word: string): string => word.trim().toLowerCase()
 export class NumberIndex {
   readonly nodes: NumberNode[] = []
   readonly generations: readonly GenerationClaim[]
-  readonly hasRings: boolean
   readonly hasDenials: boolean
   readonly #rules = new Map<string, NumberRule>()
   readonly #at = new Map<string, Map<string, number>>()
@@ -128,7 +131,8 @@ export class NumberIndex {
     for (const claim of claims.applications ?? NOTHING) this.#addApplication(claim)
     this.generations = claims.generations ?? NOTHING
     for (const node of this.nodes) node.partCount = new Set(node.parts.map(({ part }) => part)).size
-    this.hasRings = this.#markRings()
+    this.#markRings()
+    for (const node of this.nodes) this.#markPlain(node)
     this.hasDenials = this.nodes.some(
       ({ applications, groups, backward }) =>
         applications.some(({ fits }) => !fits) ||
@@ -202,6 +206,7 @@ export class NumberIndex {
         applications: [],
         isWeak: false,
         partCount: 0,
+        isPlain: false,
       })
     }
     const node = this.nodes[at]!
@@ -241,6 +246,7 @@ export class NumberIndex {
       strength: gradeOf(claim.grade),
       where: claim.where,
       isOnRing: false,
+      isPlain: false,
     }
     for (const { at } of row.old) this.nodes[at]!.onward.push(row)
     for (const { at } of row.new) this.nodes[at]!.backward.push(row)
@@ -283,16 +289,32 @@ export class NumberIndex {
   }
 
   /** Rows whose new and old lie on one ring, whatever the day. */
-  #markRings(): boolean {
-    let hasRings = false
+  #markRings(): void {
     const component = components(this.nodes.length, (at) =>
       this.nodes[at]!.onward.flatMap((row) => row.new.map((one) => one.at)),
     )
     for (const { onward } of this.nodes)
       for (const row of onward)
         if (row.old.some((p) => row.new.some((q) => component[p.at] === component[q.at])))
-          row.isOnRing = hasRings = true
-    return hasRings
+          row.isOnRing = true
+  }
+
+  #markPlain(node: NumberNode): void {
+    node.isPlain =
+      !node.isWeak &&
+      node.partCount < 2 &&
+      node.groups.length === 0 &&
+      node.applications.every(({ fits }) => fits) &&
+      node.parts.every(({ part }) => this.#partRows.get(part)!.length === 1)
+    for (const row of node.onward)
+      row.isPlain =
+        !row.isOnRing &&
+        row.where === undefined &&
+        row.since === undefined &&
+        row.until === undefined &&
+        row.old.length === 1 &&
+        row.new.length === 1 &&
+        row.old[0]!.aside.length + row.new[0]!.aside.length === 0
   }
 }
 

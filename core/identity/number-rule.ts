@@ -95,6 +95,8 @@ export function checkRule(rule: NumberRule): void {
  * core. O and 0, I and 1 are never merged. Common practice, no published source; characters by Unicode NFKC.
  */
 export function readNumber(number: string, rule: NumberRule = DEFAULT_RULE): ReadNumber {
+  if (isPlainRule(rule) && PLAIN.test(number))
+    return { key: number, core: number, suffixes: NONE, fitsShape: true, plain: number }
   const spelled = spell(number, rule)
   const plain = withoutPrefix(spelled, rule)
   const whole = zeroed(plain, rule)
@@ -105,6 +107,22 @@ export function readNumber(number: string, rule: NumberRule = DEFAULT_RULE): Rea
       ? core
       : core + suffixes.map(({ text, decides }) => (decides ? `+${text}` : '')).join('')
   return { key, core, suffixes, fitsShape: parsed !== null || rule.shapes.length === 0, plain }
+}
+
+const NONE: readonly never[] = []
+/** As most numbers are stored: nothing of them would change. */
+const PLAIN = /^[A-Z0-9]+$/
+const plainRules = new WeakMap<NumberRule, boolean>()
+function isPlainRule(rule: NumberRule): boolean {
+  let held = plainRules.get(rule)
+  if (held === undefined) {
+    held =
+      rule.prefixes.length + rule.shapes.length === 0 &&
+      rule.zeros === 'keep' &&
+      !/[A-Z0-9]/.test(rule.noise)
+    plainRules.set(rule, held)
+  }
+  return held
 }
 
 const DASHES = /[\u2010-\u2015\u2212]/g

@@ -2,6 +2,7 @@ import type { Denial, Denials } from './denials.ts'
 import type { Follower } from './follower.ts'
 import { Heap } from './heap.ts'
 import type { Mention } from './number-index.ts'
+import type { Reach } from './reach.ts'
 import { RAISES, type Step } from './steps.ts'
 
 /** A number had, with how well it is known. */
@@ -66,11 +67,35 @@ export function waysToServe(
   had: ReadonlyMap<number, readonly Had[]>,
   follower: Follower,
   denials: Denials,
-  isWeak: (at: number) => boolean,
+  reach: Reach,
 ): readonly (readonly Way[])[] {
+  const matters = new Set([...denials.ofPair.values()].flatMap((firsts) => [...firsts.keys()]))
+  // Where a split lies on a ring, a piece may be served by going round over what is on the branch already: that serves nothing.
+  for (const at of reach.reached)
+    if (
+      reach.from(at).some(({ to }) => to.length > 1 && to.some((one) => reach.leadsTo(one.at, at)))
+    )
+      for (const one of reach.ringOf(at)) matters.add(one)
+  const roots =
+    explored(starts, had, follower, denials, reach, matters) ??
+    explored(starts, had, follower, denials, reach, new Set())!
+  return roots.map(({ ways, partial }) => [...ways, ...partial])
+}
+
+/** So many numbers on branches are told apart by how one came there; beyond, by themselves alone. */
+const MOST_TOLD_APART = 20_000
+
+/** The starts with all their ways; null where there are too many branches to be told apart. */
+function explored(
+  starts: readonly Start[],
+  had: ReadonlyMap<number, readonly Had[]>,
+  follower: Follower,
+  denials: Denials,
+  reach: Reach,
+  matters: ReadonlySet<number>,
+): readonly Node[] | null {
   const nodes = new Map<string, Node>()
   const queue: Node[] = []
-  const speaks = new Set([...denials.ofPair.values()].flatMap((firsts) => [...firsts.keys()]))
   const nodeOf = (
     mention: Mention,
     isStart: boolean,
@@ -105,12 +130,16 @@ export function waysToServe(
   const roots = starts.map(({ mention }) => nodeOf(mention, true, true, NOTHING))
   const heap = new Heap<Way>(better)
   for (const node of queue) {
+    if (matters.size > 0 && nodes.size > MOST_TOLD_APART) return null
     for (const one of had.get(node.at) ?? NOTHING) heap.push(endsAt(node, one, denials))
-    if (!node.isStart && isWeak(node.at)) continue
-    const before = speaks.has(node.at)
-      ? [...new Set([...node.before, node.at])].sort((p, q) => p - q)
-      : node.before
-    for (const step of follower.from(node.at, node.mayInterchange)) {
+    if (!node.isStart && follower.isWeak(node.at)) continue
+    const before =
+      matters.has(node.at) && !node.before.includes(node.at)
+        ? [...node.before, node.at].sort((p, q) => p - q)
+        : node.before
+    for (const step of reach.from(node.at)) {
+      if (step.kind === 'interchange' && !node.mayInterchange) continue
+      if (before.length > 0 && step.to.some(({ at }) => before.includes(at))) continue
       const mayInterchange = node.mayInterchange && step.kind !== 'interchange'
       const edge: Edge = {
         parent: node,
@@ -118,7 +147,7 @@ export function waysToServe(
         to: step.to.map((mention) => nodeOf(mention, false, mayInterchange, before)),
       }
       node.from.push(edge)
-      edge.to.forEach((child, place) => child.users.push({ edge, place }))
+      for (const [place, child] of edge.to.entries()) child.users.push({ edge, place })
     }
   }
   settle(heap, (way) => {
@@ -128,13 +157,20 @@ export function waysToServe(
   // What serves a part of a split only stands by itself: it is no piece of another.
   for (const node of nodes.values())
     for (const edge of node.from) {
-      const served = edge.to.map(({ ways }) => ways[0] ?? null)
-      if (served.some((way) => way) && served.some((way) => !way)) heap.push(through(edge, served))
+      const served = edge.to.map(({ ways }) => ways)
+      if (served.every(({ length }) => length > 0) || served.every(({ length }) => length === 0))
+        continue
+      let all: readonly (readonly (Way | null)[])[] = [[]]
+      for (const ways of served)
+        all = all.flatMap((some) =>
+          (ways.length === 0 ? [null] : ways).map((way) => [...some, way]),
+        )
+      for (const ways of all) heap.push(through(edge, ways))
     }
   settle(heap, (way) => {
     for (const { edge } of way.node.users) if (edge.to.length === 1) heap.push(through(edge, [way]))
   })
-  return roots.map(({ ways, partial }) => [...ways, ...partial])
+  return roots
 }
 
 /** Takes ways, the best first, and keeps those that nothing kept is as good as. */
@@ -216,22 +252,37 @@ const isNoWorse = (p: Way, q: Way): boolean =>
 function better(p: Way, q: Way): number {
   const order = p.code - q.code || q.strength - p.strength || p.steps - q.steps
   if (order !== 0) return order
-  const [a, b] = [textOf(p), textOf(q)]
-  return a < b ? -1 : a > b ? 1 : 0
+  return byText(p, q)
 }
 
-const texts = new WeakMap<Way, string>()
-/** A way in words that are the same whatever order rows come in. */
-export function textOf(way: Way): string {
-  let text = texts.get(way)
+/** Ways in the order of their steps as text, front to back: the same whatever order rows come in. */
+export function byText(p: Way, q: Way): number {
+  if (p === q) return 0
+  const [a, b] = [textOf(p), textOf(q)]
+  if (a !== b) return a < b ? -1 : 1
+  for (const [i, one] of p.ways.entries()) {
+    const other = q.ways[i] ?? null
+    const order =
+      one === null || other === null
+        ? Number(one === null) - Number(other === null)
+        : byText(one, other)
+    if (order !== 0) return order
+  }
+  return 0
+}
+
+const texts = new WeakMap<Step | Had, string>()
+/** What a way does first, as text. */
+function textOf({ step, had }: Way): string {
+  const key = (step ?? had)!
+  let text = texts.get(key)
   if (text === undefined) {
-    const { step, had, ways } = way
     text = step
-      ? `${step.kind} ${step.row} ${step.to.map(({ issuer, number }) => `${issuer} ${number}`).join(', ')}; ${ways
-          .map((one) => (one ? textOf(one) : 'missing'))
-          .join('; ')}`
-      : `${had!.mention.issuer} ${had!.mention.number}`
-    texts.set(way, text)
+      ? `${step.kind} ${step.row} ${[step.from, ...step.to, ...step.others].map(inWords).join(', ')}`
+      : inWords(had!.mention)
+    texts.set(key, text)
   }
   return text
 }
+
+const inWords = ({ issuer, number, quantity }: Mention): string => `${issuer} ${number} ${quantity}`

@@ -60,6 +60,23 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
       transmission: { id: 'box', kind: 'transmission', ports: [] },
     },
   },
+  'POST /check/number': {
+    body: {
+      want: [{ issuer: 'MLD', number: '417-20' }],
+      have: [{ issuer: 'MLD', number: '41726' }],
+      on: '2026-01-01',
+      catalogue: {
+        supersessions: [
+          {
+            id: 'row',
+            old: [{ issuer: 'MLD', number: '41720' }],
+            new: [{ issuer: 'MLD', number: '41726' }],
+          },
+        ],
+      },
+    },
+  },
+  'POST /normalise': { body: { numbers: [{ issuer: 'gtin', number: '2000000000015' }] } },
   'GET /joints': {},
   'POST /plan/needs': { body: { facts: [{ key: 'keep.heater', value: true }] } },
   'POST /plan/sourcing': {

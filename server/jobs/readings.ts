@@ -18,6 +18,7 @@ import { knownView } from '../services/known.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
 import { measureNextTyped, measureNextView } from '../services/measure-next.ts'
+import { checkNumbers, normaliseNumbers } from '../services/numbers.ts'
 import { summaryView } from '../services/owner-summary.ts'
 import { closingSet } from '../services/pairing-choice.ts'
 import { pairingDetail } from '../services/pairing-detail.ts'
@@ -59,6 +60,8 @@ export const READINGS = {
   pairings: listPairings,
   pairingFigures,
   pairingWorking,
+  checkNumber: checkNumbers,
+  normalise: normaliseNumbers,
   measureNext: measureNextView,
   measureNextTyped,
   pairing: async (

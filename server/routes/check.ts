@@ -6,9 +6,11 @@ import { checkOneJoint, checkOnePairing } from '../services/check.ts'
 import { serve } from './serve.ts'
 
 /** Stateless: nothing is stored. */
-export const checkRoutes = (_services: Services): App =>
+export const checkRoutes = ({ store, jobs: { readings } }: Services): App =>
   serve(newRouter(), 'Check', checkOperations, {
     'POST /check/joint': async ({ body }) => checkOneJoint(body),
     'POST /check/pairing': async ({ body }) => checkOnePairing(body),
+    'POST /check/number': async ({ body }) => readings.json(store, 'checkNumber', body),
+    'POST /normalise': async ({ body }) => readings.json(store, 'normalise', body),
     'GET /joints': async () => ({ items: JOINTS.map(describeJoint) }),
   })

@@ -1,8 +1,10 @@
 import { z } from 'zod'
 import type { FactKey } from '../../core/facts/index.ts'
-import type { NumberVerdict } from '../../core/identity/supersession.ts'
+import { PLANS } from '../../core/identity/check-number.ts'
+import { VERDICT_WORDS } from '../../core/identity/steps.ts'
 import { SORTS, STAGES } from '../../core/needs/line.ts'
 import type { Need } from '../../core/needs/need.ts'
+import type { NumberSays } from '../../core/sourcing/number-says.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'
 import { grade, known, list, task, words } from './basics.ts'
 import { openLines } from './builds.ts'
@@ -56,10 +58,17 @@ const needShape = {
 } as const
 export const need: z.ZodType<Need> = z.object(needShape).meta({ id: 'Need' })
 
-const numberVerdict: z.ZodType<NumberVerdict> = z.union([
-  z.object({ says: z.enum(['exact', 'not listed', 'no number wanted']) }),
-  z.object({ says: z.enum(['superseded by', 'bad data']), path: words }),
-])
+const numberSays: z.ZodType<NumberSays> = z
+  .object({
+    says: z.enum([...VERDICT_WORDS, 'no number wanted']),
+    plan: z.enum(PLANS).nullable(),
+    evidence: grade.nullable(),
+    path: words,
+    open: words,
+    todo: words,
+    cautions: words,
+  })
+  .meta({ id: 'NumberSays' })
 const sourceKind = z.enum([
   'keep',
   'comes',
@@ -80,7 +89,7 @@ export const sourceInfo: z.ZodType<SourceInfo> = z
     partId: z.string().optional(),
     supplierId: z.string().optional(),
     bundle: z.string().optional(),
-    number: numberVerdict,
+    number: numberSays,
     numberShown: z.string().optional(),
     confirm: words,
     evidence: grade.nullable(),
@@ -161,7 +170,7 @@ const rival = z.strictObject({
   id: z.string(),
   words: z.string(),
   source: sourceKind,
-  number: numberVerdict,
+  number: numberSays,
   confirm: words,
   minor: known,
   bundle: z.string().nullable(),

@@ -1,9 +1,11 @@
+import type { WrittenNumber } from '../identity/claims.ts'
 import { paidPrice } from '../money/offer-price.ts'
 import type { Need } from '../needs/need.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { conflictClass, undominated } from './dominance.ts'
 import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
+import { numberSays } from './number-says.ts'
 import { type Judge, type PartMatch, partsMeeting } from './offer-matches.ts'
 import { type Candidate, type Conflict, packsFor, type Supplier } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
@@ -40,11 +42,11 @@ const REMEMBERED = 12
 /** The offers of parts that meet a need, priced in the build's money, in the order of their ids. */
 export function boughtFor(need: Need, market: Market, build: BuildMoney, judge: Judge): Bought {
   const matches = partsMeeting(need, market.kinds, judge)
-  const { suppliers, rates, supersessions } = market
+  const { suppliers, rates, serving } = market
   const madeOf: unknown[] = [
     suppliers,
     rates,
-    supersessions,
+    serving,
     need.wants && market.numbers.get(need.wants),
   ]
   for (const { part } of matches)
@@ -65,7 +67,11 @@ export function boughtFor(need: Need, market: Market, build: BuildMoney, judge: 
   return bought
 }
 
-const NONE: readonly string[] = []
+const NONE: readonly WrittenNumber[] = []
+
+/** The number an offer is listed under. */
+const ownNumber = ({ issuerId, number }: OfferRow): readonly WrittenNumber[] =>
+  issuerId && number ? [{ issuer: issuerId, number }] : NONE
 
 function gather(
   need: Need,
@@ -80,9 +86,27 @@ function gather(
   const asked = [...(need.wants ? [need.wants] : []), ...matches.map(({ part }) => part.id)]
   const known = {
     numbers: new Map(asked.map((id) => [id, market.numbers.get(id) ?? NONE])),
-    supersessions: market.supersessions,
+    serving: market.serving,
   }
   const excluded: { id: string; why: string }[] = []
+  const wanted = (need.wants && known.numbers.get(need.wants)) || NONE
+  const said = new Map<string, string | null>()
+  /** Why its numbers forbid to plan it; null where they do not, or none is wanted. */
+  const refusedBy = (offer: OfferRow, { part }: PartMatch): string | null => {
+    if (wanted.length === 0) return null
+    const key = `${part.id} ${offer.issuerId} ${offer.number}`
+    let why = said.get(key)
+    if (why === undefined) {
+      const had = [...(known.numbers.get(part.id) ?? NONE), ...ownNumber(offer)]
+      const number = numberSays(wanted, had, market.serving)
+      why =
+        number.plan === 'no'
+          ? `by its number ${number.says}, so it is not planned. ${number.cautions.join(' ')}`.trim()
+          : null
+      said.set(key, why)
+    }
+    return why
+  }
   const all = matches.flatMap((match) =>
     (market.offers.get(match.part.id) ?? []).map((offer) => ({ offer, match })),
   )
@@ -99,6 +123,14 @@ function gather(
       build,
       market.rates,
     )
+    const refused = refusedBy(offer, match)
+    if (refused) {
+      excluded.push({
+        id: offer.id,
+        why: `${supplier.name}, ${offer.number ?? match.part.name}: ${refused}`,
+      })
+      continue
+    }
     const listed = inCurrency(offer.priceMinor, offer.currency, supplier.currency, market.rates)
     if (price === null || listed === null) {
       excluded.push({
@@ -167,8 +199,6 @@ function gather(
     },
     info(place) {
       const { offer, match } = offers[place]!
-      const own =
-        offer.issuerId && offer.normalised ? [`${offer.issuerId}:${offer.normalised}`] : []
       return {
         id: candidates[place]!.id,
         source: 'buy',
@@ -176,7 +206,7 @@ function gather(
         supplierId: offer.supplierId,
         pack: offer.pack,
         packMinor: candidates[place]!.priceMinor,
-        ...partSays(need, match.part, match.answer, known, own),
+        ...partSays(need, match.part, match.answer, known, ownNumber(offer)),
         ...(offer.number ? { numberShown: offer.number } : {}),
         ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
       }

@@ -1,6 +1,7 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { netCost } from '../donors/net-cost.ts'
+import { NumberIndex } from '../identity/number-index.ts'
 import { convert } from '../money/money.ts'
 import { need } from '../needs/need.ts'
 import { type CompiledPart, compilePart } from '../ports/index.ts'
@@ -72,10 +73,20 @@ const market: Market = {
   ...shelved(discs),
   offers: offered(offers),
   numbers: new Map([
-    ['wanted', ['i:1']],
-    ['equal', ['i:2']],
+    ['wanted', [{ issuer: 'i', number: '1' }]],
+    ['equal', [{ issuer: 'i', number: '2' }]],
   ]),
-  supersessions: [{ old: 'i:1', new: 'i:2', oneWay: true }],
+  serving: new NumberIndex({
+    supersessions: [
+      {
+        id: 'row',
+        old: [{ issuer: 'i', number: '1' }],
+        new: [{ issuer: 'i', number: '2' }],
+        back: 'no',
+        grade: 'catalogue',
+      },
+    ],
+  }),
   kits: [],
   donors: [
     {
@@ -340,10 +351,31 @@ test('what is bought for a need is worked out once while nothing it is made of c
   ).toHaveLength(before.length + 1)
 })
 
+test('what its numbers forbid is not planned, and says why; what they merely do not know is left to its ports', () => {
+  const ring = new NumberIndex({
+    supersessions: ['12', '21'].map((pair) => ({
+      id: pair,
+      old: [{ issuer: 'i', number: pair.charAt(0) }],
+      new: [{ issuer: 'i', number: pair.charAt(1) }],
+    })),
+  })
+  const { sources, excluded } = gatherCandidates(
+    [wanted],
+    { ...market, serving: ring },
+    { currency: 'EUR', taxRate: 0.21, labourRateMinor: 4000 },
+    [],
+    [],
+  )
+  const bought = sources.of(wanted, 9).filter(({ source }) => source === 'buy')
+  expect(bought.map(({ partId }) => partId)).not.toContain('equal')
+  expect(bought.map(({ number }) => number.says)).toContain('not listed')
+  expect(excluded.map(({ why }) => why).join(' ')).toContain('by its number conflict')
+})
+
 test('what is shown of a source stays true when the market lets go of what it had read', () => {
   const numbers = new Map([
-    ['wanted', ['i:1']],
-    ['equal', ['i:2']],
+    ['wanted', [{ issuer: 'i', number: '1' }]],
+    ['equal', [{ issuer: 'i', number: '2' }]],
   ])
   const held = { ...market, numbers, offers: offered(offers.slice(0, 2)) }
   const { sources } = gatherCandidates(

@@ -8,6 +8,7 @@ import type { Decision } from './decision.ts'
 import { comesId, itemKey, keptId, typedId } from './ids.ts'
 import { keptPieces } from './kept.ts'
 import type { Market, SupplierRow } from './market.ts'
+import { NO_NUMBER } from './number-says.ts'
 import { assumedOnly, type Judge, refusedWith, sourced, strongestGrade } from './offer-matches.ts'
 import {
   type Bundle,
@@ -254,7 +255,7 @@ function ownSources(
       words,
       pack: need.quantity,
       packMinor: priceMinor,
-      number: { says: 'no number wanted' as const },
+      number: NO_NUMBER,
       confirm: source === 'comes' || (source === 'keep' && !kept.get(need.id)) ? [UNSEEN] : [],
       evidence: null,
       ...(need.wants && source === 'keep' ? { partId: need.wants } : {}),

@@ -3,6 +3,7 @@ import { xorshift128plus } from 'pure-rand/generator/xorshift128plus'
 import { expect, test } from 'vitest'
 import { demoDocument } from '../../demo/index.ts'
 import { highsSolve } from '../../server/jobs/highs.ts'
+import { NumberIndex } from '../identity/number-index.ts'
 import { tolerances } from '../joints/tolerances.ts'
 import { need } from '../needs/need.ts'
 import { couplingSet } from '../pairing/coupling.ts'
@@ -125,7 +126,7 @@ function market(train: Train, seed: number): { market: Market; costs: Map<string
             : [],
       },
       numbers: new Map(),
-      supersessions: [],
+      serving: new NumberIndex({}),
       kits: [],
       donors: [],
       suppliers: [

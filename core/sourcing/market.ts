@@ -1,4 +1,5 @@
-import type { Supersession } from '../identity/supersession.ts'
+import type { WrittenNumber } from '../identity/claims.ts'
+import type { NumberIndex } from '../identity/number-index.ts'
 import type { Currency } from '../money/money.ts'
 import type { Rate } from '../money/offer-price.ts'
 import type { CompiledPart } from '../ports/index.ts'
@@ -74,9 +75,10 @@ export interface Market {
   readonly parts: Pick<ReadonlyMap<string, CompiledPart>, 'get'>
   /** Parts of each kind, by id: the same list until one of them changed. */
   readonly kinds: Pick<ReadonlyMap<string, readonly CompiledPart[]>, 'get'>
-  /** Issuer-qualified normalised numbers of a part. */
-  readonly numbers: Pick<ReadonlyMap<string, readonly string[]>, 'get'>
-  readonly supersessions: readonly Supersession[]
+  /** Numbers of a part. */
+  readonly numbers: Pick<ReadonlyMap<string, readonly WrittenNumber[]>, 'get'>
+  /** What serves for what. */
+  readonly serving: NumberIndex
   /** Offers of a part, by id. */
   readonly offers: Pick<ReadonlyMap<string, readonly OfferRow[]>, 'get'>
   readonly kits: readonly KitRow[]

@@ -1,8 +1,9 @@
-import { type NumberVerdict, numberVerdict } from '../identity/supersession.ts'
+import type { WrittenNumber } from '../identity/claims.ts'
 import type { Need } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import type { Grade } from '../quantity/grade.ts'
 import type { Market } from './market.ts'
+import { type NumberSays, numberSays } from './number-says.ts'
 import { type Meeting, weakestGrade } from './offer-matches.ts'
 import type { Source } from './problem.ts'
 
@@ -15,7 +16,7 @@ export interface SourceInfo {
   readonly partId?: string
   readonly supplierId?: string
   readonly bundle?: string
-  readonly number: NumberVerdict
+  readonly number: NumberSays
   readonly numberShown?: string
   /** Fields nobody has measured that the need asks about. */
   readonly confirm: readonly string[]
@@ -31,15 +32,15 @@ export function partSays(
   need: Need,
   part: CompiledPart,
   answer: Meeting,
-  { numbers, supersessions }: Pick<Market, 'numbers' | 'supersessions'>,
-  own: readonly string[] = [],
+  { numbers, serving }: Pick<Market, 'numbers' | 'serving'>,
+  own: readonly WrittenNumber[] = [],
 ): Pick<SourceInfo, 'need' | 'partId' | 'number' | 'evidence' | 'confirm'> {
   const offered = [...(numbers.get(part.id) ?? []), ...own]
   const wanted = need.wants ? (numbers.get(need.wants) ?? []) : []
   return {
     need: need.id,
     partId: part.id,
-    number: numberVerdict(wanted, offered, supersessions),
+    number: numberSays(wanted, offered, serving),
     evidence: weakestGrade(part),
     confirm: answer.meets === 'confirm' ? answer.unknown : [],
   }

@@ -1,7 +1,7 @@
 import type { z } from 'zod'
 import type { checkNumberRequest, normaliseRequest } from '../../contract/numbers.ts'
 import { checkNumber, type NumberVerdict } from '../../core/identity/check-number.ts'
-import type { NumberClaim, SupersessionClaim, WrittenNumber } from '../../core/identity/claims.ts'
+import type { NumberClaim, WrittenNumber } from '../../core/identity/claims.ts'
 import { type NormalisedNumber, normalise } from '../../core/identity/normalise.ts'
 import { type NumberClaims, NumberIndex } from '../../core/identity/number-index.ts'
 import { checkRule, DEFAULT_RULE } from '../../core/identity/number-rule.ts'
@@ -9,6 +9,7 @@ import { onChange } from '../database/changes.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { shopDay } from './day.ts'
+import { supersessionClaim } from './number-claims.ts'
 
 /** Whether numbers had serve for what is wanted, by the claims sent or by the shop's. @throws UnprocessableError saying what cannot be read */
 export async function checkNumbers(
@@ -104,17 +105,6 @@ async function readShop(store: Store): Promise<NumberIndex> {
         grade: 'catalogue',
       }),
     ),
-    supersessions: supersessions.map(
-      ({ id, issuerId, oldNumber, newNumber, oneWay }): SupersessionClaim => {
-        const issuer = named(issuerId)
-        return {
-          id,
-          old: [{ issuer, number: oldNumber }],
-          new: [{ issuer, number: newNumber }],
-          back: oneWay ? 'no' : 'yes',
-          grade: 'catalogue',
-        }
-      },
-    ),
+    supersessions: supersessions.map((row) => supersessionClaim(row, named(row.issuerId))),
   })
 }

@@ -1,4 +1,5 @@
 import { groupBy } from '../../core/group.ts'
+import type { WrittenNumber } from '../../core/identity/claims.ts'
 import type { Market, OfferRow } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { asideChanges } from '../database/set-aside.ts'
@@ -24,7 +25,7 @@ interface Kept {
   readonly epoch: number
   readonly aside: number
   readonly offers: Map<string, readonly OfferRow[]>
-  readonly numbers: Map<string, readonly string[]>
+  readonly numbers: Map<string, readonly WrittenNumber[]>
   readonly least: Map<string, readonly LeastPrice[]>
   readonly stale: Set<string>
   changes: number
@@ -90,7 +91,7 @@ export async function offeredOf(store: Store, parts: ReadonlySet<string>): Promi
       now.offers.set(id, offers.get(id) ?? NONE)
       now.numbers.set(
         id,
-        (numbers.get(id) ?? []).map((row) => `${row.issuerId}:${row.normalised}`),
+        (numbers.get(id) ?? []).map(({ issuerId, number }) => ({ issuer: issuerId, number })),
       )
     }
   }

@@ -1,16 +1,16 @@
 import { groupBy } from '../../core/group.ts'
-import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
-import type { Supersession } from '../../core/identity/supersession.ts'
+import { NumberIndex } from '../../core/identity/number-index.ts'
+import { DEFAULT_RULE } from '../../core/identity/number-rule.ts'
 import { donorId, kitId } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { RowOf, Store } from '../database/store.ts'
+import { supersessionClaim } from './number-claims.ts'
 import { toRate } from './rate.ts'
 
 /** Who sells, what comes together, and what money is worth: each piece the same object until a table it is made of changes. */
-export interface Trade
-  extends Pick<Market, 'supersessions' | 'kits' | 'donors' | 'suppliers' | 'rates'> {
+export interface Trade extends Pick<Market, 'serving' | 'kits' | 'donors' | 'suppliers' | 'rates'> {
   /** A supplier by name, selling something now or not; its id where it is gone. */
   supplierName(id: string): string
   /** A kit or a donor by the id it has as a bundle; that id where it is gone. */
@@ -74,8 +74,8 @@ export async function loadTrade(store: Store): Promise<Trade> {
     return value
   }
   const pieces = {
-    supersessions: once('supersessions', [supersessions, issuer.list], () =>
-      supersessionsOf(supersessions, issuer.list),
+    serving: once('serving', [supersessions, issuer.list], () =>
+      servingOf(supersessions, issuer.list),
     ),
     kits: once('kits', [kit.list, kitItem.list], () =>
       withItems(kit.list, kitItem.list, (item) => item.kitId),
@@ -129,18 +129,15 @@ function withItems<R extends { readonly id: string }, I>(
   return rows.map((row) => ({ ...row, items: groups.get(row.id) ?? [] }))
 }
 
-function supersessionsOf(
+/** What serves for what, as the shop lists it, by the ids of issuers. */
+const servingOf = (
   supersessions: readonly RowOf<'supersession'>[],
   issuers: readonly RowOf<'issuer'>[],
-): Supersession[] {
-  const rule = new Map(issuers.map(({ id, upper, noise }) => [id, { upper, noise }]))
-  const numberOf = (issuer: string, number: string): string =>
-    `${issuer}:${normaliseNumber(number, rule.get(issuer) ?? DEFAULT_RULE)}`
-  return supersessions.map(
-    (row): Supersession => ({
-      old: numberOf(row.issuerId, row.oldNumber),
-      new: numberOf(row.issuerId, row.newNumber),
-      oneWay: row.oneWay,
-    }),
-  )
-}
+): NumberIndex =>
+  new NumberIndex({
+    issuers: issuers.map(({ id, upper, noise }) => ({
+      id,
+      rule: { ...DEFAULT_RULE, upper, noise },
+    })),
+    supersessions: supersessions.map((row) => supersessionClaim(row, row.issuerId)),
+  })

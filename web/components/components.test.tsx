@@ -4,10 +4,12 @@ import { cleanup, fireEvent, render, screen, waitFor } from '@testing-library/re
 import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { VERDICT_WORDS } from '../../core/identity/steps.ts'
 import type { Verdict } from '../../core/joints/verdict.ts'
 import type { FieldWords } from '../../core/ports/field.ts'
 import { PORT_KINDS } from '../../core/ports/index.ts'
 import { METHODS } from '../../core/quantity/methods.ts'
+import { NO_NUMBER, type NumberSays } from '../../core/sourcing/number-says.ts'
 import { ApiProblem } from '../api/client.ts'
 import { numberWords } from '../stages/parts/words.ts'
 import { choose } from '../testing/choose.ts'
@@ -280,9 +282,10 @@ test('a figure that holds only with another is tried again once the other is in'
 })
 
 test('the verdict on a number in words', () => {
-  expect(numberWords({ says: 'superseded by', path: ['i:41718', 'i:41720'] })).toBe(
-    'Superseded by 41720',
-  )
-  expect(numberWords({ says: 'not listed' })).toBe('Not listed')
-  expect(numberWords({ says: 'bad data', path: [] })).toContain('circle')
+  const says = (more: Partial<NumberSays>) => numberWords({ ...NO_NUMBER, ...more })
+  expect(says({ says: 'superseded by', path: ['417.18', '417.20'] })).toBe('Superseded by 417.20')
+  expect(says({ says: 'not listed' })).toBe('Not listed')
+  expect(says({ says: 'conflict' })).toContain('settle')
+  const all = [...VERDICT_WORDS.map((word) => says({ says: word })), says({})]
+  expect(new Set(all).size).toBe(all.length)
 })

@@ -1,5 +1,5 @@
 import type { PartLine } from '../../../contract/answers/planning.ts'
-import type { NumberVerdict } from '../../../core/identity/supersession.ts'
+import type { NumberSays } from '../../../core/sourcing/number-says.ts'
 
 export const STATE_WORDS: Record<PartLine['state'], string> = {
   blocker: 'stops the build',
@@ -18,19 +18,24 @@ export const STATE_WORDS: Record<PartLine['state'], string> = {
   'to solve': 'to solve',
 }
 
-const last = (path: readonly string[]): string => path.at(-1)?.split(':').slice(1).join(':') ?? ''
-
 /** The verdict on a part number in words. */
-export function numberWords(verdict: NumberVerdict): string {
-  switch (verdict.says) {
+export function numberWords({ says, path }: NumberSays): string {
+  const last = path.at(-1) ?? ''
+  switch (says) {
     case 'exact':
       return 'Exact'
     case 'superseded by':
-      return `Superseded by ${last(verdict.path)}`
+      return `Superseded by ${last}`
+    case 'interchange':
+      return `Interchanges with ${last}`
+    case 'with note':
+      return `With a note: ${last}`
+    case 'different generation':
+      return 'Of another generation'
     case 'not listed':
       return 'Not listed'
-    case 'bad data':
-      return 'Supersessions run in a circle: mend them'
+    case 'conflict':
+      return 'Numbers conflict: settle it'
     default:
       return 'No number wanted'
   }

@@ -4,6 +4,7 @@ import { benchExplorer } from './explorer.ts'
 import { benchGrowth } from './growth.ts'
 import { benchImport } from './import.ts'
 import { benchList } from './list.ts'
+import { benchNumbers } from './numbers.ts'
 import { benchPairings } from './pairings.ts'
 import { benchPattern } from './pattern.ts'
 import { benchPeople } from './people.ts'
@@ -17,6 +18,7 @@ const BENCHES = {
   pairings: benchPairings,
   list: benchList,
   pattern: benchPattern,
+  numbers: benchNumbers,
   sourcing: benchSourcing,
   import: benchImport,
   start: benchStart,

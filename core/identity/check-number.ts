@@ -4,9 +4,10 @@ import { TARGETS } from './claims.ts'
 import { type Denial, denialsAmong } from './denials.ts'
 import { type Follow, Follower } from './follower.ts'
 import { isWeakMark, type Mention, type NumberIndex, type SupersessionRow } from './number-index.ts'
+import type { PathStep } from './path-step.ts'
 import { reachFrom } from './reach.ts'
 import { byText, type Had, type Way, waysToServe } from './serving.ts'
-import { RAISES, raisedBy, type StepKind, VERDICT_WORDS, type VerdictWord } from './steps.ts'
+import { RAISES, raisedBy, VERDICT_WORDS, type VerdictWord } from './steps.ts'
 import { straightChain } from './straight.ts'
 import { gradeOf } from './strength.ts'
 import { AskedFor, type WhereAnswer } from './where.ts'
@@ -40,16 +41,6 @@ export type NumberPlan = (typeof PLANS)[number]
 
 export interface Counted extends WrittenNumber {
   readonly quantity: number
-}
-
-/** One step of a path, to be walked by hand. */
-export interface PathStep {
-  readonly kind: StepKind
-  readonly from: readonly WrittenNumber[]
-  readonly to: readonly WrittenNumber[]
-  /** The claim it leans on. */
-  readonly row: string
-  readonly grade: Grade
 }
 
 /** One answer: what it is worth and how it comes about. */
@@ -211,37 +202,33 @@ function straightAnswer(
   }
 }
 
-const told = new WeakMap<SupersessionRow, PathStep>()
 /** A plain row as a step: the same each time. */
-function stepOver(row: SupersessionRow): PathStep {
-  let step = told.get(row)
-  if (!step) {
-    step = {
-      kind: 'superseded',
-      from: [written(row.old[0]!)],
-      to: [written(row.new[0]!)],
-      row: row.id,
-      grade: GRADES[row.strength]!,
-    }
-    told.set(row, step)
-  }
-  return step
-}
+const stepOver = (row: SupersessionRow): PathStep =>
+  (row.step ??= {
+    kind: 'superseded',
+    from: [written(row.old[0]!)],
+    to: [written(row.new[0]!)],
+    row: row.id,
+    grade: GRADES[row.strength]!,
+  })
 
 /** Numbers asked about that no claim names get places behind all others. */
 class Places {
   readonly #index: NumberIndex
-  readonly #own = new Map<string, number>()
+  #own: Map<string, number> | null = null
 
   constructor(index: NumberIndex) {
     this.#index = index
   }
 
   mention({ issuer, number }: WrittenNumber): Mention {
+    const spelled = this.#index.findSpelled(issuer, number)
+    if (spelled !== null) return { issuer, number, at: spelled, quantity: 1, aside: NONE }
     const { key, aside } = this.#index.read({ issuer, number })
     const known = this.#index.find(issuer, key)
     if (known !== null) return { issuer, number, at: known, quantity: 1, aside }
     const name = `${issuer}\n${key}`
+    this.#own ??= new Map()
     let at = this.#own.get(name)
     if (at === undefined) this.#own.set(name, (at = this.#index.nodes.length + this.#own.size))
     return { issuer, number, at, quantity: 1, aside }

@@ -12,7 +12,14 @@ import {
   type WrittenNumber,
 } from './claims.ts'
 import { looksLike } from './looks-alike.ts'
-import { DEFAULT_RULE, type FoundSuffix, type NumberRule, readNumber } from './number-rule.ts'
+import {
+  DEFAULT_RULE,
+  type FoundSuffix,
+  isPlainRule,
+  type NumberRule,
+  readNumber,
+} from './number-rule.ts'
+import type { PathStep } from './path-step.ts'
 import { gradeOf } from './strength.ts'
 import { components } from './strong-components.ts'
 
@@ -44,6 +51,8 @@ export interface SupersessionRow {
   isOnRing: boolean
   /** One by one, plainly spelled, without where, day or ring. */
   isPlain: boolean
+  /** As a step of a path, made once it is asked for. */
+  step: PathStep | null
 }
 export interface GroupMember {
   readonly mention: Mention
@@ -92,21 +101,22 @@ export interface NumberNode {
   readonly key: string
   /** One of its spellings: the first by the alphabet, whatever order they come in. */
   spelled: string
-  readonly parts: NumberRow[]
+  parts: readonly NumberRow[]
   /** Rows in which it is old, and new. */
-  readonly onward: SupersessionRow[]
-  readonly backward: SupersessionRow[]
-  readonly groups: GroupRow[]
-  readonly applications: ApplicationRow[]
+  onward: readonly SupersessionRow[]
+  backward: readonly SupersessionRow[]
+  groups: readonly GroupRow[]
+  applications: readonly ApplicationRow[]
   /** Some mention says that it is stamped or cast. */
   isWeak: boolean
   /** Parts that bear it. */
   partCount: number
-  /** Supersessions alone lead on from it, and nothing is said against it. */
-  isPlain: boolean
 }
 
 const NOTHING: readonly never[] = []
+/** What stands for a next number where a chain ends, and where it is not plain. */
+export const ENDS = -1
+export const NOT_PLAIN = -2
 const plain = (word: string): string => word.trim().toLowerCase()
 
 /** Claims of numbers put together by number, so that what serves for what is followed without searching. */
@@ -114,8 +124,15 @@ export class NumberIndex {
   readonly nodes: NumberNode[] = []
   readonly generations: readonly GenerationClaim[]
   readonly hasDenials: boolean
+  /** By number, the one that the only row of it leads on to, where supersessions alone lead on and nothing is said against it. */
+  readonly plainNext: Int32Array
+  /** By number, how many rows lead back from it; 2 for more. */
+  readonly openBack: Uint8Array
   readonly #rules = new Map<string, NumberRule>()
-  readonly #at = new Map<string, Map<string, number>>()
+  readonly #at = new Map<
+    string,
+    { readonly keys: Map<string, number>; readonly isPlain: boolean }
+  >()
   readonly #partRows = new Map<string, NumberRow[]>()
   readonly #listed = new Map<string, ApplicationRow[]>()
   #lookAlikes: Map<string, number[]> | null = null
@@ -132,7 +149,9 @@ export class NumberIndex {
     this.generations = claims.generations ?? NOTHING
     for (const node of this.nodes) node.partCount = new Set(node.parts.map(({ part }) => part)).size
     this.#markRings()
-    for (const node of this.nodes) this.#markPlain(node)
+    this.plainNext = new Int32Array(this.nodes.length)
+    this.openBack = new Uint8Array(this.nodes.length)
+    for (const [at, node] of this.nodes.entries()) this.#markPlain(at, node)
     this.hasDenials = this.nodes.some(
       ({ applications, groups, backward }) =>
         applications.some(({ fits }) => !fits) ||
@@ -145,9 +164,15 @@ export class NumberIndex {
     return this.#rules.get(issuer) ?? DEFAULT_RULE
   }
 
+  /** The place of a number that is spelled as its key, where that can be told without reading it; else null. */
+  findSpelled(issuer: string, number: string): number | null {
+    const own = this.#at.get(issuer)
+    return own?.isPlain ? (own.keys.get(number) ?? null) : null
+  }
+
   /** The place of a number; null where no claim names it. */
   find(issuer: string, key: string): number | null {
-    return this.#at.get(issuer)?.get(key) ?? null
+    return this.#at.get(issuer)?.keys.get(key) ?? null
   }
 
   /** Numbers that a part bears. */
@@ -190,23 +215,23 @@ export class NumberIndex {
     const { issuer, number, quantity = 1 } = written
     const { key, aside } = this.read(written)
     let own = this.#at.get(issuer)
-    if (!own) this.#at.set(issuer, (own = new Map()))
-    let at = own.get(key)
+    if (!own)
+      this.#at.set(issuer, (own = { keys: new Map(), isPlain: isPlainRule(this.rule(issuer)) }))
+    let at = own.keys.get(key)
     if (at === undefined) {
       at = this.nodes.length
-      own.set(key, at)
+      own.keys.set(key, at)
       this.nodes.push({
         issuer,
         key,
         spelled: number,
-        parts: [],
-        onward: [],
-        backward: [],
-        groups: [],
-        applications: [],
+        parts: NOTHING,
+        onward: NOTHING,
+        backward: NOTHING,
+        groups: NOTHING,
+        applications: NOTHING,
         isWeak: false,
         partCount: 0,
-        isPlain: false,
       })
     }
     const node = this.nodes[at]!
@@ -225,7 +250,7 @@ export class NumberIndex {
       strength: gradeOf(claim.grade),
       where: claim.where,
     }
-    node.parts.push(row)
+    node.parts = more(node.parts, row)
     const rows = this.#partRows.get(claim.part)
     if (rows) rows.push(row)
     else this.#partRows.set(claim.part, [row])
@@ -247,9 +272,16 @@ export class NumberIndex {
       where: claim.where,
       isOnRing: false,
       isPlain: false,
+      step: null,
     }
-    for (const { at } of row.old) this.nodes[at]!.onward.push(row)
-    for (const { at } of row.new) this.nodes[at]!.backward.push(row)
+    for (const { at } of row.old) {
+      const node = this.nodes[at]!
+      node.onward = more(node.onward, row)
+    }
+    for (const { at } of row.new) {
+      const node = this.nodes[at]!
+      node.backward = more(node.backward, row)
+    }
   }
 
   #addGroup(claim: InterchangeClaim): void {
@@ -264,8 +296,10 @@ export class NumberIndex {
       strength: gradeOf(claim.grade),
       where: claim.where,
     }
-    for (const at of new Set(row.members.map(({ mention }) => mention.at)))
-      this.nodes[at]!.groups.push(row)
+    for (const at of new Set(row.members.map(({ mention }) => mention.at))) {
+      const node = this.nodes[at]!
+      node.groups = more(node.groups, row)
+    }
   }
 
   #addApplication(claim: ApplicationClaim): void {
@@ -276,7 +310,8 @@ export class NumberIndex {
       strength: gradeOf(claim.grade),
       where: claim.where,
     }
-    this.nodes[row.mention.at]!.applications.push(row)
+    const node = this.nodes[row.mention.at]!
+    node.applications = more(node.applications, row)
     if (!row.fits) return
     for (const kind of TARGETS) {
       const named = claim.where?.targets?.[kind]
@@ -299,8 +334,8 @@ export class NumberIndex {
           row.isOnRing = true
   }
 
-  #markPlain(node: NumberNode): void {
-    node.isPlain =
+  #markPlain(at: number, node: NumberNode): void {
+    const isPlain =
       !node.isWeak &&
       node.partCount < 2 &&
       node.groups.length === 0 &&
@@ -315,7 +350,18 @@ export class NumberIndex {
         row.old.length === 1 &&
         row.new.length === 1 &&
         row.old[0]!.aside.length + row.new[0]!.aside.length === 0
+    const [on, other] = node.onward
+    this.plainNext[at] =
+      !isPlain || other || (on && !on.isPlain) ? NOT_PLAIN : on ? on.new[0]!.at : ENDS
+    this.openBack[at] = Math.min(2, node.backward.filter(({ back }) => back !== 'no').length)
   }
+}
+
+/** One more row: most numbers have one of a kind or none, and share the empty list. */
+function more<R>(rows: readonly R[], row: R): readonly R[] {
+  if (rows.length === 0) return [row]
+  ;(rows as R[]).push(row)
+  return rows
 }
 
 /** Whether many parts may bear a number that was read so. */

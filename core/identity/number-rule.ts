@@ -113,7 +113,8 @@ const NONE: readonly never[] = []
 /** As most numbers are stored: nothing of them would change. */
 const PLAIN = /^[A-Z0-9]+$/
 const plainRules = new WeakMap<NumberRule, boolean>()
-function isPlainRule(rule: NumberRule): boolean {
+/** Whether a rule leaves capitals and digits as they are: what is a key is then read as itself. */
+export function isPlainRule(rule: NumberRule): boolean {
   let held = plainRules.get(rule)
   if (held === undefined) {
     held =

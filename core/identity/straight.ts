@@ -1,4 +1,11 @@
-import type { Mention, NumberIndex, NumberNode, SupersessionRow } from './number-index.ts'
+import {
+  ENDS,
+  type Mention,
+  NOT_PLAIN,
+  type NumberIndex,
+  type NumberNode,
+  type SupersessionRow,
+} from './number-index.ts'
 
 /** A chain of numbers from one wanted, each with one way on and no other: how most of them lie. */
 export interface StraightChain {
@@ -18,22 +25,21 @@ export function straightChain(
   had: Mention,
 ): StraightChain | null {
   if (wanted.aside.length > 0 || had.aside.length > 0) return null
+  const { nodes, plainNext, openBack } = index
   const rows: SupersessionRow[] = []
   let at = wanted.at
   let found = at === had.at ? 0 : -1
   let came: SupersessionRow | null = null
-  for (;;) {
-    const node: NumberNode | undefined = index.nodes[at]
-    if (!node) return { rows: found < 0 ? null : [], last: null }
-    if (!node.isPlain) return null
-    for (const row of node.backward) if (row !== came && row.back !== 'no') return null
-    const [on, more] = node.onward
-    if (!on) return { rows: found < 0 ? null : rows.slice(0, found), last: node }
-    if (more || !on.isPlain) return null
-    const next = on.new[0]!
-    rows.push(on)
-    came = on
-    at = next.at
+  while (at < nodes.length) {
+    const next = plainNext[at]!
+    if (next === NOT_PLAIN) return null
+    // The only row that may lead back is the one that led here.
+    if (openBack[at]! > (came && came.back !== 'no' ? 1 : 0)) return null
+    if (next === ENDS) return { rows: found < 0 ? null : rows.slice(0, found), last: nodes[at]! }
+    came = nodes[at]!.onward[0]!
+    rows.push(came)
+    at = next
     if (at === had.at) found = rows.length
   }
+  return { rows: found < 0 ? null : [], last: null }
 }

@@ -2,16 +2,16 @@ import { z } from 'zod'
 import { PLANS } from '../core/identity/check-number.ts'
 import { MARKS, TARGETS } from '../core/identity/claims.ts'
 import { FOLLOWS } from '../core/identity/follower.ts'
-import { DEFAULT_RULE, SUFFIX_KINDS } from '../core/identity/number-rule.ts'
+import { SUFFIX_KINDS } from '../core/identity/number-rule.ts'
 import { STEP_KINDS, VERDICT_WORDS } from '../core/identity/steps.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { list, words } from './answers/basics.ts'
+import { numberRule } from './issuer-rule.ts'
 
 const text = z.string().max(120)
 const name = z.string().trim().min(1).max(120)
 const written = { issuer: name, number: z.string().trim().min(1).max(120) }
 const count = z.number().int().positive().max(1_000_000)
-const shape = z.string().min(1).max(40)
 const date = z
   .string()
   .regex(
@@ -20,30 +20,6 @@ const date = z
   )
 const year = z.number().int().min(1880).max(2200)
 const grade = z.enum(GRADES)
-
-/** How an issuer writes its numbers; what is left out is as most do. */
-export const numberRule = z
-  .strictObject({
-    upper: z.boolean().default(DEFAULT_RULE.upper),
-    noise: z.string().max(20).default(DEFAULT_RULE.noise),
-    prefixes: z.array(shape).max(40).default([]),
-    zeros: z
-      .union([z.enum(['keep', 'drop']), z.strictObject({ pad: z.number().int().min(1).max(40) })])
-      .default('keep'),
-    shapes: z.array(shape).max(60).default([]),
-    suffixes: z
-      .array(
-        z.strictObject({
-          kind: z.enum(SUFFIX_KINDS),
-          shapes: z.array(shape).max(60),
-          decides: z.boolean().optional(),
-        }),
-      )
-      .max(12)
-      .default([]),
-    check: z.enum(['none', 'gtin']).default('none'),
-  })
-  .meta({ id: 'NumberRule' })
 
 const condition = z.strictObject({
   key: name,

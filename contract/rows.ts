@@ -12,6 +12,7 @@ import { isStopper } from '../core/pairing/stoppers.ts'
 import { FACE_VIEWS } from '../core/patterns/as-stored.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
+import { issuerRule } from './issuer-rule.ts'
 import { answersSchema, PAPERS } from './stored.ts'
 import {
   amount,
@@ -138,6 +139,13 @@ export const issuerInput = z.strictObject({
   name,
   upper: z.boolean().default(true),
   noise: z.string().max(10).default(' .-'),
+  rule: issuerRule.nullish(),
+})
+/** A rule that is tried on the numbers there are. */
+export const rulePreviewInput = z.strictObject({
+  upper: z.boolean(),
+  noise: z.string().max(10),
+  rule: issuerRule.nullish(),
 })
 const rateShape = z.strictObject({
   id: id.optional(),

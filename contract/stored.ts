@@ -15,6 +15,7 @@ import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
+import { issuerRule } from './issuer-rule.ts'
 import { pairingReasons } from './pairing-reasons.ts'
 import { keptPlan } from './sourced-plan.ts'
 import {
@@ -161,7 +162,14 @@ const place = text.nullish()
 export const STORED_ROWS = {
   setting,
   person: z.strictObject({ id, name, decimal: z.enum(['ask', 'point', 'comma']) }),
-  issuer: z.strictObject({ id, name, upper: z.boolean(), noise: z.string().max(10) }),
+  issuer: z.strictObject({
+    id,
+    name,
+    upper: z.boolean(),
+    noise: z.string().max(10),
+    /** What else there is to its numbers; null where nothing is. */
+    rule: issuerRule.nullish(),
+  }),
   supplier: z.strictObject({
     id,
     name,

@@ -31,6 +31,7 @@ const OUTSIDE = [
   '/catalogue?tab=kits',
   '/catalogue?tab=donors',
   '/catalogue/parts/wick-2',
+  '/catalogue/check?of=MLD&want=417.18&from=MLD&have=417.20',
   '/catalogue/new/engine',
   '/catalogue/new/kit',
   '/catalogue/new/donor',

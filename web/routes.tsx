@@ -33,6 +33,7 @@ export const router = createBrowserRouter([
       page('/builds/:build/sourcing', () => import('./stages/sourcing/sourcing-page.tsx')),
       page('/builds/:build/budget', () => import('./stages/budget/budget-page.tsx')),
       page('/catalogue', () => import('./stages/catalogue/catalogue-page.tsx')),
+      page('/catalogue/check', () => import('./stages/catalogue/check-number-page.tsx')),
       page('/catalogue/new/:what', () => import('./stages/catalogue/new-page.tsx')),
       page('/catalogue/parts/:part', () => import('./stages/catalogue/part-page.tsx')),
       page('/catalogue/kits/:kit', () => import('./stages/catalogue/kit-page.tsx')),

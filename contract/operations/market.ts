@@ -2,6 +2,7 @@ import { z } from 'zod'
 import { items, trash } from '../answers/basics.ts'
 import { offers } from '../answers/catalogue.ts'
 import { issuer, offer, rate, supplier } from '../answers/rows.ts'
+import { rulePreview } from '../answers/rule-preview.ts'
 import { restored } from '../answers/shop.ts'
 import type { Operations } from '../operation.ts'
 import {
@@ -11,6 +12,7 @@ import {
   ownedInput,
   rateInput,
   ratePatch,
+  rulePreviewInput,
   supplierInput,
   supplierPatch,
 } from '../rows.ts'
@@ -25,6 +27,12 @@ export const marketOperations = {
     answer: items(issuer),
   },
   'POST /issuers': { summary: 'Add an issuer', body: issuerInput, answer: issuer },
+  'POST /issuers/{id}/preview': {
+    summary:
+      'What a rule would make of the numbers there are: those read otherwise, that meet or part, and two parts in one number, which cannot be saved',
+    body: rulePreviewInput,
+    answer: rulePreview,
+  },
   'PATCH /issuers/{id}': {
     summary: 'Change an issuer; numbers of theirs are read anew',
     body: issuerPatch,

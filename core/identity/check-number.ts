@@ -81,7 +81,7 @@ interface Root {
   readonly where: WhereAnswer
   readonly code: number
   /** The row that lists it, where nothing is wanted by number. */
-  readonly listedBy: string | null
+  readonly listedBy: { readonly id: string; readonly strength: number } | null
   readonly notes: readonly string[]
 }
 
@@ -138,6 +138,19 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
 }
 
 const NO_OTHERS: readonly never[] = []
+/** Nothing leads from what is wanted to what is had: ports decide. */
+const NO_PATH: NumberAnswer = {
+  verdict: 'not listed',
+  plan: 'confirm',
+  evidence: null,
+  path: NONE,
+  use: NONE,
+  missing: NONE,
+  surplus: NONE,
+  open: NONE,
+  todo: NONE,
+  cautions: NONE,
+}
 
 /** The answer along a straight chain; null where it is none. The same as in full, without looking left and right. */
 function straightAnswer(
@@ -159,22 +172,7 @@ function straightAnswer(
   // What it is listed for may tell it apart.
   const isListed = (at: number): boolean => (index.nodes[at]?.applications.length ?? 0) > 0
   if (!rows && (isListed(wanted.at) || isListed(had.at))) return null
-  if (!rows)
-    return {
-      verdict: 'not listed',
-      plan: 'confirm',
-      evidence: null,
-      path: NONE,
-      use: NONE,
-      missing: NONE,
-      surplus: NONE,
-      open: NONE,
-      todo: NONE,
-      cautions: NONE,
-      others: NO_OTHERS,
-      current,
-      didYouMean,
-    }
+  if (!rows) return { ...NO_PATH, others: NO_OTHERS, current, didYouMean }
   let strength = Math.min(gradeOf(one.grade), gradeOf(own.grade))
   let quantity = one.quantity ?? 1
   const path: PathStep[] = []
@@ -290,7 +288,7 @@ function listed(
         strength: Math.min(row.strength, answer.strength),
         where: answer,
         code: Math.max(raisedBy(answer), weak ? RAISES['with note'] : 0),
-        listedBy: row.id,
+        listedBy: row,
         notes: weak ? [WEAK] : NONE,
       },
     ]
@@ -331,8 +329,8 @@ function judged(root: Root, way: Way, against: readonly Denial[]): Judged | null
             kind: 'application',
             from: NONE,
             to: [written(root.mention)],
-            row: root.listedBy,
-            grade: GRADES[root.strength]!,
+            row: root.listedBy.id,
+            grade: GRADES[root.listedBy.strength]!,
           },
         ]
   return {
@@ -351,7 +349,7 @@ function judged(root: Root, way: Way, against: readonly Denial[]): Judged | null
     code,
     strength,
     steps: way.steps + listedStep.length,
-    text: `${root.mention.issuer} ${root.mention.number} ${root.quantity} ${root.listedBy ?? ''}`,
+    text: `${root.mention.issuer} ${root.mention.number} ${root.quantity} ${root.listedBy?.id ?? ''}`,
     way,
   }
 }
@@ -468,16 +466,9 @@ function withoutPath(
     isOfOtherGeneration(index, places.mention(one).at, wanted, asked),
   )
   return {
+    ...NO_PATH,
     verdict: isOther ? 'different generation' : 'not listed',
     plan: isOther || follow === 'none' ? 'no' : 'confirm',
-    evidence: null,
-    path: NONE,
-    use: NONE,
-    missing: NONE,
-    surplus: NONE,
-    open: NONE,
-    todo: NONE,
-    cautions: NONE,
   }
 }
 

@@ -19,7 +19,7 @@ export interface TableShape {
 export const TABLES = {
   setting: { json: ['value'] },
   person: {},
-  issuer: { flags: ['upper'] },
+  issuer: { flags: ['upper'], json: ['rule'] },
   supplier: {},
   rate: {},
   part: {

@@ -76,6 +76,10 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
       },
     },
   },
+  'POST /issuers/{id}/preview': {
+    params: { id: 'issuer-MLD' },
+    body: { upper: true, noise: ' .-', rule: { zeros: 'drop' } },
+  },
   'POST /normalise': { body: { numbers: [{ issuer: 'gtin', number: '2000000000015' }] } },
   'GET /joints': {},
   'POST /plan/needs': { body: { facts: [{ key: 'keep.heater', value: true }] } },

@@ -1,7 +1,7 @@
 import { marketOperations } from '../../contract/operations/market.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { updateIssuer } from '../services/issuers.ts'
+import { createIssuer, previewIssuer, updateIssuer } from '../services/issuers.ts'
 import { addOffer } from '../services/offers.ts'
 import { putOnShelf } from '../services/own-shelf.ts'
 import { toTrash } from './plain-answers.ts'
@@ -15,7 +15,8 @@ export const marketRoutes = ({ store }: Services): App =>
       store.transaction((tx) => tx.update('supplier', params.id, version, patch)),
     'DELETE /suppliers/{id}': async ({ params }) => toTrash(store, 'supplier', params.id),
     'GET /issuers': async () => ({ items: await store.list('issuer') }),
-    'POST /issuers': async ({ body }) => store.transaction((tx) => tx.insert('issuer', body)),
+    'POST /issuers': async ({ body }) => store.transaction((tx) => createIssuer(tx, body)),
+    'POST /issuers/{id}/preview': async ({ params, body }) => previewIssuer(store, params.id, body),
     'PATCH /issuers/{id}': async ({ params, body: { version, ...patch } }) =>
       updateIssuer(store, params.id, version, patch),
     'DELETE /issuers/{id}': async ({ params }) => toTrash(store, 'issuer', params.id),

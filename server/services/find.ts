@@ -1,4 +1,4 @@
-import { normaliseNumber } from '../../core/identity/part-number.ts'
+import { readNumber } from '../../core/identity/number-rule.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
 import type { Store } from '../database/store.ts'
 
@@ -23,7 +23,7 @@ export async function find(store: Store, words: string): Promise<Found[]> {
       place?: string | null
       currency?: string
     }[]
-  const number = normaliseNumber(plain)
+  const number = readNumber(plain).key
   const numbers =
     number === ''
       ? []

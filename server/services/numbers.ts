@@ -4,11 +4,12 @@ import { checkNumber, type NumberVerdict } from '../../core/identity/check-numbe
 import type { NumberClaim, WrittenNumber } from '../../core/identity/claims.ts'
 import { type NormalisedNumber, normalise } from '../../core/identity/normalise.ts'
 import { type NumberClaims, NumberIndex } from '../../core/identity/number-index.ts'
-import { checkRule, DEFAULT_RULE } from '../../core/identity/number-rule.ts'
+import { checkRule } from '../../core/identity/number-rule.ts'
 import { onChange } from '../database/changes.ts'
 import type { Store } from '../database/store.ts'
 import { UnprocessableError } from '../errors.ts'
 import { shopDay } from './day.ts'
+import { ruleOf } from './issuers.ts'
 import { supersessionClaim } from './number-claims.ts'
 
 /** Whether numbers had serve for what is wanted, by the claims sent or by the shop's. @throws UnprocessableError saying what cannot be read */
@@ -92,10 +93,7 @@ async function readShop(store: Store): Promise<NumberIndex> {
   const nameOf = new Map(issuers.map(({ id, name }) => [id, name]))
   const named = (id: string): string => nameOf.get(id) ?? id
   return new NumberIndex({
-    issuers: issuers.map(({ name, upper, noise }) => ({
-      id: name,
-      rule: { ...DEFAULT_RULE, upper, noise },
-    })),
+    issuers: issuers.map((row) => ({ id: row.name, rule: ruleOf(row) })),
     numbers: numbers.map(
       ({ id, partId, issuerId, number }): NumberClaim => ({
         id,

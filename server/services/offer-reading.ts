@@ -1,8 +1,9 @@
 import { v7 as uuidv7 } from 'uuid'
-import { DEFAULT_RULE, normaliseNumber } from '../../core/identity/part-number.ts'
+import { DEFAULT_RULE, readNumber } from '../../core/identity/number-rule.ts'
 import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
+import { ruleOf } from './issuers.ts'
 
 export interface ImportPreview {
   readonly rows: number
@@ -80,10 +81,7 @@ export class OfferReading {
       const supplier = suppliers.get(issuerKey(line.supplier))
       if (!supplier) return this.#noSupplier(line)
       const issuer = issuers.get(issuerKey(line.issuer))
-      const normalised = normaliseNumber(
-        line.number,
-        issuer ? { upper: issuer.upper, noise: issuer.noise } : DEFAULT_RULE,
-      )
+      const normalised = readNumber(line.number, issuer ? ruleOf(issuer) : DEFAULT_RULE).key
       if (normalised === '')
         return this.#fault(
           line,

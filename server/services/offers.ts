@@ -6,8 +6,9 @@ import { ChangedMeanwhile, type Landed, merge, stage } from '../database/sqlite/
 import type { RowOf, Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
+import { keyFor } from './issuers.ts'
 import { type ImportPreview, OfferReading, rowsOf } from './offer-reading.ts'
-import { issuerNamed, normaliseFor } from './parts.ts'
+import { issuerNamed } from './parts.ts'
 
 export type Chunks = AsyncIterable<OffersRead> | Iterable<OffersRead>
 
@@ -94,6 +95,6 @@ export const addOffer = (
 ): Promise<RowOf<'offer'>> =>
   store.transaction(async (tx) => {
     const by = issuer && offer.number ? await issuerNamed(tx, issuer) : null
-    const normalised = by ? normaliseFor(by, offer.number!) : null
+    const normalised = by ? keyFor(by, offer.number!) : null
     return tx.insert('offer', { ...offer, issuerId: by?.id ?? null, normalised })
   })

@@ -2,7 +2,7 @@ import type { z } from 'zod'
 import type { claimInput, partInput, strikeInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
 import { groupBy } from '../../core/group.ts'
-import { normaliseNumber } from '../../core/identity/part-number.ts'
+import { readNumber } from '../../core/identity/number-rule.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import { asStored, isPlaced } from '../../core/patterns/as-stored.ts'
@@ -36,6 +36,7 @@ import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
 import { toClaim, toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
+import { keyFor } from './issuers.ts'
 import { insertPort, onePart, rebuildPortValues } from './one-part.ts'
 import { partOfType } from './part-of-type.ts'
 
@@ -61,7 +62,7 @@ export async function listParts(
   if (after) query.where('id', '>', after)
   if (q) {
     const like = `%${q.replace(/[%_]/g, '')}%`
-    const number = `%${normaliseNumber(q)}%`
+    const number = `%${readNumber(q).key}%`
     query.where((either) =>
       either
         .where('name', 'like', like)
@@ -222,9 +223,6 @@ export async function issuerNamed(store: Store, name: string): Promise<RowOf<'is
   return (await store.list('issuer', { name }))[0] ?? (await store.insert('issuer', { name }))
 }
 
-export const normaliseFor = (issuer: RowOf<'issuer'>, number: string): string =>
-  normaliseNumber(number, { upper: issuer.upper, noise: issuer.noise })
-
 export async function addNumber(
   store: Store,
   partId: string,
@@ -232,7 +230,7 @@ export async function addNumber(
   number: string,
 ): Promise<RowOf<'partNumber'>> {
   const issuer = await issuerNamed(store, issuerName)
-  const normalised = normaliseFor(issuer, number)
+  const normalised = keyFor(issuer, number)
   const taken = (await store.list('partNumber', { issuerId: issuer.id, normalised }))[0]
   if (taken) {
     const other = await store.get('part', String(taken.partId))

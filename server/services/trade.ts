@@ -1,11 +1,11 @@
 import { groupBy } from '../../core/group.ts'
 import { NumberIndex } from '../../core/identity/number-index.ts'
-import { DEFAULT_RULE } from '../../core/identity/number-rule.ts'
 import { donorId, kitId } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
 import { onChange } from '../database/changes.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { RowOf, Store } from '../database/store.ts'
+import { ruleOf } from './issuers.ts'
 import { supersessionClaim } from './number-claims.ts'
 import { toRate } from './rate.ts'
 
@@ -135,9 +135,6 @@ const servingOf = (
   issuers: readonly RowOf<'issuer'>[],
 ): NumberIndex =>
   new NumberIndex({
-    issuers: issuers.map(({ id, upper, noise }) => ({
-      id,
-      rule: { ...DEFAULT_RULE, upper, noise },
-    })),
+    issuers: issuers.map((row) => ({ id: row.id, rule: ruleOf(row) })),
     supersessions: supersessions.map((row) => supersessionClaim(row, row.issuerId)),
   })

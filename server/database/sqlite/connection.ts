@@ -17,6 +17,7 @@ import * as onePlace from '../migrations/20261129_0013_list_pieces_in_one_place.
 import * as addJudged from '../migrations/20261129_0014_add_judged_pairings.ts'
 import * as decideByReasons from '../migrations/20261129_0015_decide_by_reasons.ts'
 import * as keepReasons from '../migrations/20261129_0016_keep_pairing_reasons.ts'
+import * as rulesOfIssuers from '../migrations/20261129_0017_rules_of_issuers.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -36,6 +37,7 @@ export const MIGRATIONS = [
   { name: '20261129_0014_add_judged_pairings', ...addJudged },
   { name: '20261129_0015_decide_by_reasons', ...decideByReasons },
   { name: '20261129_0016_keep_pairing_reasons', ...keepReasons },
+  { name: '20261129_0017_rules_of_issuers', ...rulesOfIssuers },
 ]
 
 export type Database = Knex

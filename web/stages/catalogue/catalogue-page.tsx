@@ -19,6 +19,9 @@ export function Component() {
     <>
       <PageHead title="Catalogue" detail="What is known of engines, gearboxes, vehicles and parts">
         <HistoryButton entity="part" title="parts" />
+        <ButtonLink to="/catalogue/check" tone="quiet">
+          Check a number
+        </ButtonLink>
         <ButtonLink to="/catalogue/new/vehicle">Add a vehicle</ButtonLink>
         <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         <ButtonLink to="/catalogue/new/transmission">Add a transmission</ButtonLink>

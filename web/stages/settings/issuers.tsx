@@ -1,7 +1,6 @@
 import { useMemo, useState } from 'react'
-import { toast } from 'sonner'
 import type { Answer } from '../../../contract/asked.ts'
-import { refresh, useAnswer } from '../../api/answer.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { write } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
@@ -9,6 +8,7 @@ import { Form } from '../../components/form.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
+import { RuleForm } from './rule-form.tsx'
 
 type Issuer = Answer<'GET /issuers'>['items'][number]
 const NONE: readonly Issuer[] = []
@@ -21,6 +21,12 @@ const columnsOf = (change: (id: string) => void): readonly Column<Issuer>[] => [
     head: 'Noise',
     className: 'figure',
     value: ({ noise }) => [...noise].map((mark) => (mark === ' ' ? 'space' : mark)).join('  '),
+  },
+  {
+    id: 'shapes',
+    head: 'Shapes',
+    className: 'figure',
+    value: ({ rule }) => rule?.shapes.join('  '),
   },
   {
     id: 'actions',
@@ -86,35 +92,7 @@ export function Issuers() {
           onOpenChange={() => setEditingId(null)}
           title={`How ${editing.name} writes its numbers`}
         >
-          <Form
-            id={`issuer-${editing.id}`}
-            columns={1}
-            fields={[
-              { name: 'name', label: 'Name', type: 'text', required: true },
-              {
-                name: 'marks',
-                label: 'Marks that are noise, beside the space',
-                type: 'text',
-                hint: 'Every number of this issuer is spelled anew',
-              },
-              { name: 'upper', label: 'Case does not count', type: 'check' },
-            ]}
-            initial={{ ...editing, marks: editing.noise.trim() }}
-            action="Save"
-            submit={async ({ marks, ...values }) => {
-              await call('PATCH /issuers/{id}', {
-                params: { id: editing.id },
-                body: {
-                  version: editing.version,
-                  ...values,
-                  noise: ` ${marks ?? ''}`,
-                },
-              })
-              await refresh()
-              toast(`${editing.name} is saved.`)
-              setEditingId(null)
-            }}
-          />
+          <RuleForm key={editing.id} issuer={editing} onDone={() => setEditingId(null)} />
         </Dialog>
       )}
     </section>

@@ -149,8 +149,9 @@ function Verdict({ says }: { says: Says }) {
         </p>
       ))}
       <p className="text-steel">
-        Listed today as {current.map(({ issuer, number }) => `${issuer} ${number}`).join(', ')}. A
-        number never overrules a joint: where both speak, the joint decides.
+        {path.length > 0 &&
+          `Listed today as ${current.map(({ issuer, number }) => `${issuer} ${number}`).join(', ')}. `}
+        A number never overrules a joint: where both speak, the joint decides.
       </p>
       {says.didYouMean.length > 0 && (
         <p>

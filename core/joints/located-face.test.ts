@@ -209,6 +209,34 @@ test('a search with a bound finds what one without does, on uneven patterns', ()
   )
 })
 
+test('on a ring that is regular but for one hole the turn that brings all of them together is found, whatever it is', () => {
+  const ring = fc.record({
+    count: fc.integer({ min: 5, max: 36 }),
+    odd: fc.nat(35),
+    offMm: fc.double({ min: 0.5, max: 1.4, noNaN: true }),
+    turn: fc.double({ min: -3, max: 3, noNaN: true }),
+  })
+  fc.assert(
+    fc.property(ring, ({ count, odd, offMm, turn }) => {
+      const a = Array.from(
+        { length: count },
+        (_, i): Hole => ({
+          ...at(i === odd % count ? 140 + offMm : 140, (360 * i) / count),
+          d: 10,
+          thread: 'M10x1.5',
+        }),
+      )
+      const [c, s] = [Math.cos(turn), Math.sin(turn)]
+      const b = a.map(({ x, y }): Hole => ({ x: c * x - s * y, y: s * x + c * y, d: 10.6 }))
+      expect(matchPatterns(a, b, [], [], 0.125).met).toHaveLength(count)
+    }),
+    {
+      numRuns: 40,
+      examples: [[{ count: 11, odd: 4, offMm: 0.513, turn: 0.8593512945551607 }]],
+    },
+  )
+})
+
 test('where nobody said which way a face looks that is what is asked for, not its holes', () => {
   const verdict = checkJoint(
     jointNamed('block-face')!,

@@ -170,14 +170,58 @@ function boltPlacements(a: readonly Hole[], b: readonly Hole[], budget: number):
   const sorted = [...rough.values()].sort(
     (p, q) => q.count - p.count || Math.abs(p.placement.turn) - Math.abs(q.placement.turn),
   )
-  return sorted.slice(0, FITTED).map(({ placement }) => {
-    const pairs = nearest(a, b, placement, CAPTURE).map(([i, j]) => ({
-      a: a[i]!,
-      b: b[j]!,
-      play: 0,
-    }))
-    return pairs.length > 1 ? leastSquares(pairs) : placement
-  })
+  return likeliest(a, b, sorted)
+}
+
+/** Placements closer than this in turn, rad, and in place, mm, bring the same holes together. */
+const SAME = { turn: 0.01, mm: 3 }
+/** So much work goes into telling placements apart before the likeliest are fitted. */
+const TELLING = 400_000
+/** Residuals that differ by less, mm, are the same: of regular patterns the least turn is wanted. */
+const ALIKE_MM = 0.01
+
+/**
+ * Of placements, those with most meetings first, the likeliest: each that brings the same holes together counts once, laid as
+ * well as it can be. On a nearly regular ring every turn by one hole brings as many together: how well tells them apart.
+ */
+function likeliest(
+  a: readonly Hole[],
+  b: readonly Hole[],
+  sorted: readonly { readonly placement: Placement; readonly count: number }[],
+): Placement[] {
+  const seen = new Set<string>()
+  const told: { readonly placement: Placement; readonly count: number; readonly off: number }[] = []
+  let work = 0
+  for (const { placement, count } of sorted) {
+    // What brings fewer together than all that are fitted does not come before them.
+    if (told.length >= FITTED && (work > TELLING || count < told[FITTED - 1]!.count)) break
+    const cell = [placement.turn / SAME.turn, placement.x / SAME.mm, placement.y / SAME.mm]
+    const key = cell.map(Math.round).join(' ')
+    if (seen.has(key)) continue
+    seen.add(key)
+    work += a.length * b.length
+    const found = nearest(a, b, placement, CAPTURE)
+    const together = found
+      .map(([i, j]) => `${i}:${j}`)
+      .sort()
+      .join(' ')
+    if (seen.has(together)) continue
+    seen.add(together)
+    const pairs = found.map(([i, j]): Pair => ({ a: a[i]!, b: b[j]!, play: 0 }))
+    const laid = pairs.length > 1 ? leastSquares(pairs) : placement
+    const off =
+      Math.hypot(...pairs.map((pair) => residual(laid, pair))) / Math.sqrt(pairs.length || 1)
+    told.push({ placement: laid, count: found.length, off: Math.round(off / ALIKE_MM) })
+  }
+  return told
+    .sort(
+      (p, q) =>
+        q.count - p.count ||
+        p.off - q.off ||
+        Math.abs(p.placement.turn) - Math.abs(q.placement.turn),
+    )
+    .slice(0, FITTED)
+    .map(({ placement }) => placement)
 }
 
 /** Pairs of holes of a that have their like in b, in order; of more than the budget the rarest distances, which tell most. */

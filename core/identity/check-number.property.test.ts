@@ -470,6 +470,53 @@ test('the answer is the best of all ways there are, gone through one by one; wit
   expect(withPath).toBeGreaterThan(800)
 })
 
+test('a straight chain is answered as it is in full: what is asked without an application as with an empty one', () => {
+  let plain = 0
+  fc.assert(
+    fc.property(
+      fc.uniqueArray(
+        fc.tuple(
+          fc.constantFrom('A', 'B', 'C', 'D', 'E'),
+          fc.constantFrom('B', 'C', 'D', 'E', 'F'),
+          fc.constantFrom('yes', 'no', 'unsaid'),
+          grades,
+          fc.constantFrom(1, 2),
+        ),
+        {
+          maxLength: 4,
+          selector: ([old]) => old,
+        },
+      ),
+      fc.constantFrom('A', 'B', 'C'),
+      fc.constantFrom('B', 'D', 'E', 'F'),
+      fc.constantFrom(1, 3),
+      (rows, wanted, had, quantity) => {
+        const index = new NumberIndex({
+          supersessions: rows.map(
+            ([old, next, back, grade, count]): SupersessionClaim => ({
+              id: old,
+              old: [{ issuer: 'M', number: old, quantity: count }],
+              new: [{ issuer: 'M', number: next, quantity: 2 }],
+              back: back as SupersessionClaim['back'],
+              grade,
+            }),
+          ),
+        })
+        const asked: NumberQuestion = {
+          want: [{ issuer: 'M', number: wanted, quantity, grade: 'maker' }],
+          have: [{ issuer: 'M', number: had, grade: 'maker' }],
+          on: '2026-06-01',
+        }
+        const answer = checkNumber(index, asked)
+        if (answer.path.length > 1) plain++
+        expect(answer).toEqual(checkNumber(index, { ...asked, application: {} }))
+      },
+    ),
+    { numRuns: 1500, seed: 20_261_129 },
+  )
+  expect(plain).toBeGreaterThan(50)
+})
+
 test('the order of rows and of what is had never matters, nor how a number is spelled', () => {
   fc.assert(
     fc.property(claims, question, fc.integer({ min: 1, max: 1000 }), (all, asked, turn) => {

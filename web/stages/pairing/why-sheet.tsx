@@ -16,6 +16,7 @@ import { Hardware } from './hardware.tsx'
 import { JointClaims } from './joint-claims.tsx'
 import { Limits } from './limits-table.tsx'
 import { PlateView } from './plate-view.tsx'
+import { rounded } from './rounded.ts'
 import { Shafts } from './shafts.tsx'
 
 /** Why a joint reads as it does: each limit with its numbers, evidence, what is missing, what would change it. */
@@ -148,16 +149,10 @@ function Shown({ verdict }: { verdict: Verdict }) {
         <div key={index} className="contents">
           <dt>{label}</dt>
           <dd className="figure text-right">
-            {typeof value === 'number' ? figure(value) : value} {unit}
+            {typeof value === 'number' ? rounded(value) : value} {unit}
           </dd>
         </div>
       ))}
     </dl>
   )
-}
-
-/** As many digits as such a figure is known to. */
-const figure = (value: number): string => {
-  const size = Math.abs(value)
-  return String(Number(value.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 3)))
 }

@@ -7,6 +7,7 @@ import { useAnswer } from '../../api/answer.ts'
 import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { Button, Loaded, SheetHead } from '../../components/ui.tsx'
 import type { PairingRow } from './pairing-rows.ts'
+import { rounded } from './rounded.ts'
 
 /** How a figure of the marked pairing came about: what it was worked out from, line by line, and the method. */
 export function WorkingSheet({
@@ -104,11 +105,4 @@ function Figure({ line, currency }: { line: WorkingLine; currency: string }) {
       )}
     </td>
   )
-}
-
-/** As many digits as such a figure is known to. */
-const rounded = (value: number): string => {
-  const size = Math.abs(value)
-  const text = String(Number(size.toFixed(size >= 100 ? 0 : size >= 10 ? 1 : 2)))
-  return value < 0 && text !== '0' ? `−${text}` : text
 }

@@ -61,7 +61,10 @@ function ruleOf({ marks, upper, prefixes, zeros, shapes, suffixes, gtin }: Typed
 export function RuleForm({ issuer, onDone }: { issuer: Issuer; onDone: () => void }) {
   const [typed, setTyped] = useState(() => typedOf(issuer))
   const [fault, tell] = useState('')
-  const change = (more: Partial<Typed>): void => setTyped((before) => ({ ...before, ...more }))
+  const change = (more: Partial<Typed>): void => {
+    setTyped((before) => ({ ...before, ...more }))
+    tell('')
+  }
   const asked = useSettled(typed)
   const preview = useSWR(
     [`/issuers/${issuer.id}/preview`, JSON.stringify(asked)],

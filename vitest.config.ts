@@ -9,6 +9,8 @@ export default defineConfig({
     testTimeout: 60_000,
     hookTimeout: 60_000,
     pool: 'threads',
+    // Nobody watches: every processor works.
+    maxWorkers: '100%',
     projects: [
       // Nothing here changes a global, so the modules are loaded once for all files.
       {

@@ -9,6 +9,7 @@ import { benchPairings } from './pairings.ts'
 import { benchPattern } from './pattern.ts'
 import { benchPeople } from './people.ts'
 import { type Row, saysOf } from './row.ts'
+import { benchSearch } from './search.ts'
 import { benchSourcing } from './sourcing.ts'
 import { benchStart } from './start.ts'
 import { benchTable } from './table.ts'
@@ -19,6 +20,7 @@ const BENCHES = {
   list: benchList,
   pattern: benchPattern,
   numbers: benchNumbers,
+  search: benchSearch,
   sourcing: benchSourcing,
   import: benchImport,
   start: benchStart,

@@ -12,8 +12,10 @@ const text = z.string().max(120)
 const name = z.string().trim().min(1).max(120)
 const written = { issuer: name, number: z.string().trim().min(1).max(120) }
 const count = z.number().int().positive().max(1_000_000)
-const date = z
+/** A year, a month or a day. */
+export const partialDate = z
   .string()
+  .max(10)
   .regex(
     /^\d{4}(-\d{2}(-\d{2})?)?$/,
     'Write a year, a month or a day: 2004, 2004-03 or 2004-03-15.',
@@ -21,15 +23,19 @@ const date = z
 const year = z.number().int().min(1880).max(2200)
 const grade = z.enum(GRADES)
 
-const condition = z.strictObject({
+export const condition = z.strictObject({
   key: name,
-  is: z.array(text).max(60).optional(),
-  not: z.array(text).max(60).optional(),
+  is: z.array(text).max(60).readonly().optional(),
+  not: z.array(text).max(60).readonly().optional(),
   from: z.number().optional(),
   to: z.number().optional(),
 })
-const target = z.strictObject({ family: name, generations: z.array(name).max(60).optional() })
-const where = z
+const target = z.strictObject({
+  family: name,
+  generations: z.array(name).max(60).readonly().optional(),
+})
+/** Where a claim holds. */
+export const where = z
   .strictObject({
     targets: z
       .strictObject({
@@ -38,8 +44,8 @@ const where = z
         transmission: target.optional(),
       })
       .optional(),
-    from: date.optional(),
-    to: date.optional(),
+    from: partialDate.optional(),
+    to: partialDate.optional(),
     yearFrom: year.optional(),
     yearTo: year.optional(),
     serial: z
@@ -49,8 +55,8 @@ const where = z
         to: z.number().int().nonnegative().optional(),
       })
       .optional(),
-    conditions: z.array(condition).max(40).optional(),
-    do: z.array(z.string().max(400)).max(20).optional(),
+    conditions: z.array(condition).max(40).readonly().optional(),
+    do: z.array(z.string().max(400)).max(20).readonly().optional(),
   })
   .meta({ id: 'NumberWhere' })
 
@@ -79,8 +85,8 @@ const catalogue = z.strictObject({
         old: z.array(counted).min(1).max(60),
         new: z.array(counted).min(1).max(60),
         back: z.enum(['yes', 'no', 'unsaid']).optional(),
-        since: date.optional(),
-        until: date.optional(),
+        since: partialDate.optional(),
+        until: partialDate.optional(),
       }),
     )
     .max(MOST_ROWS)
@@ -113,8 +119,8 @@ const catalogue = z.strictObject({
         target: z.enum(TARGETS),
         family: name,
         id: name,
-        from: date.optional(),
-        to: date.optional(),
+        from: partialDate.optional(),
+        to: partialDate.optional(),
         conditions: z.array(condition).max(40).optional(),
         grade: grade.optional(),
         source: z.string().max(400).optional(),
@@ -127,7 +133,7 @@ const catalogue = z.strictObject({
 const askedTarget = z.strictObject({
   family: name,
   generation: name.optional(),
-  built: date.optional(),
+  built: partialDate.optional(),
   modelYear: year.optional(),
   serial: z.string().max(60).optional(),
   grade: grade.optional(),

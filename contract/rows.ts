@@ -10,9 +10,13 @@ import { recipeSchema } from '../core/needs/recipe.ts'
 import { COUPLING_KINDS } from '../core/pairing/coupling.ts'
 import { isStopper } from '../core/pairing/stoppers.ts'
 import { FACE_VIEWS } from '../core/patterns/as-stored.ts'
+import { isPortKind, PORT_KINDS } from '../core/ports/index.ts'
 import { GRADES } from '../core/quantity/grade.ts'
+import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
+import { numberInput, supersessionInput } from './number-inputs.ts'
+import { partialDate } from './numbers.ts'
 import { answersSchema, PAPERS } from './stored.ts'
 import {
   amount,
@@ -32,13 +36,13 @@ import {
 import { wirePortSchema } from './wire.ts'
 
 const version = z.number().int().positive()
-export const numberInput = z.strictObject({ issuer: name, number: name })
-export const supersessionInput = z.strictObject({
-  issuer: name,
-  old: name,
-  new: name,
-  oneWay: z.boolean().default(false),
-})
+/** What numbers are listed for: its family, its generation, when it was built, its number. */
+const targetIdentity = {
+  family: name.nullish(),
+  generation: name.nullish(),
+  built: partialDate.nullish(),
+  serial: z.string().trim().max(60).regex(NO_CONTROLS, CONTROLS_SAID).nullish(),
+}
 
 export const partInput = z.strictObject({
   id: id.optional(),
@@ -52,8 +56,12 @@ export const partInput = z.strictObject({
   toYear: year.nullish(),
   massG: z.number().int().nonnegative().max(1e9).nullish(),
   note: text.nullish(),
+  ...targetIdentity,
   ports: z.array(wirePortSchema).max(20).optional(),
-  numbers: z.array(numberInput).max(20).optional(),
+  numbers: z
+    .array(numberInput.extend({ grade: z.enum(GRADES).optional() }))
+    .max(20)
+    .optional(),
   supersessions: z.array(supersessionInput).max(50).optional(),
   said: z
     .strictObject({
@@ -74,6 +82,35 @@ export const partPatch = z.strictObject({
   toYear: year.nullish(),
   massG: partInput.shape.massG,
   note: text.nullish(),
+  ...targetIdentity,
+})
+
+/** What narrows a list of parts. */
+export const partsQuery = z.object({
+  kind: z.string().max(2000).optional(),
+  q: z.string().max(200).optional(),
+  owner: z.string().max(80).optional(),
+  place: z.enum(LINE_PLACES).optional(),
+  /** `port.field`, such as pilot-bore.boreMm. */
+  size: z
+    .string()
+    .max(120)
+    .refine((one) => {
+      const [port = '', field = ''] = one.split('.')
+      return isPortKind(port) && Object.hasOwn(PORT_KINDS[port].fields, field)
+    }, 'Name a port and a field of it, such as pilot-bore.boreMm.')
+    .optional(),
+  sizeFrom: z.coerce.number().optional(),
+  sizeTo: z.coerce.number().optional(),
+  /** A family of vehicle, engine or transmission. */
+  fits: z.string().max(120).optional(),
+  isInStock: z.enum(['true']).optional(),
+  priceTo: z.coerce.number().int().nonnegative().optional(),
+  currency: currencySchema.optional(),
+  /** At least so well known. */
+  evidence: z.enum(GRADES).optional(),
+  after: z.string().max(80).optional(),
+  limit: z.coerce.number().int().min(1).max(1000).optional(),
 })
 
 export const claimInput = z.strictObject({
@@ -470,6 +507,11 @@ export const decisionInput = z.strictObject({
   priceMinor: amount.nullish(),
   source: text.nullish(),
   note: text.nullish(),
+  /** With `number`: the number the line wants, whatever its parts have. */
+  issuer: name.nullish(),
+  number: name.nullish(),
+  /** With `tick`: the source somebody says serves; `source` is who. */
+  candidate: sourceId.nullish(),
 })
 export const lockInput = z
   .strictObject({

@@ -13,11 +13,14 @@ import type { FieldWords } from '../core/ports/field.ts'
 import { isPortKind, PORT_KINDS } from '../core/ports/index.ts'
 import { GRADES } from '../core/quantity/grade.ts'
 import { METHODS } from '../core/quantity/methods.ts'
+import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
+import { partialDate } from './numbers.ts'
 import { pairingReasons } from './pairing-reasons.ts'
 import { keptPlan } from './sourced-plan.ts'
+import { NUMBER_ROWS } from './stored-numbers.ts'
 import {
   amount,
   count,
@@ -204,20 +207,16 @@ export const STORED_ROWS = {
       massG: z.number().int().nonnegative().max(1e9).nullish(),
       note: text.nullish(),
       template: z.string().max(80).nullish(),
+      /** What numbers are listed for: its family, its generation, when it was built and its number. */
+      family: name.nullish(),
+      generation: name.nullish(),
+      built: partialDate.nullish(),
+      serial: z.string().max(60).regex(NO_CONTROLS, CONTROLS_SAID).nullish(),
     })
     .refine((one) => one.ownerId !== one.id, {
       path: ['ownerId'],
       message: 'A part cannot have come with itself.',
     }),
-  partNumber: z.strictObject({ id, partId: id, issuerId: id, number: name, normalised: line }),
-  supersession: z.strictObject({
-    id,
-    partId: id,
-    issuerId: id,
-    oldNumber: name,
-    newNumber: name,
-    oneWay: z.boolean(),
-  }),
   port,
   build: z.strictObject({
     id,
@@ -336,6 +335,7 @@ export const STORED_ROWS = {
     note: text.nullish(),
     saidBy: text.nullish(),
   }),
+  ...NUMBER_ROWS,
   matingCard: z.strictObject({ id, buildId: id, engineId: id, transmissionId: id, answers }),
   buildSheet: z.strictObject({ id, buildId: id, kind: z.string().min(1).max(60), answers }),
   pairing: z.strictObject({
@@ -361,6 +361,11 @@ export const STORED_ROWS = {
     priceMinor: amount.nullish(),
     source: text.nullish(),
     note: text.nullish(),
+    /** A number given by hand. */
+    issuerId: id.nullish(),
+    number: name.nullish(),
+    /** The source that was ticked. */
+    candidate: sourceId.nullish(),
     /** What its line rested on when it was made. */
     rests: z.string().max(8000).nullish(),
   }),

@@ -1,3 +1,4 @@
+import { DEFAULT_RULE, readNumber } from '../core/identity/number-rule.ts'
 import type { Grade } from '../core/quantity/grade.ts'
 
 type Row = Record<string, unknown>
@@ -6,6 +7,7 @@ type Row = Record<string, unknown>
 export class DocumentWriter {
   readonly tables: Record<string, Row[]> = {}
   #claims = 0
+  #applications = 0
 
   add(table: string, row: Row): string {
     ;(this.tables[table] ??= []).push(
@@ -72,13 +74,74 @@ export class DocumentWriter {
     })
   }
 
-  number(part: string, issuer: string, number: string): void {
+  number(part: string, issuer: string, number: string, rest: Row = {}): void {
     this.add('partNumber', {
-      id: `number-${issuer}-${number}`,
+      id: `number-${issuer}-${number.replaceAll(' ', '-')}${rest.again ? `-${part}` : ''}`,
       partId: part,
-      issuerId: `issuer-${issuer}`,
-      number,
-      normalised: number.toUpperCase().replace(/[ .-]/g, ''),
+      ...written(issuer, number),
+      mark: 'catalogue',
+      again: false,
+      grade: 'catalogue',
+      ...rest,
+    })
+  }
+
+  /** Numbers replaced by others: `[issuer, number, quantity]` on either side, one of them alone. */
+  supersession(
+    id: string,
+    old: readonly WrittenTuple[],
+    next: readonly WrittenTuple[],
+    rest: Row = {},
+  ): void {
+    this.add('supersession', { id, back: 'unsaid', grade: 'catalogue', ...rest })
+    for (const [side, numbers] of [
+      ['old', old],
+      ['new', next],
+    ] as const)
+      for (const [i, [issuer, number, quantity = 1]] of numbers.entries())
+        this.add('supersessionNumber', {
+          id: `${id}~${side}${i === 0 ? '' : i + 1}`,
+          supersessionId: id,
+          side,
+          ...written(issuer, number),
+          quantity,
+        })
+  }
+
+  /** Numbers that serve for one another, or do not. */
+  interchange(id: string, members: readonly WrittenTuple[], rest: Row = {}): void {
+    this.add('interchange', { id, serves: 'yes', grade: 'catalogue', ...rest })
+    for (const [i, [issuer, number]] of members.entries())
+      this.add('interchangeNumber', {
+        id: `${id}~${i + 1}`,
+        interchangeId: id,
+        ...written(issuer, number),
+        way: 'both',
+      })
+  }
+
+  /** What a number fits, or does not. */
+  application(issuer: string, number: string, scope: Row, rest: Row = {}): void {
+    this.add('application', {
+      id: `application-${String(++this.#applications).padStart(4, '0')}`,
+      ...written(issuer, number),
+      fits: 'yes',
+      grade: 'catalogue',
+      scope,
+      ...rest,
     })
   }
 }
+
+/** An issuer, a number of it, and how many. */
+export type WrittenTuple = readonly [issuer: string, number: string, quantity?: number]
+
+/** What a number of an issuer is compared by: all in the demo drop the same, and their own name before it. */
+export const keyOf = (issuer: string, number: string): string =>
+  readNumber(number, { ...DEFAULT_RULE, prefixes: [issuer] }).key
+
+const written = (issuer: string, number: string): Row => ({
+  issuerId: `issuer-${issuer}`,
+  number,
+  normalised: keyOf(issuer, number),
+})

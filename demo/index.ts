@@ -1,7 +1,9 @@
 import { DocumentWriter } from './document.ts'
 import { moreEngines, moreGearboxes, transferCases } from './families.ts'
 import { donors, kits, market } from './market.ts'
+import { offer } from './offer.ts'
 import { alder, sprat } from './other-builds.ts'
+import { families, listings, ownNumbers, spares, traps } from './part-numbers.ts'
 import { shapes } from './shapes.ts'
 import { adapters, discOf, liningOf, trains } from './train.ts'
 import { answers, traits } from './traits.ts'
@@ -12,7 +14,7 @@ import { answers, traits } from './traits.ts'
  */
 export function demoDocument(scale = 1): {
   format: 'junket-build'
-  version: 2
+  version: 3
   tables: Record<string, Record<string, unknown>[]>
 } {
   const doc = new DocumentWriter()
@@ -27,7 +29,7 @@ export function demoDocument(scale = 1): {
   doc.port('marlund-4-disc-20', 'disc-hub', 'main', discOf(-6, 18))
   liningOf(doc, 'marlund-4-disc-20', { outerMm: 225, innerMm: 150 })
   shafts(doc)
-  market(doc, 500 * scale, 150 * scale)
+  market(doc, 710 * scale, 150 * scale)
   kits(doc)
   donors(doc)
   numbers(doc)
@@ -39,7 +41,12 @@ export function demoDocument(scale = 1): {
   people(doc)
   traits(doc)
   answers(doc)
-  return { format: 'junket-build', version: 2, tables: doc.tables }
+  families(doc)
+  ownNumbers(doc)
+  listings(doc)
+  spares(doc)
+  traps(doc)
+  return { format: 'junket-build', version: 3, tables: doc.tables }
 }
 
 function recipients(doc: DocumentWriter): void {
@@ -222,21 +229,12 @@ function shafts(doc: DocumentWriter): void {
       { grade: 'catalogue' },
     )
     if (id !== 'half-rear-88')
-      doc.add('offer', {
-        id: `offer-${id}`,
-        partId: id,
-        supplierId: 'harbour',
-        issuerId: 'issuer-HBP',
+      offer(doc, id, id, 'harbour', end === 'inner' ? 8900 + lengthMm * 4 : 7200 + lengthMm * 4, {
+        issuer: 'HBP',
         number: `HBP ${id.slice(5).toUpperCase()}`,
-        normalised: `HBP${id.slice(5).toUpperCase().replaceAll('-', '')}`,
         description: name,
-        priceMinor: end === 'inner' ? 8900 + lengthMm * 4 : 7200 + lengthMm * 4,
-        currency: 'EUR',
-        taxIncluded: true,
-        pack: 1,
         stock: 2,
         leadDays: 4,
-        condition: 'new',
       })
   }
 }
@@ -244,14 +242,7 @@ function shafts(doc: DocumentWriter): void {
 function numbers(doc: DocumentWriter): void {
   doc.number('marlund-4-disc', 'MLD', '417.18')
   doc.number('marlund-4-disc-20', 'MLD', '417.20')
-  doc.add('supersession', {
-    id: 'supersession-disc',
-    partId: 'marlund-4-disc',
-    issuerId: 'issuer-MLD',
-    oldNumber: '417.18',
-    newNumber: '417.20',
-    oneWay: true,
-  })
+  doc.supersession('supersession-disc', [['MLD', '417.18']], [['MLD', '417.20']], { back: 'no' })
   doc.number('marlund-4-cover', 'MLD', '417.02')
   doc.number('marlund-4-release-bearing', 'MLD', '417.08')
   doc.number('marlund-4-starter', 'MLD', '455.10')
@@ -262,21 +253,12 @@ function numbers(doc: DocumentWriter): void {
   doc.number('plate-q-14', 'TSL', '14.02')
   doc.number('spacer-4', 'TSL', '16.05')
   doc.number('plate-w2-12b', 'BRM', 'W2-12')
-  doc.add('offer', {
-    id: 'offer-disc-later',
-    partId: 'marlund-4-disc-20',
-    supplierId: 'harbour',
-    issuerId: 'issuer-MLD',
+  offer(doc, 'disc-later', 'marlund-4-disc-20', 'harbour', 7900, {
+    issuer: 'MLD',
     number: 'MLD 417.20',
-    normalised: '41720',
     description: 'Clutch disc 200',
-    priceMinor: 7900,
-    currency: 'EUR',
-    taxIncluded: true,
-    pack: 1,
     stock: 6,
     leadDays: 2,
-    condition: 'new',
   })
 }
 

@@ -1,16 +1,9 @@
 import { xorshift128plus } from 'pure-rand/generator/xorshift128plus'
 import type { DocumentWriter } from './document.ts'
+import { offer as addOffer } from './offer.ts'
+import { SUPPLIERS } from './suppliers.ts'
 
-const SUPPLIERS = [
-  ['harbour', 'Harbour Parts', 'Inner quay', 'EUR', 0, 890, 15000],
-  ['tessil', 'Tessil Works', 'Mill lane', 'EUR', 0, 1450, 60000],
-  ['brimble', 'Brimble Fabrication', 'Far shore', 'GBP', 0, 1800, null],
-  ['skarvik', 'Skarvik Drivetrain', 'North sound', 'SEK', 40000, 12900, 250000],
-  ['oldquay', 'Old Quay Breakers', 'Old quay', 'EUR', 0, 2400, null],
-  ['fennmoor', 'Fennmoor Fasteners', 'Fen road', 'EUR', 1500, 490, 6000],
-] as const
-
-export const ISSUERS = ['MLD', 'KSN', 'SNG', 'DVK', 'TSL', 'BRM', 'HBP', 'FNF'] as const
+export const ISSUERS = ['MLD', 'KSN', 'SNG', 'DVK', 'OBR', 'TSL', 'BRM', 'HBP', 'FNF'] as const
 
 /** Kinds sold as general parts: words, price range in EUR cents, pack, who sells them. */
 type General = readonly [
@@ -197,7 +190,14 @@ export function market(doc: DocumentWriter, offersWanted: number, partsWanted: n
   const int = (low: number, high: number): number =>
     low + ((random.next() >>> 0) % (high - low + 1))
   for (const name of ISSUERS)
-    doc.add('issuer', { id: `issuer-${name}`, name, upper: true, noise: ' .-' })
+    doc.add('issuer', {
+      id: `issuer-${name}`,
+      name,
+      upper: true,
+      noise: ' .-',
+      // Most people write whose it is before it.
+      rule: { prefixes: [name], zeros: 'keep', shapes: [], suffixes: [], check: 'none' },
+    })
   for (const [id, name, place, currency, minimumMinor, shippingMinor, freeOverMinor] of SUPPLIERS)
     doc.add('supplier', { id, name, place, currency, minimumMinor, shippingMinor, freeOverMinor })
   doc.add('rate', {
@@ -223,22 +223,7 @@ export function market(doc: DocumentWriter, offersWanted: number, partsWanted: n
     supplierId: string,
     euroMinor: number,
     rest: Record<string, unknown> = {},
-  ): void => {
-    const currency = SUPPLIERS.find(([id]) => id === supplierId)![3]
-    const rate = { EUR: 1, GBP: 1.17, SEK: 0.0892 }[currency]
-    const serial = String(++count).padStart(4, '0')
-    doc.add('offer', {
-      id: `offer-${serial}`,
-      partId,
-      supplierId,
-      priceMinor: Math.max(1, Math.round(euroMinor / rate)),
-      currency,
-      taxIncluded: currency !== 'SEK',
-      pack: 1,
-      condition: 'new',
-      ...rest,
-    })
-  }
+  ): void => addOffer(doc, String(++count).padStart(4, '0'), partId, supplierId, euroMinor, rest)
   const stockOf = (): Record<string, unknown> => ({ stock: int(1, 40), leadDays: int(1, 14) })
 
   // What came with engines and gearboxes can be bought new or used.

@@ -89,15 +89,8 @@ test('the demo by mouse: verdict, why, measurement, parts, drop and undo, solve,
 test('locks that contradict one another are named, and taken off', async ({ page, demo }) => {
   const post = (path: string, body: unknown) =>
     page.request.post(`${demo.url}/api${path}`, { data: body })
-  await post('/builds/lantern/locks', {
-    way: 'in',
-    candidate: 'keep@header-tank-and-cap/radiator/main',
-  })
-  await post('/builds/lantern/locks', {
-    way: 'out',
-    candidate: 'keep@header-tank-and-cap/radiator/main',
-  })
-  await post('/builds/lantern/locks', { way: 'out', supplierId: 'harbour' })
+  await post('/builds/lantern/locks', { way: 'in', bundle: 'kit:kit-1' })
+  await post('/builds/lantern/locks', { way: 'out', supplierId: 'tessil' })
   await page.goto(`${demo.url}/builds/lantern/sourcing`)
   await page.getByRole('button', { name: 'Solve again' }).click()
   await expect(page.getByRole('heading', { name: 'No plan is possible' })).toBeVisible({

@@ -106,7 +106,7 @@ const LAYERS: readonly Layer[] = [
     name: 'what was done, with its undo',
     at: '/builds/lantern/parts',
     open: async (page) => {
-      await page.getByRole('row', { name: /^Timing belt kit/ }).click()
+      await page.getByRole('row', { name: /^Code reader/ }).click()
       await page.getByRole('button', { name: 'Drop this line' }).click()
     },
     layer: (page) => page.locator('[data-sonner-toast]'),

@@ -28,6 +28,7 @@ import { factRoutes } from './routes/facts.ts'
 import { historyRoutes } from './routes/history.ts'
 import { jobRoutes } from './routes/jobs.ts'
 import { marketRoutes } from './routes/market.ts'
+import { numberRoutes } from './routes/numbers.ts'
 import { patternRoutes } from './routes/patterns.ts'
 import { photoRoutes } from './routes/photos.ts'
 import { planRoutes } from './routes/plan.ts'
@@ -69,6 +70,7 @@ export function createApp(services: Services): App {
     checkRoutes,
     planRoutes,
     catalogueRoutes,
+    numberRoutes,
     marketRoutes,
     buildRoutes,
     jobRoutes,

@@ -1,4 +1,8 @@
 import { z } from 'zod'
+import { MARKS } from '../../core/identity/claims.ts'
+import { NUMBER_MATCHES } from '../../core/identity/number-search.ts'
+import { NUMBER_CLAIMS } from '../number-inputs.ts'
+import { where } from '../numbers.ts'
 import { dowel, grade, hole, known, list, point, words } from './basics.ts'
 import { method } from './judging.ts'
 import { offer, rowOf, rowWith } from './rows.ts'
@@ -6,6 +10,7 @@ import { offer, rowOf, rowWith } from './rows.ts'
 export const partsPage = z.strictObject({
   items: list(rowWith('part', { numbers: words })),
   next: z.string().nullable(),
+  mended: list(z.strictObject({ typed: z.string(), as: z.string() })),
 })
 
 const field = z
@@ -34,9 +39,31 @@ const field = z
   .meta({ id: 'PartField' })
 export const fieldView = field
 
+const counted = z.strictObject({ issuer: z.string(), number: z.string(), quantity: z.number() })
+
 export const partDetail = rowWith('part', {
-  numbers: list(rowWith('partNumber', { issuer: z.string().nullable() })),
-  supersessions: list(rowWith('supersession', { issuer: z.string().nullable() })),
+  numbers: list(
+    rowWith('partNumber', {
+      issuer: z.string().nullable(),
+      /** Parts that bear it as well. */
+      alsoOn: list(z.strictObject({ id: z.string(), name: z.string(), mark: z.enum(MARKS) })),
+    }),
+  ),
+  supersessions: list(rowWith('supersession', { old: list(counted), new: list(counted) })),
+  interchanges: list(
+    rowWith('interchange', {
+      members: list(
+        z.strictObject({
+          issuer: z.string(),
+          number: z.string(),
+          way: z.enum(['both', 'serves', 'served']),
+          scope: where.nullable(),
+        }),
+      ),
+    }),
+  ),
+  applications: list(rowWith('application', { issuer: z.string() })),
+  usedIn: list(z.strictObject({ build: z.string(), name: z.string(), as: words })),
   ports: list(
     z.strictObject({
       id: z.string(),
@@ -51,6 +78,32 @@ export const partDetail = rowWith('part', {
 
 export const partNumber = rowOf('partNumber')
 export const supersession = rowOf('supersession')
+export const interchange = rowOf('interchange')
+export const application = rowOf('application')
+export const generation = rowOf('generation')
+export const numberClaim = z.union([partNumber, supersession, interchange, application])
+export const numberConflicts = z.strictObject({
+  items: list(
+    z.strictObject({
+      kind: z.enum(['two parts', 'ring', 'denied']),
+      words: z.string(),
+      claims: list(
+        z.strictObject({
+          table: z.enum(NUMBER_CLAIMS),
+          id: z.string(),
+          version: z.number(),
+          words: z.string(),
+          grade,
+          source: z.string().nullable(),
+          saidBy: z.string().nullable(),
+        }),
+      ),
+      parts: list(z.strictObject({ id: z.string(), name: z.string() })),
+      /** Builds that stand on them. */
+      hangs: list(z.strictObject({ build: z.string(), name: z.string(), as: words })),
+    }),
+  ),
+})
 export const offers = z.strictObject({ items: list(offer) })
 
 export const sameInside = z
@@ -118,10 +171,27 @@ export const importPreview = z
   .meta({ id: 'OffersImport' })
 
 export const found = z.strictObject({
-  kind: z.enum(['build', 'part', 'number', 'donor', 'kit', 'supplier']),
-  id: z.string(),
-  words: z.string(),
-  detail: z.string(),
+  items: list(
+    z.strictObject({
+      kind: z.enum([
+        'number',
+        'build',
+        'vehicle',
+        'engine',
+        'transmission',
+        'part',
+        'kit',
+        'donor',
+        'supplier',
+      ]),
+      id: z.string(),
+      words: z.string(),
+      detail: z.string(),
+      match: z.enum(NUMBER_MATCHES).nullable(),
+    }),
+  ),
+  /** Words that are none, and what they were taken for. */
+  mended: list(z.strictObject({ typed: z.string(), as: z.string() })),
 })
 
 export type PartDetail = z.output<typeof partDetail>

@@ -1,7 +1,7 @@
 import { z } from 'zod'
 import type { FactKey } from '../../core/facts/index.ts'
 import { PLANS } from '../../core/identity/check-number.ts'
-import { VERDICT_WORDS } from '../../core/identity/steps.ts'
+import { STEP_KINDS, VERDICT_WORDS } from '../../core/identity/steps.ts'
 import { SORTS, STAGES } from '../../core/needs/line.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { NumberSays } from '../../core/sourcing/number-says.ts'
@@ -64,6 +64,9 @@ const numberSays: z.ZodType<NumberSays> = z
     plan: z.enum(PLANS).nullable(),
     evidence: grade.nullable(),
     path: words,
+    steps: list(z.object({ kind: z.enum(STEP_KINDS), from: words, to: words, grade })),
+    of: z.string().nullable(),
+    missing: words,
     open: words,
     todo: words,
     cautions: words,
@@ -93,6 +96,7 @@ export const sourceInfo: z.ZodType<SourceInfo> = z
     numberShown: z.string().optional(),
     confirm: words,
     evidence: grade.nullable(),
+    tick: z.boolean(),
     leadDays: z.number().optional(),
     pack: z.number().optional(),
     packMinor: z.number().optional(),

@@ -1,12 +1,6 @@
 import { z } from 'zod'
 import { items, trash } from '../answers/basics.ts'
-import {
-  partDetail,
-  partNumber,
-  partsPage,
-  sameInside,
-  supersession,
-} from '../answers/catalogue.ts'
+import { partDetail, partsPage, sameInside } from '../answers/catalogue.ts'
 import { claim, donor, kit, part, takenClaim } from '../answers/rows.ts'
 import type { Operations } from '../operation.ts'
 import {
@@ -15,23 +9,17 @@ import {
   donorPatch,
   kitInput,
   kitPatch,
-  numberInput,
   partInput,
   partPatch,
+  partsQuery,
   strikeInput,
-  supersessionInput,
 } from '../rows.ts'
 
 export const catalogueOperations = {
   'GET /parts': {
-    summary: 'Parts, a page at a time',
-    query: z.object({
-      kind: z.string().optional(),
-      q: z.string().max(100).optional(),
-      owner: z.string().optional(),
-      after: z.string().optional(),
-      limit: z.coerce.number().int().min(1).max(1000).optional(),
-    }),
+    summary:
+      'Parts, a page at a time: by words or a number in any spelling, kind, place, size, what they fit, stock, price and evidence',
+    query: partsQuery,
     answer: partsPage,
   },
   'POST /parts': {
@@ -52,16 +40,6 @@ export const catalogueOperations = {
   },
   'PATCH /parts/{id}': { summary: 'Change a part', body: partPatch, answer: part },
   'DELETE /parts/{id}': { summary: 'Move a part to the trash', answer: trash },
-  'POST /parts/{id}/numbers': {
-    summary: 'Add a part number',
-    body: numberInput,
-    answer: partNumber,
-  },
-  'POST /parts/{id}/supersessions': {
-    summary: 'Type a supersession',
-    body: supersessionInput,
-    answer: supersession,
-  },
   'POST /claims': {
     summary: 'Record a measurement',
     body: claimInput,

@@ -7,6 +7,7 @@ import { factOperations } from './facts.ts'
 import { historyOperations } from './history.ts'
 import { jobOperations } from './jobs.ts'
 import { marketOperations } from './market.ts'
+import { numberOperations } from './numbers.ts'
 import { patternOperations } from './patterns.ts'
 import { photoOperations } from './photos.ts'
 import { planOperations } from './plan.ts'
@@ -21,6 +22,7 @@ export const SUBJECTS = {
   'Brief and recipient': briefOperations,
   Facts: factOperations,
   Catalogue: catalogueOperations,
+  Numbers: numberOperations,
   Market: marketOperations,
   Documents: documentOperations,
   Patterns: patternOperations,

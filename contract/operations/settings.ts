@@ -1,5 +1,4 @@
 import { z } from 'zod'
-import { items } from '../answers/basics.ts'
 import { found } from '../answers/catalogue.ts'
 import { settings, templates, vocabulary } from '../answers/shop.ts'
 import type { Operations } from '../operation.ts'
@@ -21,8 +20,9 @@ export const settingOperations = {
     answer: templates,
   },
   'GET /find': {
-    summary: 'Find builds, parts, numbers in any spelling, donors, kits and suppliers',
+    summary:
+      'Find numbers in any spelling, builds, vehicles, engines, parts, kits, donors and suppliers by words',
     query: z.object({ q: z.string().max(200) }),
-    answer: items(found),
+    answer: found,
   },
 } as const satisfies Operations

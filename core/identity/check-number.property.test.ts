@@ -561,3 +561,22 @@ test('the order of rows and of what is had never matters, nor how a number is sp
     { numRuns: 600, seed: 20_261_129 },
   )
 })
+
+test('looking only at what may lead to a number had finds the same answer', () => {
+  fc.assert(
+    fc.property(claims, question, (all, asked) => {
+      const index = indexOf(all)
+      const { current: _c, cautions: _w, ...whole } = checkNumber(index, asked)
+      const {
+        current: _n,
+        cautions: _a,
+        ...narrow
+      } = checkNumber(index, {
+        ...asked,
+        isNarrow: true,
+      })
+      expect(narrow).toEqual(whole)
+    }),
+    { numRuns: 1500, seed: 20_261_129 },
+  )
+})

@@ -34,6 +34,8 @@ export interface NumberQuestion {
   /** The day it is asked for. */
   readonly on: string
   readonly follow?: Follow | undefined
+  /** Of numbers listed for an application only those are followed that may lead to one had: what else is listed is not told. */
+  readonly isNarrow?: boolean | undefined
 }
 
 export const PLANS = ['yes', 'confirm', 'no'] as const
@@ -112,11 +114,13 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
   const weak = new Set<number>()
   for (const one of [...want, ...have]) if (isWeakMark(one.mark)) weak.add(places.mention(one).at)
   const isWeak = (at: number): boolean => weak.has(at) || (index.nodes[at]?.isWeak ?? false)
+  const near = question.isNarrow ? new Set([...had.keys()].map((at) => index.island(at))) : null
+  const isNear = (at: number): boolean => near?.has(index.island(at)) ?? true
   const follower = new Follower(index, asked, on, follow, isWeak)
   const roots =
     want.length > 0
       ? wanted.flatMap(({ one, mention }) => rootOf(one, mention, asked, isWeak))
-      : listed(index, asked, isWeak)
+      : listed(index, asked, isWeak).filter(({ mention }) => isNear(mention.at))
   const reach = reachFrom(new Set(roots.map(({ mention }) => mention.at)), follower)
   const denials = denialsAmong(index, asked, follower, reach)
   const found = waysToServe(roots, had, follower, denials, reach)

@@ -9,6 +9,7 @@ import {
   TARGETS,
   type TargetKind,
   type Where,
+  type WhereCondition,
   type WrittenNumber,
 } from './claims.ts'
 import { looksLike } from './looks-alike.ts'
@@ -22,6 +23,7 @@ import {
 import type { PathStep } from './path-step.ts'
 import { gradeOf } from './strength.ts'
 import { components } from './strong-components.ts'
+import { weakComponents } from './weak-components.ts'
 
 /** A mention of a number: which number it is, as it is spelled, with what of it does not decide. */
 export interface Mention extends WrittenNumber {
@@ -123,6 +125,8 @@ const plain = (word: string): string => word.trim().toLowerCase()
 export class NumberIndex {
   readonly nodes: NumberNode[] = []
   readonly generations: readonly GenerationClaim[]
+  /** Facts that some where or generation asks about. */
+  readonly factKeys: ReadonlySet<string>
   readonly hasDenials: boolean
   /** By number, the one that the only row of it leads on to, where supersessions alone lead on and nothing is said against it. */
   readonly plainNext: Int32Array
@@ -136,6 +140,7 @@ export class NumberIndex {
   readonly #partRows = new Map<string, NumberRow[]>()
   readonly #listed = new Map<string, ApplicationRow[]>()
   #lookAlikes: Map<string, number[]> | null = null
+  #islands: Int32Array | null = null
 
   /** @throws RangeError where a row replaces several numbers by several */
   constructor(claims: NumberClaims) {
@@ -147,6 +152,7 @@ export class NumberIndex {
     for (const claim of claims.interchange ?? NOTHING) this.#addGroup(claim)
     for (const claim of claims.applications ?? NOTHING) this.#addApplication(claim)
     this.generations = claims.generations ?? NOTHING
+    this.factKeys = factKeysOf(claims)
     for (const node of this.nodes) node.partCount = new Set(node.parts.map(({ part }) => part)).size
     this.#markRings()
     this.plainNext = new Int32Array(this.nodes.length)
@@ -200,6 +206,37 @@ export class NumberIndex {
       .map((at) => this.nodes[at]!)
       .filter((node) => node.key !== key)
       .sort((p, q) => (p.key < q.key ? -1 : 1))
+  }
+
+  /** Whether two are one number: of the same issuer, with the same key. */
+  isSame(one: WrittenNumber, other: WrittenNumber): boolean {
+    return one.issuer === other.issuer && this.read(one).key === this.read(other).key
+  }
+
+  /** What stands for all numbers that rows of any kind join, whatever they say; null for one that no claim names. */
+  island(at: number): number | null {
+    if (at >= this.nodes.length) return null
+    this.#islands ??= weakComponents(this.nodes.length, this.#joined())
+    return this.#islands[at]!
+  }
+
+  *#joined(): Generator<readonly number[]> {
+    for (const rows of this.#partRows.values()) yield rows.map(({ mention }) => mention.at)
+    for (const { onward, groups } of this.nodes) {
+      for (const row of onward) yield [...row.old, ...row.new].map(({ at }) => at)
+      for (const { members } of groups) yield members.map(({ mention }) => mention.at)
+    }
+  }
+
+  /** Whether nothing leads from or to a number: no row, and at most one part that bears no other. */
+  isLone(one: WrittenNumber): boolean {
+    const at = this.find(one.issuer, this.read(one).key)
+    if (at === null) return true
+    const { parts, onward, backward, groups, applications } = this.nodes[at]!
+    return (
+      onward.length + backward.length + groups.length + applications.length === 0 &&
+      parts.every(({ part }) => this.#partRows.get(part)!.length === 1)
+    )
   }
 
   /** A number as its issuer writes it, without a place of its own. */
@@ -355,6 +392,24 @@ export class NumberIndex {
       !isPlain || other || (on && !on.isPlain) ? NOT_PLAIN : on ? on.new[0]!.at : ENDS
     this.openBack[at] = Math.min(2, node.backward.filter(({ back }) => back !== 'no').length)
   }
+}
+
+function factKeysOf(claims: NumberClaims): ReadonlySet<string> {
+  const keys = new Set<string>()
+  const add = (conditions: readonly WhereCondition[] | undefined): void => {
+    for (const { key } of conditions ?? NOTHING) keys.add(key)
+  }
+  for (const rows of [
+    claims.numbers,
+    claims.supersessions,
+    claims.interchange,
+    claims.applications,
+  ])
+    for (const { where } of rows ?? NOTHING) add(where?.conditions)
+  for (const { members } of claims.interchange ?? NOTHING)
+    for (const { where } of members) add(where?.conditions)
+  for (const { conditions } of claims.generations ?? NOTHING) add(conditions)
+  return keys
 }
 
 /** One more row: most numbers have one of a kind or none, and share the empty list. */

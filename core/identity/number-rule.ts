@@ -188,3 +188,18 @@ function suffixesOf(
   }
   return suffixesOf(rest, rules, from + 1)
 }
+
+/** What a row of an issuer says of how its numbers are written. */
+export interface IssuerWrites {
+  readonly upper: boolean
+  readonly noise: string
+  readonly rule?: Omit<NumberRule, 'upper' | 'noise'> | null | undefined
+}
+
+/** How an issuer writes its numbers, whole. */
+export const ruleOf = ({ upper, noise, rule }: IssuerWrites): NumberRule => ({
+  ...DEFAULT_RULE,
+  ...rule,
+  upper,
+  noise,
+})

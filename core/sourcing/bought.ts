@@ -1,11 +1,11 @@
-import type { WrittenNumber } from '../identity/claims.ts'
 import { paidPrice } from '../money/offer-price.ts'
 import type { Need } from '../needs/need.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { conflictClass, undominated } from './dominance.ts'
 import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
-import { numberSays } from './number-says.ts'
+import { type NumberSays, refusal } from './number-says.ts'
+import type { NumbersAsked } from './numbers-asked.ts'
 import { type Judge, type PartMatch, partsMeeting } from './offer-matches.ts'
 import { type Candidate, type Conflict, packsFor, type Supplier } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
@@ -39,73 +39,58 @@ const kept = new WeakMap<readonly PartMatch[], Map<string, Kept>>()
 /** Needs that the same parts meet, remembered for each list of parts. */
 const REMEMBERED = 12
 
-/** The offers of parts that meet a need, priced in the build's money, in the order of their ids. */
-export function boughtFor(need: Need, market: Market, build: BuildMoney, judge: Judge): Bought {
+/**
+ * The offers of parts that meet a need, priced in the build's money, in the order of their ids.
+ * @param held candidates that stay whatever their numbers say: locked in, or fitted here
+ */
+export function boughtFor(
+  need: Need,
+  market: Market,
+  build: BuildMoney,
+  judge: Judge,
+  numbers: NumbersAsked,
+  held: readonly string[],
+): Bought {
   const matches = partsMeeting(need, market.kinds, judge)
-  const { suppliers, rates, serving } = market
-  const madeOf: unknown[] = [
-    suppliers,
-    rates,
-    serving,
-    need.wants && market.numbers.get(need.wants),
-  ]
+  const { suppliers, rates } = market
+  const madeOf: unknown[] = [suppliers, rates, ...numbers.madeOf]
   for (const { part } of matches)
     madeOf.push(market.offers.get(part.id), market.numbers.get(part.id))
-  const words = JSON.stringify([need.id, need.wants, build.currency, build.taxRate])
-  let held = kept.get(matches)
-  if (!held) kept.set(matches, (held = new Map()))
-  const found = held.get(words)
+  const words = JSON.stringify([need.id, build.currency, build.taxRate, numbers.words(need), held])
+  let remembered = kept.get(matches)
+  if (!remembered) kept.set(matches, (remembered = new Map()))
+  const found = remembered.get(words)
   if (
     found &&
     found.madeOf.length === madeOf.length &&
     found.madeOf.every((one, i) => one === madeOf[i])
   )
     return found.bought
-  const bought = gather(need, matches, market, build)
-  if (held.size >= REMEMBERED) held.delete(held.keys().next().value!)
-  held.set(words, { madeOf, bought })
+  const bought = gather(need, matches, market, build, numbers, new Set(held))
+  if (remembered.size >= REMEMBERED) remembered.delete(remembered.keys().next().value!)
+  remembered.set(words, { madeOf, bought })
   return bought
 }
-
-const NONE: readonly WrittenNumber[] = []
-
-/** The number an offer is listed under. */
-const ownNumber = ({ issuerId, number }: OfferRow): readonly WrittenNumber[] =>
-  issuerId && number ? [{ issuer: issuerId, number }] : NONE
 
 function gather(
   need: Need,
   matches: readonly PartMatch[],
   market: Market,
   build: BuildMoney,
+  numbers: NumbersAsked,
+  held: ReadonlySet<string>,
 ): Bought {
   const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
   const candidates: Candidate[] = []
   const offers: { readonly offer: OfferRow; readonly match: PartMatch }[] = []
-  // As they are now: what is shown later must not hang on what the market has let go of meanwhile.
-  const asked = [...(need.wants ? [need.wants] : []), ...matches.map(({ part }) => part.id)]
-  const known = {
-    numbers: new Map(asked.map((id) => [id, market.numbers.get(id) ?? NONE])),
-    serving: market.serving,
-  }
   const excluded: { id: string; why: string }[] = []
-  const wanted = (need.wants && known.numbers.get(need.wants)) || NONE
-  const said = new Map<string, string | null>()
-  /** Why its numbers forbid to plan it; null where they do not, or none is wanted. */
-  const refusedBy = (offer: OfferRow, { part }: PartMatch): string | null => {
-    if (wanted.length === 0) return null
+  const said = new Map<string, NumberSays>()
+  /** What its numbers say, once for each part and number it is sold under. */
+  const saysOf = (offer: OfferRow, { part }: PartMatch): NumberSays => {
     const key = `${part.id} ${offer.issuerId} ${offer.number}`
-    let why = said.get(key)
-    if (why === undefined) {
-      const had = [...(known.numbers.get(part.id) ?? NONE), ...ownNumber(offer)]
-      const number = numberSays(wanted, had, market.serving)
-      why =
-        number.plan === 'no'
-          ? `by its number ${number.says}, so it is not planned. ${number.cautions.join(' ')}`.trim()
-          : null
-      said.set(key, why)
-    }
-    return why
+    let says = said.get(key)
+    if (!says) said.set(key, (says = numbers.of(need, part.id, offer)))
+    return says
   }
   const all = matches.flatMap((match) =>
     (market.offers.get(match.part.id) ?? []).map((offer) => ({ offer, match })),
@@ -123,11 +108,11 @@ function gather(
       build,
       market.rates,
     )
-    const refused = refusedBy(offer, match)
-    if (refused) {
+    const number = saysOf(offer, match)
+    if (number.plan === 'no' && !held.has(offeredId(offer.id, need.id))) {
       excluded.push({
         id: offer.id,
-        why: `${supplier.name}, ${offer.number ?? match.part.name}: ${refused}`,
+        why: `${supplier.name}, ${offer.number ?? match.part.name}: ${refusal(number)}`,
       })
       continue
     }
@@ -206,7 +191,7 @@ function gather(
         supplierId: offer.supplierId,
         pack: offer.pack,
         packMinor: candidates[place]!.priceMinor,
-        ...partSays(need, match.part, match.answer, known, ownNumber(offer)),
+        ...partSays(need, match.part, match.answer, saysOf(offer, match)),
         ...(offer.number ? { numberShown: offer.number } : {}),
         ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
       }

@@ -6,6 +6,8 @@ import type { CompiledPart } from '../ports/index.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { donorId, itemKey, kitId } from './ids.ts'
 import type { Market } from './market.ts'
+import { type NumberSays, refusal } from './number-says.ts'
+import type { NumbersAsked } from './numbers-asked.ts'
 import { answerOf, type Judge } from './offer-matches.ts'
 import type { Bundle, BundleItem } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
@@ -22,18 +24,35 @@ const noRate = (id: string, name: string, currency: string): Bundles['excluded']
   why: `${name} is priced in ${currency}: no exchange rate is known. Add one in Settings.`,
 })
 
-/** @param isAssumed whether a part is known by assumed values only: nothing is bought on those */
+/**
+ * @param isAssumed whether a part is known by assumed values only: nothing is bought on those
+ * @param held pieces that stay whatever their numbers say: locked in, or fitted here
+ */
 export function bundlesFor(
   needs: readonly Need[],
   market: Market,
   build: BuildMoney,
   isAssumed: (part: CompiledPart) => boolean,
   judge: Judge,
+  numbers: NumbersAsked,
+  held: ReadonlySet<string>,
 ): Bundles {
   const bundles: Bundle[] = []
   const sources: SourceInfo[] = []
   const excluded: Bundles['excluded'][number][] = []
   const supplierOf = new Map(market.suppliers.map((supplier) => [supplier.id, supplier]))
+  /** What its number says of a piece for a need; null where it forbids it. */
+  const refuse = (
+    piece: string,
+    need: Need,
+    part: CompiledPart,
+    name: string,
+  ): NumberSays | null => {
+    const number = numbers.of(need, part.id)
+    if (number.plan !== 'no' || held.has(piece)) return number
+    excluded.push({ id: piece, why: `${part.name}, ${name}: ${refusal(number)}` })
+    return null
+  }
   for (const kit of market.kits) {
     const price = paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, market.rates)
     const supplier = kit.supplierId ? supplierOf.get(kit.supplierId) : undefined
@@ -54,6 +73,7 @@ export function bundlesFor(
       sources,
       isAssumed,
       judge,
+      refuse,
     )
     if (items.every((item) => item.need === '')) continue
     bundles.push({
@@ -84,6 +104,7 @@ export function bundlesFor(
       sources,
       isAssumed,
       judge,
+      refuse,
     )
     if (yields.every((item) => item.need === '')) continue
     const items = yields.map((item, i) => {
@@ -125,6 +146,7 @@ function itemsFor(
   sources: SourceInfo[],
   isAssumed: (part: CompiledPart) => boolean,
   judge: Judge,
+  numberOf: (piece: string, need: Need, part: CompiledPart, name: string) => NumberSays | null,
 ): BundleItem[] {
   return rows.map((row) => {
     const part = market.parts.get(row.partId)
@@ -132,7 +154,9 @@ function itemsFor(
       part && needs.some((need) => seeks(need) === part.kind) && !isAssumed(part)
         ? needs.flatMap((need) => {
             const answer = answerOf(part, need, judge)
-            return answer.meets === 'no' ? [] : [{ need, answer }]
+            if (answer.meets === 'no') return []
+            const number = numberOf(itemKey(bundle, row.id), need, part, name)
+            return number ? [{ need, answer, number }] : []
           })
         : []
     const best = fitting[0]
@@ -142,7 +166,7 @@ function itemsFor(
       source,
       words: `${part.name}, ${name}`,
       bundle,
-      ...partSays(best.need, part, best.answer, market),
+      ...partSays(best.need, part, best.answer, best.number),
     })
     return { id: row.id, need: best.need.id, part: row.partId, quantity: row.quantity }
   })

@@ -69,12 +69,15 @@ const offers = ['wanted', 'equal', 'other', 'unknown']
     },
   ])
 const discs = [disc('wanted', -6), disc('equal', -6.05), disc('other', -3), disc('unknown')]
+const listed = (number: string) =>
+  ({ issuer: 'i', number, mark: 'catalogue', grade: 'catalogue' }) as const
 const market: Market = {
+  issuers: new Map(),
   ...shelved(discs),
   offers: offered(offers),
   numbers: new Map([
-    ['wanted', [{ issuer: 'i', number: '1' }]],
-    ['equal', [{ issuer: 'i', number: '2' }]],
+    ['wanted', [listed('1')]],
+    ['equal', [listed('2')]],
   ]),
   serving: new NumberIndex({
     supersessions: [
@@ -374,8 +377,8 @@ test('what its numbers forbid is not planned, and says why; what they merely do 
 
 test('what is shown of a source stays true when the market lets go of what it had read', () => {
   const numbers = new Map([
-    ['wanted', [{ issuer: 'i', number: '1' }]],
-    ['equal', [{ issuer: 'i', number: '2' }]],
+    ['wanted', [listed('1')]],
+    ['equal', [listed('2')]],
   ])
   const held = { ...market, numbers, offers: offered(offers.slice(0, 2)) }
   const { sources } = gatherCandidates(

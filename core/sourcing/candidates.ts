@@ -1,14 +1,16 @@
 import type { Range } from '../money/range.ts'
-import type { Need } from '../needs/need.ts'
+import { type Need, seeks } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import { type Bought, boughtFor } from './bought.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { bundlesFor } from './bundles.ts'
 import type { Decision } from './decision.ts'
-import { comesId, itemKey, keptId, typedId } from './ids.ts'
+import { comesId, itemKey, keptId, offeredId, typedId } from './ids.ts'
 import { keptPieces } from './kept.ts'
 import type { Market, SupplierRow } from './market.ts'
 import { NO_NUMBER } from './number-says.ts'
+import { NumbersAsked } from './numbers-asked.ts'
+import { NO_NUMBERS_OF } from './numbers-wanted.ts'
 import { assumedOnly, type Judge, refusedWith, sourced, strongestGrade } from './offer-matches.ts'
 import {
   type Bundle,
@@ -101,6 +103,7 @@ export class Sources {
  * constraint fields is marked confirm.
  *
  * @param coming needs that what is bought is said to bring, by id
+ * @param numbers what its numbers say of each source; without it only parts wanted by name have numbers, whatever the day
  */
 export function gatherCandidates(
   needs: readonly Need[],
@@ -110,8 +113,10 @@ export function gatherCandidates(
   locks: readonly Lock[],
   judge: Judge = null,
   coming: ReadonlySet<string> = NONE,
+  numbers = new NumbersAsked(market, NO_NUMBERS_OF, ANY_DAY),
 ): Gathered {
   const wanted = sourced(needs, market.parts)
+  const held = heldWhatever(locks, wanted, decisions, market)
   const excluded: { id: string; why: string }[] = []
   const known = new Set<string>()
   const isAssumed = (part: CompiledPart): boolean => {
@@ -126,17 +131,30 @@ export function gatherCandidates(
   }
   for (const part of assumedOnly(wanted, market.kinds))
     if ((market.offers.get(part.id)?.length ?? 0) > 0) isAssumed(part)
-  const bought = new Map(wanted.map((need) => [need.id, boughtFor(need, market, build, judge)]))
+  const bought = new Map(
+    wanted.map((need) => [
+      need.id,
+      boughtFor(need, market, build, judge, numbers, held.get(need.id) ?? []),
+    ]),
+  )
   for (const one of bought.values()) excluded.push(...one.excluded)
   for (const need of wanted)
     for (const [why, names] of refusedWith(bought.get(need.id)!.matches))
       excluded.push({ id: `${need.id}: ${why}`, why: `${need.words}: ${leftOut(names)}. ${why}.` })
-  const bundled = bundlesFor(wanted, market, build, isAssumed, judge)
+  const bundled = bundlesFor(
+    wanted,
+    market,
+    build,
+    isAssumed,
+    judge,
+    numbers,
+    new Set([...held.values()].flat()),
+  )
   // What a kit or donor is known to hold is what comes: nothing comes beside it by custom.
-  const held = new Set(bundled.bundles.flatMap(({ items }) => items.map(({ need }) => need)))
+  const brought = new Set(bundled.bundles.flatMap(({ items }) => items.map(({ need }) => need)))
   const kept = keptPieces(wanted, decisions)
   const own: { candidate: Candidate; info: SourceInfo }[] = wanted.flatMap((need) =>
-    ownSources(need, decisions, kept, coming.has(need.id) && !held.has(need.id)),
+    ownSources(need, decisions, kept, coming.has(need.id) && !brought.has(need.id)),
   )
   excluded.push(...bundled.excluded)
   const suppliers = market.suppliers.flatMap((supplier) => tariff(supplier, build, market))
@@ -181,6 +199,31 @@ export function gatherCandidates(
       return [...found.values()]
     },
   }
+}
+
+/** Candidates and pieces, by need, that stay whatever their numbers say: locked in, or of a line that is fitted. */
+function heldWhatever(
+  locks: readonly Lock[],
+  needs: readonly Need[],
+  decisions: readonly Decision[],
+  market: Market,
+): ReadonlyMap<string, readonly string[]> {
+  const held = new Map<string, string[]>()
+  const add = (need: string, id: string): void => {
+    held.set(need, [...(held.get(need) ?? []), id])
+  }
+  for (const { way, candidate, bundle, item } of locks) {
+    if (way !== 'in') continue
+    if (candidate !== undefined) add(candidate.slice(candidate.indexOf('@') + 1), candidate)
+    if (bundle !== undefined && item !== undefined) add('', itemKey(bundle, item))
+  }
+  const fitted = new Set(decisions.flatMap(({ needId, act }) => (act === 'fit' ? needId : [])))
+  for (const need of needs) {
+    if (!fitted.has(need.id)) continue
+    for (const { id } of market.kinds.get(seeks(need)) ?? [])
+      for (const offer of market.offers.get(id) ?? []) add(need.id, offeredId(offer.id, need.id))
+  }
+  return held
 }
 
 /** How many names of what was left out are said. */
@@ -230,6 +273,8 @@ function restingLocks(
 }
 
 const NONE: ReadonlySet<string> = new Set()
+/** Where nobody says which day it is: rows without days are in force on it. */
+const ANY_DAY = '2000-01-01'
 const UNSEEN = 'Whether it is there and sound: nobody has said so yet'
 
 /** What a need has without anybody selling it: the recipient's own, what comes with the rest, or a price somebody typed. */
@@ -258,6 +303,7 @@ function ownSources(
       number: NO_NUMBER,
       confirm: source === 'comes' || (source === 'keep' && !kept.get(need.id)) ? [UNSEEN] : [],
       evidence: null,
+      tick: false,
       ...(need.wants && source === 'keep' ? { partId: need.wants } : {}),
     },
   })

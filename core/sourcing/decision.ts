@@ -1,4 +1,7 @@
-/** What a person may decide of a line: what it is, how far it is, and who sees to it. */
+/**
+ * What a person may decide of a line: what it is, how far it is, who sees to it, which number it wants, and that a source
+ * serves though its number alone does not say so.
+ */
 export const DECISION_ACTS = [
   'drop',
   'price',
@@ -11,6 +14,8 @@ export const DECISION_ACTS = [
   'fit',
   'return',
   'assign',
+  'number',
+  'tick',
 ] as const
 
 /** What a person decided of a line. */

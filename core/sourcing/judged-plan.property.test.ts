@@ -126,6 +126,7 @@ function market(train: Train, seed: number): { market: Market; costs: Map<string
             : [],
       },
       numbers: new Map(),
+      issuers: new Map(),
       serving: new NumberIndex({}),
       kits: [],
       donors: [],

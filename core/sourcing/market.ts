@@ -1,8 +1,8 @@
-import type { WrittenNumber } from '../identity/claims.ts'
 import type { NumberIndex } from '../identity/number-index.ts'
 import type { Currency } from '../money/money.ts'
 import type { Rate } from '../money/offer-price.ts'
 import type { CompiledPart } from '../ports/index.ts'
+import type { KnownNumber } from './numbers-wanted.ts'
 
 export interface OfferRow {
   readonly id: string
@@ -76,9 +76,11 @@ export interface Market {
   /** Parts of each kind, by id: the same list until one of them changed. */
   readonly kinds: Pick<ReadonlyMap<string, readonly CompiledPart[]>, 'get'>
   /** Numbers of a part. */
-  readonly numbers: Pick<ReadonlyMap<string, readonly WrittenNumber[]>, 'get'>
+  readonly numbers: Pick<ReadonlyMap<string, readonly KnownNumber[]>, 'get'>
   /** What serves for what. */
   readonly serving: NumberIndex
+  /** What issuers are called, by id. */
+  readonly issuers: Pick<ReadonlyMap<string, string>, 'get'>
   /** Offers of a part, by id. */
   readonly offers: Pick<ReadonlyMap<string, readonly OfferRow[]>, 'get'>
   readonly kits: readonly KitRow[]

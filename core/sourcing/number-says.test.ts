@@ -1,9 +1,20 @@
 import fc from 'fast-check'
 import { expect, test } from 'vitest'
 import { NumberIndex } from '../identity/number-index.ts'
-import { NO_NUMBER, numberSays } from './number-says.ts'
+import { NO_NUMBER, numberSays as says } from './number-says.ts'
+import type { KnownNumber } from './numbers-wanted.ts'
 
-const number = (place: number) => ({ issuer: 'i', number: `n${place}` })
+const number = (place: number): KnownNumber => ({
+  issuer: 'i',
+  number: `n${place}`,
+  mark: 'catalogue',
+  grade: 'catalogue',
+})
+const numberSays = (
+  want: readonly KnownNumber[],
+  had: readonly KnownNumber[],
+  index: NumberIndex,
+) => says({ want, application: undefined, follow: 'all', of: null }, had, index, '2026-11-29')
 /** A chain of replacements, each with or without the way back. */
 const chain = fc.array(fc.boolean(), { minLength: 1, maxLength: 6 })
 const serving = (ways: readonly boolean[]): NumberIndex =>

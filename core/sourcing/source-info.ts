@@ -1,9 +1,7 @@
-import type { WrittenNumber } from '../identity/claims.ts'
 import type { Need } from '../needs/need.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import type { Grade } from '../quantity/grade.ts'
-import type { Market } from './market.ts'
-import { type NumberSays, numberSays } from './number-says.ts'
+import type { NumberSays } from './number-says.ts'
 import { type Meeting, weakestGrade } from './offer-matches.ts'
 import type { Source } from './problem.ts'
 
@@ -21,6 +19,8 @@ export interface SourceInfo {
   /** Fields nobody has measured that the need asks about. */
   readonly confirm: readonly string[]
   readonly evidence: Grade | null
+  /** Its number asks for somebody's name before it is ordered: nothing measured decides. */
+  readonly tick: boolean
   readonly leadDays?: number
   /** A pack of so many costs so much in the build's money, tax included; none of its own where it comes with a bundle. */
   readonly pack?: number
@@ -32,16 +32,16 @@ export function partSays(
   need: Need,
   part: CompiledPart,
   answer: Meeting,
-  { numbers, serving }: Pick<Market, 'numbers' | 'serving'>,
-  own: readonly WrittenNumber[] = [],
-): Pick<SourceInfo, 'need' | 'partId' | 'number' | 'evidence' | 'confirm'> {
-  const offered = [...(numbers.get(part.id) ?? []), ...own]
-  const wanted = need.wants ? (numbers.get(need.wants) ?? []) : []
+  number: NumberSays,
+): Pick<SourceInfo, 'need' | 'partId' | 'number' | 'evidence' | 'confirm' | 'tick'> {
+  const { says, plan } = number
+  const portsDecide = answer.meets === 'yes' && need.constraints.length > 0
   return {
     need: need.id,
     partId: part.id,
-    number: numberSays(wanted, offered, serving),
+    number,
     evidence: weakestGrade(part),
     confirm: answer.meets === 'confirm' ? answer.unknown : [],
+    tick: plan === 'no' || (plan === 'confirm' && !(says === 'not listed' && portsDecide)),
   }
 }

@@ -29,14 +29,11 @@ export const TABLES = {
     loose: ['ownerId'],
     owns: [
       ['partNumber', 'partId'],
-      ['supersession', 'partId'],
       ['port', 'partId'],
       ['part', 'ownerId'],
       ['photo', 'partId'],
     ],
   },
-  partNumber: { isLarge: true, refs: { partId: 'part', issuerId: 'issuer' } },
-  supersession: { isLarge: true, flags: ['oneWay'], refs: { partId: 'part', issuerId: 'issuer' } },
   port: { isLarge: true, refs: { partId: 'part' }, owns: [['claim', 'portId']] },
   build: {
     json: ['mustWork'],
@@ -82,6 +79,44 @@ export const TABLES = {
   },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
   photo: { refs: { partId: 'part', donorId: 'donor', buildId: 'build' } },
+  partNumber: {
+    isLarge: true,
+    json: ['scope'],
+    flags: ['again'],
+    refs: { partId: 'part', issuerId: 'issuer', photoId: 'photo' },
+    loose: ['photoId'],
+  },
+  supersession: {
+    isLarge: true,
+    json: ['scope'],
+    refs: { photoId: 'photo' },
+    loose: ['photoId'],
+    retired: ['partId', 'issuerId', 'oldNumber', 'newNumber', 'oneWay'],
+    owns: [['supersessionNumber', 'supersessionId']],
+  },
+  supersessionNumber: {
+    isLarge: true,
+    refs: { supersessionId: 'supersession', issuerId: 'issuer' },
+  },
+  interchange: {
+    isLarge: true,
+    json: ['scope'],
+    refs: { photoId: 'photo' },
+    loose: ['photoId'],
+    owns: [['interchangeNumber', 'interchangeId']],
+  },
+  interchangeNumber: {
+    isLarge: true,
+    json: ['scope'],
+    refs: { interchangeId: 'interchange', issuerId: 'issuer' },
+  },
+  application: {
+    isLarge: true,
+    json: ['scope'],
+    refs: { issuerId: 'issuer', photoId: 'photo' },
+    loose: ['photoId'],
+  },
+  generation: { json: ['conditions'] },
   matingCard: {
     json: ['answers'],
     refs: { buildId: 'build', engineId: 'part', transmissionId: 'part' },
@@ -102,7 +137,7 @@ export const TABLES = {
   },
   pairingPart: { refs: { pairingId: 'pairing', partId: 'part' } },
   couplingChoice: { refs: { pairingId: 'pairing', partId: 'part' } },
-  decision: { refs: { buildId: 'build' } },
+  decision: { refs: { buildId: 'build', issuerId: 'issuer' } },
   ownLine: { refs: { buildId: 'build' } },
   recipe: { json: ['body'] },
   sourcingLock: { refs: { buildId: 'build', supplierId: 'supplier' } },
@@ -117,9 +152,9 @@ export type TableName = StoredTable
 export const TABLE_NAMES = Object.keys(TABLES) as TableName[]
 export const shapeOf = (table: TableName): TableShape => TABLES[table]
 
-/** The part that a row tells of: itself, or whose port, claim, number, supersession or offer it is; null for anything else. */
+/** The part that a row tells of: itself, or whose port, claim, number or offer it is; null for anything else. */
 export function partOf(table: TableName, row: Readonly<Record<string, unknown>>): string | null {
   if (table === 'part') return String(row.id)
   if (table === 'claim') return String(row.portId).split('/')[0]!
-  return shapeOf(table).isLarge ? String(row.partId) : null
+  return shapeOf(table).isLarge && typeof row.partId === 'string' ? row.partId : null
 }

@@ -1,7 +1,14 @@
 import type { z } from 'zod'
 import { STORED_ROWS, type StoredTable } from '../../contract/stored.ts'
+import {
+  DEFAULT_RULE,
+  type NumberRule,
+  readNumber,
+  ruleOf,
+} from '../../core/identity/number-rule.ts'
 import { faultIn } from '../../core/ports/field.ts'
 import { fieldsOf, type PortKindName } from '../../core/ports/index.ts'
+import { oldSupersession } from '../database/migrations/old-supersession.ts'
 import { FileFault } from './file-fault.ts'
 
 /** Rows of one table of a build document, as they are stored. */
@@ -34,15 +41,14 @@ export function* readBuildDocument(document: unknown): Generator<DocumentRows> {
     throw new FileFault(
       'This is not a Junket build document: it should start with "format": "junket-build".',
     )
-  if (version !== 1 && version !== 2)
+  if (version !== 1 && version !== 2 && version !== 3)
     throw new FileFault(
-      `This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads versions 1 and 2.`,
+      `This document is of version ${JSON.stringify(version)?.slice(0, 20)}; this Junket reads versions 1 to 3.`,
     )
   const faults: { path: string; message: string }[] = []
-  const held =
-    version === 1
-      ? fromVersion1(tables as Record<string, unknown>)
-      : (tables as Record<string, unknown>)
+  let held = tables as Record<string, unknown>
+  if (version === 1) held = fromVersion1(held)
+  if (version < 3) held = fromVersion2(held)
   for (const name of Object.keys(held))
     if (!Object.hasOwn(STORED_ROWS, name))
       faults.push({ path: name.slice(0, 80), message: 'A table of this name is not known here.' })
@@ -79,6 +85,44 @@ function fromVersion1(tables: Record<string, unknown>): Record<string, unknown> 
   })
   return { ...tables, pairing: pairings, ...(parts.length > 0 ? { pairingPart: parts } : {}) }
 }
+
+/** Version 2 told of numbers without who says so, and hung supersessions of one number by one on a part. */
+function fromVersion2(tables: Record<string, unknown>): Record<string, unknown> {
+  const { supersession, partNumber, issuer } = tables
+  const rules = new Map(
+    (Array.isArray(issuer) ? issuer : []).flatMap((row: unknown): [unknown, NumberRule][] => {
+      const read = STORED_ROWS.issuer.safeParse(row)
+      return read.success ? [[read.data.id, ruleOf(read.data)]] : []
+    }),
+  )
+  const keyOf = (id: string, number: string): string =>
+    readNumber(number, rules.get(id) ?? DEFAULT_RULE).key
+  const numbers: unknown[] = []
+  return {
+    ...tables,
+    ...(Array.isArray(partNumber)
+      ? {
+          partNumber: partNumber.map((row: unknown) =>
+            isRow(row) ? { mark: 'catalogue', again: false, grade: 'catalogue', ...row } : row,
+          ),
+        }
+      : {}),
+    ...(Array.isArray(supersession)
+      ? {
+          supersession: supersession.map((row: unknown) => {
+            if (!isRow(row)) return row
+            const old = oldSupersession(row, keyOf, null)
+            numbers.push(...old.numbers)
+            return old.supersession
+          }),
+          supersessionNumber: numbers,
+        }
+      : {}),
+  }
+}
+
+const isRow = (row: unknown): row is Record<string, unknown> =>
+  typeof row === 'object' && row !== null && !Array.isArray(row)
 
 function checkTable(
   table: StoredTable,

@@ -45,7 +45,7 @@ export async function askAll(demo: object): Promise<ReadonlyMap<Callable, Exchan
   await store.transaction((tx) => tx.update('supplier', 'brimble', 1, { currency: 'SEK' }))
   await knex('supplier').where({ id: 'tessil' }).update({ currency: 'zzz' })
   await knex('supplier').where({ id: 'brimble' }).update({ currency: 'zzz' })
-  await knex('issuer').where({ id: 'issuer-SNG' }).update({ name: '' })
+  await knex('supplier').where({ id: 'anchor' }).update({ name: '' })
   store.replaced()
 
   const exchanges = new Map<Callable, Exchange>()

@@ -234,10 +234,60 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: { id: told('POST /parts').id },
     body: { issuer: 'HBP', number: 'HBP-SAMPLE-2' },
   }),
-  'POST /parts/{id}/supersessions': (told) => ({
-    params: { id: told('POST /parts').id },
-    body: { issuer: 'HBP', old: 'HBP-SAMPLE-0', new: 'HBP-SAMPLE-2' },
+  'POST /supersessions': {
+    body: {
+      old: [{ issuer: 'HBP', number: 'HBP-SAMPLE-0' }],
+      new: [
+        { issuer: 'HBP', number: 'HBP-SAMPLE-2' },
+        { issuer: 'HBP', number: 'HBP-SAMPLE-3', quantity: 2 },
+      ],
+      back: 'no',
+      since: '2021-04',
+      grade: 'maker',
+      source: 'Service letter',
+    },
+  },
+  'POST /interchanges': {
+    body: {
+      members: [
+        { issuer: 'HBP', number: 'HBP-SAMPLE-2' },
+        { issuer: 'FNF', number: 'SAMPLE-9', way: 'serves' },
+      ],
+      grade: 'catalogue',
+    },
+  },
+  'POST /applications': {
+    body: {
+      issuer: 'HBP',
+      number: 'HBP-SAMPLE-2',
+      grade: 'catalogue',
+      scope: {
+        targets: { engine: { family: 'Kessarn Wick', generations: ['2nd'] } },
+        from: '1992-03',
+        conditions: [{ key: 'gearbox', is: ['manual'] }],
+      },
+    },
+  },
+  'GET /generations': {},
+  'POST /generations': {
+    body: {
+      target: 'engine',
+      family: 'Sample family',
+      generation: '2nd',
+      from: '1992-03',
+      grade: 'maker',
+    },
+  },
+  'POST /number-claims/{id}/strike': (told) => ({
+    params: { id: told('POST /supersessions').id },
+    body: {
+      table: 'supersession',
+      version: 1,
+      why: 'The letter was of another family.',
+      by: 'Ida',
+    },
   }),
+  'GET /number-conflicts': {},
   'POST /claims': {
     body: {
       portId: 'wick-2/pilot-bore/crank',
@@ -385,7 +435,7 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: { table: 'supplier', id: 'brimble' },
     body: { version: 2 },
   },
-  'DELETE /set-aside/{table}/{id}': { params: { table: 'issuer', id: 'issuer-SNG' } },
+  'DELETE /set-aside/{table}/{id}': { params: { table: 'supplier', id: 'anchor' } },
   'GET /backups': {},
   'POST /backups': {},
   'POST /backups/{name}/restore': (told) => ({ params: { name: told('POST /backups').name } }),

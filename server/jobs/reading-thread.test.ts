@@ -40,7 +40,7 @@ test('what the thread answers is what would be answered here, before and right a
   const before = await readings.ask(store, 'parts', 'lantern')
   for (const line of before.lines.slice(0, 4)) {
     await decide(store, 'lantern', { needId: line.id, act: 'drop' }, () =>
-      readings.ask(store, 'restsOfLine', 'lantern', line.id),
+      readings.ask(store, 'lineStanding', 'lantern', line.id),
     )
     const after = (await (await readings.json(store, 'parts', 'lantern')).json()) as typeof before
     expect([

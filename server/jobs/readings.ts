@@ -10,7 +10,7 @@ import { briefView } from '../services/brief.ts'
 import { budgetView } from '../services/budget.ts'
 import { buildHeader, headerOrFault } from '../services/build-header.ts'
 import { viewBuild } from '../services/build-view.ts'
-import { restsOfLine } from '../services/decisions.ts'
+import { lineStanding } from '../services/decisions.ts'
 import { donorSheet, donorsOf } from '../services/donors.ts'
 import { firstAnswerView } from '../services/first-answer.ts'
 import { judgeChosen } from '../services/judged-pairings.ts'
@@ -94,7 +94,7 @@ export const READINGS = {
     encoder.encode(
       (await import('../documents/parts-csv.ts')).partsCsv(await partsList(store, build)),
     ),
-  restsOfLine,
+  lineStanding,
   donors: donorsOf,
   donorSheet,
   sourcing: sourcingView,

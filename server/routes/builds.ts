@@ -119,7 +119,7 @@ export function buildRoutes({ store, jobs }: Services): App {
     'GET /builds/{id}/parts': async ({ params }) => readings.json(store, 'parts', params.id),
     'POST /builds/{id}/decisions': async ({ params, body }) =>
       decide(store, params.id, body, () =>
-        readings.ask(store, 'restsOfLine', params.id, body.needId),
+        readings.ask(store, 'lineStanding', params.id, body.needId),
       ),
     'DELETE /builds/{id}/decisions/{decision}': async ({ params }) =>
       toTrash(store, 'decision', params.decision),

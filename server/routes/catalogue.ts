@@ -1,16 +1,8 @@
 import { catalogueOperations } from '../../contract/operations/catalogue.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { donors, kits } from '../services/bundles.ts'
-import {
-  addClaim,
-  addNumber,
-  addSupersession,
-  compareInside,
-  createPart,
-  listParts,
-  partDetail,
-  strikeClaim,
-} from '../services/parts.ts'
+import { addClaim, compareInside, createPart, partDetail, strikeClaim } from '../services/parts.ts'
+import { listParts } from '../services/parts-found.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 
@@ -24,10 +16,6 @@ export const catalogueRoutes = ({ store }: Services): App =>
     'PATCH /parts/{id}': async ({ params, body: { version, ...patch } }) =>
       store.transaction((tx) => tx.update('part', params.id, version, patch)),
     'DELETE /parts/{id}': async ({ params }) => toTrash(store, 'part', params.id),
-    'POST /parts/{id}/numbers': async ({ params, body }) =>
-      store.transaction((tx) => addNumber(tx, params.id, body.issuer, body.number)),
-    'POST /parts/{id}/supersessions': async ({ params, body }) =>
-      store.transaction((tx) => addSupersession(tx, params.id, body)),
     'POST /claims': async ({ body }) => addClaim(store, body),
     'POST /claims/{id}/strike': async ({ params, body }) => strikeClaim(store, params.id, body),
     'GET /kits': async () => ({ items: await kits.list(store) }),

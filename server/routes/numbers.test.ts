@@ -157,7 +157,7 @@ test('numbers are read by the rule of their issuer; trade items and chassis numb
     ],
   })
   expect(json.numbers).toMatchObject([
-    { key: 'MLD41720', check: 'none', fitsShape: true },
+    { key: '41720', check: 'none', fitsShape: true },
     { key: '4171O', didYouMean: [] },
     { key: '02000000000015', check: 'ok', notes: [] },
     { check: 'fails', notes: ['its check digit is not right'] },

@@ -11,5 +11,5 @@ export const settingRoutes = ({ store }: Services): App =>
     'PATCH /settings': async ({ body }) => writeSettings(store, body),
     'GET /words': async () => vocabulary(),
     'GET /templates': async () => startingPoints(store),
-    'GET /find': async ({ query }) => ({ items: await find(store, query.q) }),
+    'GET /find': async ({ query }) => find(store, query.q),
   })

@@ -6,12 +6,13 @@ import { shapeOf, TABLE_NAMES, type TableName } from '../database/tables.ts'
 import { type DocumentRows, readBuildDocument } from '../documents/build-json.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import { toCoreParts } from './core-parts.ts'
+import { keyOf, type NumberKey, saidOfNumbers } from './numbers-of-part.ts'
 import { rebuildPortValues } from './one-part.ts'
 
 /** A build and all it refers to, as one JSON document: rows by table, by id, without versions or history. */
 export interface BuildDocument {
   readonly format: 'junket-build'
-  readonly version: 2
+  readonly version: 3
   readonly tables: Partial<Record<TableName, readonly Record<string, unknown>[]>>
 }
 
@@ -42,16 +43,18 @@ export async function exportBuild(store: Store, buildId: string): Promise<BuildD
     if (row) queue.push([table, row])
   }
   // Suppliers' offers of the parts reached, and the rates that price them, are what a plan is made from.
-  for (let next = queue.shift(); next; next = queue.shift()) {
-    const [table, row] = next
-    if (found.get(table)!.has(row.id)) continue
+  const follow = async (): Promise<void> => {
+    for (let next = queue.shift(); next; next = queue.shift()) await take(next)
+  }
+  const take = async ([table, row]: [TableName, Row]): Promise<void> => {
+    if (found.get(table)!.has(row.id)) return
     // Other builds' specimens are theirs: their claims stay behind.
     if (
       table === 'claim' &&
       row.specimenId &&
       (await store.find('specimen', String(row.specimenId)))?.buildId !== buildId
     )
-      continue
+      return
     found.get(table)!.set(row.id, row)
     const shape = shapeOf(table)
     for (const [column, target] of Object.entries(shape.refs ?? {}))
@@ -59,6 +62,19 @@ export async function exportBuild(store: Store, buildId: string): Promise<BuildD
     for (const [owned, column] of shape.owns ?? [])
       for (const one of await store.list(owned, { [column]: row.id })) queue.push([owned, one])
     for (const [target, id] of looseRefs(table, row)) await reach(target, id)
+  }
+  await follow()
+  // What is said of its numbers, and of the numbers those lead to.
+  const asked = new Set<string>()
+  for (;;) {
+    const keys = numbersIn(found).filter((one) => !asked.has(keyOf(one)))
+    if (keys.length === 0) break
+    for (const one of keys) asked.add(keyOf(one))
+    const said = await saidOfNumbers(store, keys)
+    for (const row of said.supersessions) queue.push(['supersession', row])
+    for (const row of said.interchanges) queue.push(['interchange', row])
+    for (const row of said.applications) queue.push(['application', row])
+    await follow()
   }
   const offers = found.get('offer')!
   const currencies = new Set(
@@ -80,8 +96,18 @@ export async function exportBuild(store: Store, buildId: string): Promise<BuildD
     const rows = [...found.get(table)!.values()].sort((p, q) => (p.id < q.id ? -1 : 1)).map(plain)
     if (rows.length > 0) tables[table] = rows
   }
-  return { format: 'junket-build', version: 2, tables }
+  return { format: 'junket-build', version: 3, tables }
 }
+
+/** Every number that rows found name, by what it comes to. */
+const numbersIn = (found: ReadonlyMap<TableName, ReadonlyMap<string, Row>>): NumberKey[] =>
+  (['partNumber', 'supersessionNumber', 'interchangeNumber', 'application', 'offer'] as const)
+    .flatMap((table) => [...found.get(table)!.values()])
+    .flatMap(({ issuerId, normalised }) =>
+      typeof issuerId === 'string' && typeof normalised === 'string'
+        ? { issuerId, normalised }
+        : [],
+    )
 
 /** A row without its version, empty columns left out, keys in order. */
 function plain(row: Record<string, unknown>): Record<string, unknown> {

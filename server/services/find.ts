@@ -1,83 +1,183 @@
-import { readNumber } from '../../core/identity/number-rule.ts'
+import { groupBy } from '../../core/group.ts'
+import { ruleOf } from '../../core/identity/number-rule.ts'
+import type { KnownIssuer, NumberMatch } from '../../core/identity/number-search.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
-import type { Store } from '../database/store.ts'
+import { mirrored } from '../database/mirror.ts'
+import type { RowOf, Store } from '../database/store.ts'
+import { ENTRY_KINDS, type EntryKind } from '../search/entries.ts'
+import { follow } from '../search/follow.ts'
+import { type FoundNumber, findNumbers } from '../search/numbers.ts'
+import { askedWords, findWords } from '../search/words.ts'
+import { keyOf, rowsNaming } from './numbers-of-part.ts'
 
 export interface Found {
-  readonly kind: 'build' | 'part' | 'number' | 'donor' | 'kit' | 'supplier'
+  readonly kind: EntryKind | 'number'
   readonly id: string
   readonly words: string
   readonly detail: string
+  /** Of a number: how it has to do with what was typed. */
+  readonly match: NumberMatch | null
 }
 
+/** So many of each kind are told. */
 const EACH = 8
 
-/** Builds, parts, part numbers in any spelling, donors, kits and suppliers that hold the words. */
-export async function find(store: Store, words: string): Promise<Found[]> {
-  const plain = words.trim().replace(/[%_]/g, '')
-  if (plain === '') return []
-  const named = async (table: 'build' | 'part' | 'donor' | 'kit' | 'supplier') =>
-    (await store.knex(table).where('name', 'like', `%${plain}%`).orderBy('name').limit(EACH)) as {
-      id: string
-      name: string
-      kind?: string
-      place?: string | null
-      currency?: string
-    }[]
-  const number = readNumber(plain).key
-  const numbers =
-    number === ''
-      ? []
-      : ((await store
-          .knex('partNumber')
-          .join('part', 'part.id', 'part_number.part_id')
-          .join('issuer', 'issuer.id', 'part_number.issuer_id')
-          .where('part_number.normalised', 'like', `%${number}%`)
-          .orderBy('part_number.normalised')
-          .limit(EACH)
-          .select({
-            id: 'part.id',
-            name: 'part.name',
-            number: 'part_number.number',
-            issuer: 'issuer.name',
-          })) as { id: string; name: string; number: string; issuer: string }[])
-  const [builds, parts, donors, kits, suppliers] = await Promise.all([
-    named('build'),
-    named('part'),
-    named('donor'),
-    named('kit'),
-    named('supplier'),
-  ])
-  return [
-    ...builds.map(
-      (row): Found => ({ kind: 'build', id: row.id, words: row.name, detail: 'Build' }),
-    ),
-    ...numbers.map(
-      (row): Found => ({
-        kind: 'number',
-        id: row.id,
-        words: `${row.issuer} ${row.number}`,
-        detail: row.name,
-      }),
-    ),
-    ...parts.map(
-      (row): Found => ({
-        kind: 'part',
+const rules = new WeakMap<readonly RowOf<'issuer'>[], readonly KnownIssuer[]>()
+/** Issuers with their rules, made once while none of them changes. */
+export async function knownIssuers(store: Store): Promise<readonly KnownIssuer[]> {
+  const { list } = await mirrored(store, 'issuer')
+  let held = rules.get(list)
+  if (!held) {
+    held = list.map((row) => ({ id: row.id, name: row.name, rule: ruleOf(row) }))
+    rules.set(list, held)
+  }
+  return held
+}
+
+/**
+ * Everything found by what was typed: numbers in any spelling, the closest first, then builds, vehicles, engines, gearboxes,
+ * parts, kits, donors and suppliers that hold every word, misspelt ones mended.
+ */
+export async function find(
+  store: Store,
+  typed: string,
+): Promise<{ items: Found[]; mended: { typed: string; as: string }[] }> {
+  if (typed.trim() === '') return { items: [], mended: [] }
+  await follow(store)
+  const numbers = await foundNumbers(store, typed, EACH)
+  const words = await askedWords(store.knex, typed)
+  const items: Found[] = [...numbers]
+  for (const kind of ENTRY_KINDS)
+    items.push(...(await named(store, kind, await findWords(store.knex, words, kind, EACH))))
+  return { items, mended: [...words.mended].map(([from, as]) => ({ typed: from, as })) }
+}
+
+const TABLE_OF = {
+  build: 'build',
+  vehicle: 'part',
+  engine: 'part',
+  transmission: 'part',
+  part: 'part',
+  kit: 'kit',
+  donor: 'donor',
+  supplier: 'supplier',
+} as const
+const WORDS: Readonly<Partial<Record<EntryKind, string>>> = {
+  build: 'Build',
+  kit: 'Kit',
+  donor: 'Donor',
+  supplier: 'Supplier',
+}
+
+async function named(
+  store: Store,
+  kind: EntryKind,
+  hits: readonly { readonly rowId: string }[],
+): Promise<Found[]> {
+  const rows = new Map(
+    (
+      await store.listIn(
+        TABLE_OF[kind],
+        'id',
+        hits.map(({ rowId }) => rowId),
+      )
+    ).map((row) => [row.id, row]),
+  )
+  return hits.flatMap(({ rowId }): Found[] => {
+    const row = rows.get(rowId)
+    if (!row) return []
+    const detail = WORDS[kind] ?? ('kind' in row ? kindWords(row.kind) : '')
+    const place = 'place' in row ? row.place : null
+    return [
+      {
+        kind,
         id: row.id,
         words: row.name,
-        detail: kindWords(row.kind ?? ''),
-      }),
-    ),
-    ...donors.map(
-      (row): Found => ({
-        kind: 'donor',
-        id: row.id,
-        words: row.name,
-        detail: ['Donor', row.place].filter(Boolean).join(', '),
-      }),
-    ),
-    ...kits.map((row): Found => ({ kind: 'kit', id: row.id, words: row.name, detail: 'Kit' })),
-    ...suppliers.map(
-      (row): Found => ({ kind: 'supplier', id: row.id, words: row.name, detail: 'Supplier' }),
-    ),
-  ]
+        detail: [detail, place].filter(Boolean).join(', '),
+        match: null,
+      },
+    ]
+  })
+}
+
+/** Numbers found, each with the parts that bear it or are sold under it, and what replaced it. */
+async function foundNumbers(store: Store, typed: string, most: number): Promise<Found[]> {
+  const issuers = await knownIssuers(store)
+  const nameOf = new Map(issuers.map(({ id, name }) => [id, name]))
+  const hits = await findNumbers(store.knex, typed, issuers, most)
+  if (hits.length === 0) return []
+  const { borne, replaced } = await ofNumbers(store, hits)
+  const parts = new Map(
+    (
+      await store.listIn('part', 'id', [
+        ...new Set([...borne.values()].flat().map(({ partId }) => partId)),
+      ])
+    ).map((row) => [row.id, row.name]),
+  )
+  return hits.flatMap((hit): Found[] => {
+    const at = keyOf({ issuerId: hit.issuerId, normalised: hit.key })
+    const next = replaced.get(at)
+    const told = next ? `, replaced by ${next}` : ''
+    return (borne.get(at) ?? []).slice(0, EACH).map(({ partId, number }) => ({
+      kind: 'number',
+      id: partId,
+      words: `${nameOf.get(hit.issuerId) ?? ''} ${number}`.trim(),
+      detail: `${parts.get(partId) ?? ''}${told}`,
+      match: hit.match,
+    }))
+  })
+}
+
+/** Parts of numbers, by number: those that bear it, or, where none does, those sold under it, or that bear what replaced it. */
+export async function ofNumbers(
+  store: Store,
+  hits: readonly FoundNumber[],
+): Promise<{
+  borne: ReadonlyMap<string, readonly { partId: string; number: string }[]>
+  replaced: ReadonlyMap<string, string>
+}> {
+  const keys = hits.map(({ issuerId, key }) => ({ issuerId, normalised: key }))
+  const borne = new Map<string, { partId: string; number: string }[]>(
+    [
+      ...groupBy(
+        (await rowsNaming(store, 'partNumber', keys)).filter((row) => row.struckDay === null),
+        keyOf,
+      ),
+    ].map(([key, rows]) => [key, rows.map(({ partId, number }) => ({ partId, number }))]),
+  )
+  const old = (await rowsNaming(store, 'supersessionNumber', keys)).filter(
+    ({ side }) => side === 'old',
+  )
+  const next = (
+    await store.listIn('supersessionNumber', 'supersessionId', [
+      ...new Set(old.map((row) => row.supersessionId)),
+    ])
+  ).filter(({ side }) => side === 'new')
+  const nextOf = groupBy(next, (row) => row.supersessionId)
+  const replaced = new Map(
+    old.map((row) => [
+      keyOf(row),
+      (nextOf.get(row.supersessionId) ?? []).map(({ number }) => number).join(' and '),
+    ]),
+  )
+  const bare = keys.filter((key) => !borne.has(keyOf(key)))
+  if (bare.length === 0) return { borne, replaced }
+  for (const { issuerId, normalised } of bare) {
+    const offers = (await store
+      .knex('offer')
+      .where({ issuerId, normalised })
+      .distinct('partId', 'number')
+      .limit(EACH)) as { partId: string; number: string }[]
+    if (offers.length > 0) borne.set(keyOf({ issuerId, normalised }), offers)
+  }
+  const heirs = await rowsNaming(store, 'partNumber', next)
+  const heirOf = groupBy(heirs, keyOf)
+  for (const row of old) {
+    if (borne.has(keyOf(row))) continue
+    const own = (nextOf.get(row.supersessionId) ?? []).flatMap((one) =>
+      (heirOf.get(keyOf(one)) ?? []).map(({ partId }) => ({ partId, number: row.number })),
+    )
+    if (own.length > 0) borne.set(keyOf(row), own)
+  }
+  return { borne, replaced }
 }

@@ -81,7 +81,7 @@ async function perform([what, index]: Step, done: readonly string[]): Promise<st
             kind: 'disc',
             name,
             ports: [{ kind: 'disc-hub', slot: 'main', fields: { startMm: { value: index } } }],
-            numbers: [{ issuer: 'QRY', number: name }],
+            numbers: [{ issuer: 'QRY', number: name, mark: 'catalogue' }],
           }),
         )
       case 'rename':

@@ -3,8 +3,11 @@ import { demoDatabase } from '../database/demo.seed.ts'
 import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { createIssuer, previewIssuer, updateIssuer } from './issuers.ts'
+import { addNumber } from './number-claims.ts'
 import { checkNumbers } from './numbers.ts'
-import { addNumber } from './parts.ts'
+
+const listed = (issuer: string, number: string) =>
+  ({ issuer, number, mark: 'catalogue', grade: 'catalogue' }) as const
 
 let knex: Database
 let store: Store
@@ -28,8 +31,8 @@ const plain = (rule: typeof shaped) => structuredClone(rule)
 
 test('a rule is tried, saved and read anew: prefixes and colours count no more, sides do', async () => {
   const issuer = await createIssuer(store, { name: 'Brass', upper: true, noise: ' .-' })
-  await addNumber(store, 'wick-2', 'Brass', 'BR-1234LK')
-  await addNumber(store, 'wick-1', 'Brass', '1234 R')
+  await addNumber(store, 'wick-2', listed('Brass', 'BR-1234LK'))
+  await addNumber(store, 'wick-1', listed('Brass', '1234 R'))
   const tried = await previewIssuer(store, issuer.id, {
     upper: true,
     noise: ' .-',
@@ -47,15 +50,15 @@ test('a rule is tried, saved and read anew: prefixes and colours count no more, 
     have: [{ issuer: 'Brass', number: 'br1234l-k', grade: 'maker' }],
   })
   expect(says).toMatchObject({ verdict: 'with note', plan: 'confirm', evidence: 'maker' })
-  await expect(addNumber(store, 'hob', 'Brass', '1234-L-W')).rejects.toThrow(
+  await expect(addNumber(store, 'hob', listed('Brass', '1234-L-W'))).rejects.toThrow(
     /already the number of/,
   )
 })
 
 test('two parts in one number change nothing, and say which; a rule that cannot be followed says why', async () => {
   const issuer = await createIssuer(store, { name: 'Copper', upper: true, noise: ' .-' })
-  await addNumber(store, 'wick-2', 'Copper', '0120')
-  await addNumber(store, 'wick-1', 'Copper', '120')
+  await addNumber(store, 'wick-2', listed('Copper', '0120'))
+  await addNumber(store, 'wick-1', listed('Copper', '120'))
   const drop = { ...RULE, zeros: 'drop' as const }
   await expect(updateIssuer(store, issuer.id, issuer.version, { rule: drop })).rejects.toThrow(
     /0120 and 120 would be one number, 120, of two parts/,

@@ -1,29 +1,9 @@
 import type { z } from 'zod'
 import type { issuerInput, rulePreviewInput } from '../../contract/rows.ts'
-import {
-  checkRule,
-  DEFAULT_RULE,
-  type NumberRule,
-  readNumber,
-} from '../../core/identity/number-rule.ts'
+import { checkRule, type NumberRule, readNumber, ruleOf } from '../../core/identity/number-rule.ts'
 import { previewRule } from '../../core/identity/rule-preview.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
-
-/** What a row of an issuer says of how its numbers are written. */
-interface Writes {
-  readonly upper: boolean
-  readonly noise: string
-  readonly rule?: Omit<NumberRule, 'upper' | 'noise'> | null | undefined
-}
-
-/** How an issuer writes its numbers, whole. */
-export const ruleOf = ({ upper, noise, rule }: Writes): NumberRule => ({
-  ...DEFAULT_RULE,
-  ...rule,
-  upper,
-  noise,
-})
 
 /** What a number of an issuer is compared by. */
 export const keyFor = (issuer: RowOf<'issuer'>, number: string): string =>
@@ -58,7 +38,7 @@ export async function updateIssuer(
     const before = await tx.get('issuer', id)
     const issuer = await tx.update('issuer', id, version, patch)
     expectRule(ruleOf(issuer))
-    const known = await tx.list('partNumber', { issuerId: id })
+    const known = await catalogued(tx, id)
     const { blocked } = previewRule(
       known.map(({ number, partId }) => ({ number, part: partId })),
       ruleOf(before),
@@ -69,7 +49,7 @@ export async function updateIssuer(
       throw new ConflictError(
         `${first.numbers.map(({ number }) => number).join(' and ')} would be one number, ${first.key}, of two parts. Mend one of them, or leave the rule.`,
       )
-    for (const table of ['partNumber', 'offer'] as const)
+    for (const table of KEYED)
       for (const row of await tx.list(table, { issuerId: id })) {
         const normalised = row.number === null ? null : keyFor(issuer, row.number)
         if (normalised !== row.normalised)
@@ -78,6 +58,21 @@ export async function updateIssuer(
     return issuer
   })
 }
+
+/** Tables whose rows are found by what their numbers come to. */
+const KEYED = [
+  'partNumber',
+  'supersessionNumber',
+  'interchangeNumber',
+  'application',
+  'offer',
+] as const
+
+/** Numbers of an issuer in catalogues: those stamped or cast may stand on many parts. */
+const catalogued = async (store: Store, issuerId: string): Promise<RowOf<'partNumber'>[]> =>
+  (await store.list('partNumber', { issuerId, mark: 'catalogue' })).filter(
+    ({ struckDay }) => struckDay === null,
+  )
 
 /** So many of each are told. */
 const TOLD = 12
@@ -91,7 +86,7 @@ export async function previewIssuer(
   const issuer = await store.get('issuer', id)
   const rule = ruleOf(next)
   expectRule(rule)
-  const known = await store.list('partNumber', { issuerId: id })
+  const known = await catalogued(store, id)
   const found = previewRule(
     known.map(({ number, partId }) => ({ number, part: partId })),
     ruleOf(issuer),

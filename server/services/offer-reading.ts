@@ -1,9 +1,8 @@
 import { v7 as uuidv7 } from 'uuid'
-import { DEFAULT_RULE, readNumber } from '../../core/identity/number-rule.ts'
+import { DEFAULT_RULE, readNumber, ruleOf } from '../../core/identity/number-rule.ts'
 import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
-import { ruleOf } from './issuers.ts'
 
 export interface ImportPreview {
   readonly rows: number
@@ -250,7 +249,16 @@ export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): 
           .replace(/\p{Cc}+/gu, ' ')
           .slice(0, 120),
       })
-      partNumber.push({ id: uuidv7(), partId, issuerId, number: line.number, normalised })
+      partNumber.push({
+        id: uuidv7(),
+        partId,
+        issuerId,
+        number: line.number,
+        normalised,
+        mark: 'catalogue',
+        again: false,
+        grade: 'catalogue',
+      })
     }
     offer.push({
       id: uuidv7(),

@@ -1,6 +1,6 @@
 import { groupBy } from '../../core/group.ts'
-import type { WrittenNumber } from '../../core/identity/claims.ts'
 import type { Market, OfferRow } from '../../core/sourcing/market.ts'
+import type { KnownNumber } from '../../core/sourcing/numbers-wanted.ts'
 import { onChange } from '../database/changes.ts'
 import { asideChanges } from '../database/set-aside.ts'
 import type { Store } from '../database/store.ts'
@@ -25,7 +25,7 @@ interface Kept {
   readonly epoch: number
   readonly aside: number
   readonly offers: Map<string, readonly OfferRow[]>
-  readonly numbers: Map<string, readonly WrittenNumber[]>
+  readonly numbers: Map<string, readonly KnownNumber[]>
   readonly least: Map<string, readonly LeastPrice[]>
   readonly stale: Set<string>
   changes: number
@@ -40,9 +40,11 @@ const NONE: readonly never[] = []
 function keptOf(store: Store): Kept {
   if (!followed.has(store.root)) {
     followed.add(store.root)
-    onChange(store.root, ({ parts }) => {
+    onChange(store.root, ({ parts, packed: { tables } }) => {
       const now = kept.get(store.root)
       for (const id of parts) now?.stale.add(id)
+      // Numbers are told by the names of their issuers.
+      if (tables.includes('issuer')) for (const id of now?.numbers.keys() ?? []) now?.stale.add(id)
     })
   }
   const before = kept.get(store.root)
@@ -87,11 +89,22 @@ export async function offeredOf(store: Store, parts: ReadonlySet<string>): Promi
       groupBy(await store.readIn('offer', 'partId', missing), (row) => row.partId),
       groupBy(await store.readIn('partNumber', 'partId', missing), (row) => row.partId),
     ]
+    const names = new Map((await store.list('issuer')).map(({ id, name }) => [id, name]))
     for (const id of missing) {
       now.offers.set(id, offers.get(id) ?? NONE)
       now.numbers.set(
         id,
-        (numbers.get(id) ?? []).map(({ issuerId, number }) => ({ issuer: issuerId, number })),
+        (numbers.get(id) ?? []).flatMap((row) =>
+          row.struckDay === null
+            ? {
+                issuer: names.get(row.issuerId) ?? row.issuerId,
+                number: row.number,
+                mark: row.mark,
+                grade: row.grade,
+                ...(row.scope ? { where: row.scope } : {}),
+              }
+            : [],
+        ),
       )
     }
   }

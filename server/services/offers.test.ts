@@ -5,8 +5,12 @@ import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { type OffersRead, readOffersCsv } from '../documents/offers-csv.ts'
+import { addNumber } from './number-claims.ts'
 import * as offers from './offers.ts'
-import { addNumber, createPart } from './parts.ts'
+import { createPart } from './parts.ts'
+
+const listed = (issuer: string, number: string) =>
+  ({ issuer, number, mark: 'catalogue', grade: 'catalogue' }) as const
 
 const HEAD =
   'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
@@ -34,7 +38,7 @@ beforeEach(async () => {
   store = new Store(knex)
   await store.insert('supplier', { name: 'Harbour Parts', currency: 'EUR' })
   const part = await createPart(store, { kind: 'disc', name: 'Disc' })
-  await addNumber(store, part.id, 'MLD', '417.20')
+  await addNumber(store, part.id, listed('MLD', '417.20'))
 })
 afterAll(() => knex.destroy())
 

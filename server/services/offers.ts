@@ -7,8 +7,8 @@ import type { RowOf, Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import { keyFor } from './issuers.ts'
+import { issuerNamed } from './number-claims.ts'
 import { type ImportPreview, OfferReading, rowsOf } from './offer-reading.ts'
-import { issuerNamed } from './parts.ts'
 
 export type Chunks = AsyncIterable<OffersRead> | Iterable<OffersRead>
 

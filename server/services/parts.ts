@@ -1,8 +1,6 @@
 import type { z } from 'zod'
 import type { claimInput, partInput, strikeInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
-import { groupBy } from '../../core/group.ts'
-import { readNumber } from '../../core/identity/number-rule.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import { asStored, isPlaced } from '../../core/patterns/as-stored.ts'
@@ -36,60 +34,13 @@ import { UnprocessableError } from '../errors.ts'
 import { fieldWords } from './catalogue.ts'
 import { toClaim, toCoreParts } from './core-parts.ts'
 import { shopDay } from './day.ts'
-import { keyFor } from './issuers.ts'
+import { addNumber, addSupersession } from './number-claims.ts'
+import { numbersOfPart } from './numbers-of-part.ts'
 import { insertPort, onePart, rebuildPortValues } from './one-part.ts'
 import { partOfType } from './part-of-type.ts'
+import { usedIn } from './used-in.ts'
 
 export type PartInput = z.infer<typeof partInput>
-
-/** A page of parts by id, filtered by kind (several with commas between), owner or words in the name or numbers. */
-export async function listParts(
-  store: Store,
-  {
-    kind,
-    q,
-    owner,
-    after,
-    limit = 100,
-  }: { kind?: string; q?: string; owner?: string; after?: string; limit?: number },
-) {
-  const query = store
-    .knex('part')
-    .orderBy('id')
-    .limit(limit + 1)
-  if (kind) query.whereIn('kind', kind.split(','))
-  if (owner) query.where({ ownerId: owner })
-  if (after) query.where('id', '>', after)
-  if (q) {
-    const like = `%${q.replace(/[%_]/g, '')}%`
-    const number = `%${readNumber(q).key}%`
-    query.where((either) =>
-      either
-        .where('name', 'like', like)
-        .orWhereIn(
-          'id',
-          store.knex('part_number').select('part_id').where('normalised', 'like', number),
-        ),
-    )
-  }
-  const rows = await query
-  const items = store.sound('part', rows.slice(0, limit))
-  const numbers = groupBy(
-    await store.listIn(
-      'partNumber',
-      'partId',
-      items.map((row) => row.id),
-    ),
-    (row) => row.partId,
-  )
-  return {
-    items: items.map((row) => ({
-      ...row,
-      numbers: (numbers.get(row.id) ?? []).map((n) => n.number),
-    })),
-    next: rows.length > limit ? String(rows[limit - 1].id) : null,
-  }
-}
 
 /** Pattern families that parts of the catalogue name. */
 export async function familiesOf(store: Store): Promise<{ id: string; words: string }[]> {
@@ -111,21 +62,12 @@ export async function partDetail(store: Store, id: string, buildId?: string) {
     'portId',
     ports.map((port) => port.id),
   )
-  const [numbers, supersessions, issuers] = await Promise.all([
-    store.list('partNumber', { partId: id }),
-    store.list('supersession', { partId: id }),
-    store.list('issuer'),
-  ])
   const specimen = buildId ? (await store.list('specimen', { buildId, partId: id }))[0] : undefined
   const compiled = compilePart(toCoreParts([part], ports, claims)[0]!, specimen?.id)
-  const issuerName = new Map(issuers.map((row) => [row.id, row.name]))
   return {
     ...part,
-    numbers: numbers.map((row) => ({ ...row, issuer: issuerName.get(row.issuerId) ?? null })),
-    supersessions: supersessions.map((row) => ({
-      ...row,
-      issuer: issuerName.get(row.issuerId) ?? null,
-    })),
+    ...(await numbersOfPart(store, id)),
+    usedIn: [...((await usedIn(store, [id])).get(id) ?? [])],
     ports: [...compiled.ports]
       .sort((p, q) => PORT_KIND_NAMES.indexOf(p.kind) - PORT_KIND_NAMES.indexOf(q.kind))
       .map((port) => ({
@@ -211,47 +153,11 @@ export async function createPart(store: Store, input: PartInput): Promise<RowOf<
             typed: claim.typed ?? printTyped(fieldWords(port.kind, field)!, claim.value),
           })
     }
-    for (const { issuer, number } of numbers) await addNumber(tx, part.id, issuer, number)
-    for (const one of supersessions) await addSupersession(tx, part.id, one)
+    for (const one of numbers)
+      await addNumber(tx, part.id, { ...one, grade: one.grade ?? said.grade ?? 'heard' })
+    for (const one of supersessions) await addSupersession(tx, one)
     await rebuildPortValues(tx, part.id)
     return part
-  })
-}
-
-/** Finds an issuer by name or makes it with the default rule. */
-export async function issuerNamed(store: Store, name: string): Promise<RowOf<'issuer'>> {
-  return (await store.list('issuer', { name }))[0] ?? (await store.insert('issuer', { name }))
-}
-
-export async function addNumber(
-  store: Store,
-  partId: string,
-  issuerName: string,
-  number: string,
-): Promise<RowOf<'partNumber'>> {
-  const issuer = await issuerNamed(store, issuerName)
-  const normalised = keyFor(issuer, number)
-  const taken = (await store.list('partNumber', { issuerId: issuer.id, normalised }))[0]
-  if (taken) {
-    const other = await store.get('part', String(taken.partId))
-    throw new UnprocessableError(
-      `${issuerName} ${number} is already the number of ${other.name}. Use another number, or add the offer to that part.`,
-    )
-  }
-  return store.insert('partNumber', { partId, issuerId: issuer.id, number, normalised })
-}
-
-export async function addSupersession(
-  store: Store,
-  partId: string,
-  { issuer, old, new: next, oneWay }: { issuer: string; old: string; new: string; oneWay: boolean },
-): Promise<RowOf<'supersession'>> {
-  return store.insert('supersession', {
-    partId,
-    issuerId: (await issuerNamed(store, issuer)).id,
-    oldNumber: old,
-    newNumber: next,
-    oneWay,
   })
 }
 

@@ -14,13 +14,17 @@ import { type Gathered, gatherCandidates } from '../../core/sourcing/candidates.
 import { RULE } from '../../core/sourcing/filters.ts'
 import { takenBy } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
+import { NumbersAsked } from '../../core/sourcing/numbers-asked.ts'
+import { numberedPart } from '../../core/sourcing/numbers-wanted.ts'
 import { partsAsked } from '../../core/sourcing/offer-matches.ts'
 import type { Conflict, Lock, Problem } from '../../core/sourcing/problem.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { factsOf } from './build-facts.ts'
 import { type BuildView, contextOf, viewBuild } from './build-view.ts'
+import { shopDay } from './day.ts'
 import { judging } from './judging.ts'
 import { Memory, RevisionMemory } from './memory.ts'
+import { numbersOf } from './numbers-of.ts'
 import { offeredOf } from './offered.ts'
 import { type PairingRun, runBuildPairing } from './pairing-run.ts'
 
@@ -228,16 +232,40 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
   const holding = plans.findLast(({ detail }) => detail.totalMinor !== null)
   const { parts, kinds, trade } = catalogue
   // Only what these needs ask for is read: a shop has a million offers.
-  const { changes, offers, numbers } = await offeredOf(
-    store,
-    partsAsked(needs, { ...trade, parts, kinds }, judge),
-  )
+  const asNumbered = numbersOf(view, base.run, base.facts, decisions)
+  const asked = partsAsked(needs, { ...trade, parts, kinds }, judge)
+  for (const need of needs) {
+    const numbered = numberedPart(need, asNumbered)
+    if (numbered !== null) asked.add(numbered)
+  }
+  const { changes, offers, numbers } = await offeredOf(store, asked)
+  const today = await shopDay(store)
   const coming = new Set(needs.flatMap((need) => (supplyIn(base, need) === 'comes' ? need.id : [])))
   const market: Market = { ...trade, parts, kinds, offers, numbers }
   const gathered = gatheredMemory.recall(
     [parts, trade],
-    JSON.stringify([changes, build, needs, decisions, locks, judge?.key, [...coming]]),
-    () => gatherCandidates(needs, market, build, decisions, locks.map(toLock), judge, coming),
+    JSON.stringify([
+      changes,
+      build,
+      needs,
+      decisions,
+      locks,
+      judge?.key,
+      [...coming],
+      asNumbered.application,
+      today,
+    ]),
+    () =>
+      gatherCandidates(
+        needs,
+        market,
+        build,
+        decisions,
+        locks.map(toLock),
+        judge,
+        coming,
+        new NumbersAsked(market, asNumbered, today),
+      ),
   )
   const plan = holding ?? plans.at(-1) ?? null
   const { stand: proofs, dropped } = proofsOf(base, plan, gathered)

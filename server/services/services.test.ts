@@ -13,14 +13,19 @@ import { shopDay } from './day.ts'
 import { decide } from './decisions.ts'
 import { undoCommand } from './history.ts'
 import { addLock } from './locks.ts'
+import { addNumber } from './number-claims.ts'
 import { chooseCoupling, chooseKit, choosePairing } from './pairing-choice.ts'
 import { runBuildPairing } from './pairing-run.ts'
 import { pairingRows } from './pairings.ts'
-import { addClaim, addNumber, createPart, listParts, partDetail } from './parts.ts'
+import { addClaim, createPart, partDetail } from './parts.ts'
+import { listParts } from './parts-found.ts'
 import { partsList } from './parts-list.ts'
 import { readSettings, writeSettings } from './settings.ts'
 import { findShafts } from './shafts.ts'
 import { sourcingView } from './sourcing.ts'
+
+const listed = (issuer: string, number: string) =>
+  ({ issuer, number, mark: 'catalogue', grade: 'catalogue' }) as const
 
 let knex: Database
 let store: Store
@@ -45,8 +50,8 @@ const claim = (rest: object) =>
 test('parts are found by name, by number in any spelling, by kind and owner, a page at a time', async () => {
   const names = async (query: Parameters<typeof listParts>[1]): Promise<unknown[]> =>
     (await listParts(store, query)).items.map((part) => part.name)
-  expect(await names({ q: 'mld 417-20' })).toEqual([])
-  expect(await names({ q: '417-20' })).toEqual(['Marlund clutch disc 200, later'])
+  for (const q of ['mld 417-20', '417-20', '41720 MLD', 'clutch disc mld 417 20 please'])
+    expect([q, await names({ q })]).toEqual([q, ['Marlund clutch disc 200, later']])
   expect(await names({ q: 'pilot', owner: 'hob' })).toEqual(['Marlund Hob pilot bearing'])
   const first = await listParts(store, { kind: 'engine', limit: 4 })
   const second = await listParts(store, { kind: 'engine', limit: 4, after: first.next! })
@@ -154,14 +159,14 @@ test('a new default for a kind and owner takes the place of the old', async () =
 })
 
 test('a number belongs to one part only, in any spelling', async () => {
-  await expect(addNumber(store, 'wick-1', 'MLD', '417 20')).rejects.toThrow(
+  await expect(addNumber(store, 'wick-1', listed('MLD', '417 20'))).rejects.toThrow(
     /already the number of Marlund clutch disc 200/,
   )
   await expect(
     createPart(store, {
       kind: 'disc',
       name: 'Copy',
-      numbers: [{ issuer: 'MLD', number: '41720' }],
+      numbers: [{ issuer: 'MLD', number: '41720', mark: 'catalogue' }],
     }),
   ).rejects.toThrow()
   expect(await store.list('part', { name: 'Copy' })).toEqual([])

@@ -1,16 +1,14 @@
 import { groupBy } from '../../core/group.ts'
-import { NumberIndex } from '../../core/identity/number-index.ts'
 import { donorId, kitId } from '../../core/sourcing/ids.ts'
 import type { Market } from '../../core/sourcing/market.ts'
-import { onChange } from '../database/changes.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { RowOf, Store } from '../database/store.ts'
-import { ruleOf } from './issuers.ts'
-import { supersessionClaim } from './number-claims.ts'
 import { toRate } from './rate.ts'
+import { shopNumbers } from './shop-numbers.ts'
 
 /** Who sells, what comes together, and what money is worth: each piece the same object until a table it is made of changes. */
-export interface Trade extends Pick<Market, 'serving' | 'kits' | 'donors' | 'suppliers' | 'rates'> {
+export interface Trade
+  extends Pick<Market, 'serving' | 'issuers' | 'kits' | 'donors' | 'suppliers' | 'rates'> {
   /** A supplier by name, selling something now or not; its id where it is gone. */
   supplierName(id: string): string
   /** A kit or a donor by the id it has as a bundle; that id where it is gone. */
@@ -23,7 +21,6 @@ interface Piece {
 }
 interface Kept {
   readonly pieces: Map<string, Piece>
-  supersessions: { readonly epoch: number; readonly rows: Promise<RowOf<'supersession'>[]> } | null
   /** The sellers last found, and under which number of changes. */
   sellers: { readonly told: string; readonly rows: readonly RowOf<'supplier'>[] } | null
 }
@@ -32,11 +29,8 @@ const kept = new WeakMap<object, Kept>()
 function keptOf(store: Store): Kept {
   let held = kept.get(store.root)
   if (!held) {
-    const fresh: Kept = { pieces: new Map(), supersessions: null, sellers: null }
-    kept.set(store.root, (held = fresh))
-    onChange(store.root, ({ packed: { tables } }) => {
-      if (tables.includes('supersession')) fresh.supersessions = null
-    })
+    held = { pieces: new Map(), sellers: null }
+    kept.set(store.root, held)
   }
   return held
 }
@@ -52,14 +46,7 @@ export async function loadTrade(store: Store): Promise<Trade> {
     mirrored(store, 'rate'),
     mirrored(store, 'issuer'),
   ])
-  if (held.supersessions?.epoch !== store.epoch) {
-    const rows = store.read('supersession')
-    held.supersessions = { epoch: store.epoch, rows }
-    rows.catch(() => {
-      held.supersessions = null
-    })
-  }
-  const supersessions = await held.supersessions.rows
+  const serving = await shopNumbers(store)
   const sellers = await sellersOf(store, held, supplier.list, kit.list)
   const once = <T>(name: string, madeOf: readonly unknown[], work: () => T): T => {
     const found = held.pieces.get(name)
@@ -74,8 +61,11 @@ export async function loadTrade(store: Store): Promise<Trade> {
     return value
   }
   const pieces = {
-    serving: once('serving', [supersessions, issuer.list], () =>
-      servingOf(supersessions, issuer.list),
+    serving,
+    issuers: once(
+      'issuers',
+      [issuer.list],
+      () => new Map(issuer.list.map(({ id, name }) => [id, name])),
     ),
     kits: once('kits', [kit.list, kitItem.list], () =>
       withItems(kit.list, kitItem.list, (item) => item.kitId),
@@ -128,13 +118,3 @@ function withItems<R extends { readonly id: string }, I>(
   const groups = groupBy(items, ownerOf)
   return rows.map((row) => ({ ...row, items: groups.get(row.id) ?? [] }))
 }
-
-/** What serves for what, as the shop lists it, by the ids of issuers. */
-const servingOf = (
-  supersessions: readonly RowOf<'supersession'>[],
-  issuers: readonly RowOf<'issuer'>[],
-): NumberIndex =>
-  new NumberIndex({
-    issuers: issuers.map((row) => ({ id: row.id, rule: ruleOf(row) })),
-    supersessions: supersessions.map((row) => supersessionClaim(row, row.issuerId)),
-  })

@@ -8,7 +8,14 @@ const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^\/kits/, ['kit', 'kitItem', 'part']],
   [/^\/donors/, ['donor', 'donorItem', 'part']],
   [/^\/offers/, ['offer']],
-  [/^\/parts/, ['part', 'port', 'claim', 'partNumber', 'supersession', 'issuer', 'specimen']],
+  [
+    /^\/parts/,
+    [
+      ...['part', 'port', 'claim', 'issuer', 'specimen'],
+      ...['partNumber', 'supersession', 'interchange', 'application'],
+      ...['build', 'pairing', 'couplingChoice', 'pairingPart', 'plan'],
+    ],
+  ],
   [/^\/(session|backups|joints|templates)/, []],
 ]
 /** Nothing of a build is computed from these. */

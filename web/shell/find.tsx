@@ -3,6 +3,7 @@ import { useDeferredValue, useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useNavigate } from 'react-router'
 import type { Answer } from '../../contract/asked.ts'
+import type { NumberMatch } from '../../core/identity/number-search.ts'
 import type { Joint } from '../../core/joints/joint.ts'
 import { useAnswer } from '../api/answer.ts'
 import { undoNewest } from '../api/undo.ts'
@@ -45,6 +46,7 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
       : []
   const actions = actionsOf(build).filter(({ words }) => holds(words))
   const items = asked ? (found.data?.items ?? []) : []
+  const mended = asked ? (found.data?.mended ?? []) : []
   return (
     <Command shouldFilter={false} label="Find" loop>
       <Command.Input
@@ -63,12 +65,17 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
               name.
             </p>
           )}
+        {mended.map((one) => (
+          <p key={one.typed} className="px-2 py-1 text-steel" role="status">
+            Nothing holds "{one.typed}": shown for "{one.as}".
+          </p>
+        ))}
         {items.map((item) => (
           <Row
             key={`${item.kind}-${item.id}-${item.words}`}
             id={`${item.kind}-${item.id}-${item.words}`}
             words={item.words}
-            detail={item.detail}
+            detail={[item.detail, item.match && MATCHES[item.match]].filter(Boolean).join(' · ')}
             onSelect={() => go(placeOf(item))}
           />
         ))}
@@ -133,10 +140,21 @@ const Row = ({
   </Command.Item>
 )
 
+/** How a number has to do with what was typed, where it is not the same. */
+const MATCHES: Readonly<Record<NumberMatch, string>> = {
+  equal: '',
+  begins: 'begins so',
+  'look-alike': 'looks alike: O or 0, I or 1',
+  zeros: 'with other noughts before',
+  suffix: 'with another suffix',
+  holds: 'holds it',
+  'one edit': 'one character off',
+}
+
 function placeOf({ kind, id }: Answer<'GET /find'>['items'][number]): string {
   if (kind === 'build') return `/builds/${id}/pairing`
-  if (kind === 'part' || kind === 'number') return `/catalogue/parts/${encodeURIComponent(id)}`
-  return kind === 'supplier' ? '/suppliers' : '/catalogue'
+  if (kind === 'kit' || kind === 'donor') return `/catalogue/${kind}s/${encodeURIComponent(id)}`
+  return kind === 'supplier' ? '/suppliers' : `/catalogue/parts/${encodeURIComponent(id)}`
 }
 
 interface Action {

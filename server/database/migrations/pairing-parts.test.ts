@@ -51,30 +51,64 @@ test('parts put in on a pairing become rows, those that are gone are left out, a
   await knex.destroy()
 })
 
-test('a document of version 1 is read as one of version 2, and goes out as that', async () => {
-  const now = demoDocument()
-  const parts = now.tables.pairingPart!
-  const { pairingPart: _, ...rest } = now.tables
+test('documents of versions 1 and 2 are read as one of version 3, and go out as that', async () => {
+  const all = demoDocument()
+  // What earlier versions could tell of numbers: one by one, on a part.
+  const number = all.tables.partNumber!.find(({ id }) => id === 'number-MLD-417.18')!
+  const ofDisc = all.tables.supersessionNumber!.filter(
+    ({ supersessionId }) => supersessionId === 'supersession-disc',
+  )
+  const bare = Object.fromEntries(
+    Object.entries(all.tables).filter(
+      ([table]) => !['interchange', 'interchangeNumber', 'application'].includes(table),
+    ),
+  )
+  const tables = {
+    ...bare,
+    partNumber: [number],
+    supersession: all.tables.supersession!.filter(({ id }) => id === 'supersession-disc'),
+    supersessionNumber: ofDisc,
+  }
+  const { mark: _m, again: _a, grade: _g, ...oldNumber } = number
+  const { supersessionNumber: _s, ...second }: Record<string, Record<string, unknown>[]> = {
+    ...tables,
+    partNumber: [oldNumber],
+    supersession: [
+      {
+        id: 'supersession-disc',
+        partId: 'marlund-4-disc',
+        issuerId: 'issuer-MLD',
+        oldNumber: '417.18',
+        newNumber: '417.20',
+        oneWay: true,
+      },
+    ],
+  }
+  const { pairingPart: parts = [], ...rest } = second
   const pairing = rest.pairing!.map((row) => ({
     ...row,
     inserted: parts.filter((part) => part.pairingId === row.id).map((part) => part.partId),
   }))
-  const [first, second] = await Promise.all(
-    [now, { format: 'junket-build', version: 1, tables: { ...rest, pairing } }].map(
-      async (document) => {
-        const knex = await openDatabase(':memory:')
-        const store = new Store(knex)
-        await importDocument(store, JSON.parse(JSON.stringify(document)))
-        const out = await exportBuild(store, 'lantern')
-        await knex.destroy()
-        return out
-      },
-    ),
+  const read = await Promise.all(
+    [
+      { ...all, tables },
+      { format: 'junket-build', version: 2, tables: second },
+      { format: 'junket-build', version: 1, tables: { ...rest, pairing } },
+    ].map(async (document) => {
+      const knex = await openDatabase(':memory:')
+      const store = new Store(knex)
+      await importDocument(store, JSON.parse(JSON.stringify(document)))
+      const out = await exportBuild(store, 'lantern')
+      await knex.destroy()
+      return out
+    }),
   )
-  expect(first!.version).toBe(2)
-  const plain = ({ tables }: typeof first & {}) => ({
-    ...tables,
-    pairingPart: tables.pairingPart!.map(({ pairingId, partId }) => ({ pairingId, partId })),
+  const plain = ({ tables: own }: (typeof read)[number]) => ({
+    ...own,
+    pairingPart: own.pairingPart!.map(({ pairingId, partId }) => ({ pairingId, partId })),
   })
-  expect(plain(second!)).toEqual(plain(first!))
+  expect(read.map(({ version }) => version)).toEqual([3, 3, 3])
+  expect(plain(read[0]!).supersessionNumber).toHaveLength(2)
+  expect(plain(read[1]!)).toEqual(plain(read[0]!))
+  expect(plain(read[2]!)).toEqual(plain(read[0]!))
 })

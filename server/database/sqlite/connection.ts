@@ -18,6 +18,8 @@ import * as addJudged from '../migrations/20261129_0014_add_judged_pairings.ts'
 import * as decideByReasons from '../migrations/20261129_0015_decide_by_reasons.ts'
 import * as keepReasons from '../migrations/20261129_0016_keep_pairing_reasons.ts'
 import * as rulesOfIssuers from '../migrations/20261129_0017_rules_of_issuers.ts'
+import * as claimsOnNumbers from '../migrations/20261129_0018_claims_on_numbers.ts'
+import * as search from '../migrations/20261129_0019_search.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -38,6 +40,8 @@ export const MIGRATIONS = [
   { name: '20261129_0015_decide_by_reasons', ...decideByReasons },
   { name: '20261129_0016_keep_pairing_reasons', ...keepReasons },
   { name: '20261129_0017_rules_of_issuers', ...rulesOfIssuers },
+  { name: '20261129_0018_claims_on_numbers', ...claimsOnNumbers },
+  { name: '20261129_0019_search', ...search },
 ]
 
 export type Database = Knex

@@ -17,6 +17,7 @@ const TOGETHER: Readonly<Record<string, string>> = {
   partNumber: 'The number is taken already: another part has it.',
   offer: 'The same supplier, issuer, number, condition and pack are here already.',
   part: 'That kind has its default piece already.',
+  generation: 'A break of that name is there already, of that family.',
   pairing: 'That engine and transmission are paired in this build already.',
 }
 

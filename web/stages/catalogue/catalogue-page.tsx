@@ -4,11 +4,13 @@ import { ButtonLink, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
 import { DonorsList, KitsList } from './bundles-list.tsx'
 import { PartsList } from './parts-list.tsx'
+import { Tree } from './tree.tsx'
 
 const TABS = [
   { value: 'parts', words: 'Parts' },
   { value: 'kits', words: 'Kits' },
   { value: 'donors', words: 'Donors' },
+  { value: 'tree', words: 'By what hangs on what' },
 ] as const
 
 /** Browse what is known: parts by kind, kits, donors. */
@@ -21,6 +23,9 @@ export function Component() {
         <HistoryButton entity="part" title="parts" />
         <ButtonLink to="/catalogue/check" tone="quiet">
           Check a number
+        </ButtonLink>
+        <ButtonLink to="/catalogue/conflicts" tone="quiet">
+          Numbers in conflict
         </ButtonLink>
         <ButtonLink to="/catalogue/new/vehicle">Add a vehicle</ButtonLink>
         <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
@@ -39,7 +44,15 @@ export function Component() {
           }
         />
       </div>
-      {tab === 'kits' ? <KitsList /> : tab === 'donors' ? <DonorsList /> : <PartsList />}
+      {tab === 'tree' ? (
+        <Tree />
+      ) : tab === 'kits' ? (
+        <KitsList />
+      ) : tab === 'donors' ? (
+        <DonorsList />
+      ) : (
+        <PartsList />
+      )}
     </>
   )
 }

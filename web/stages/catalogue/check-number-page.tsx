@@ -1,11 +1,12 @@
 import useSWR from 'swr'
 import type { Answer } from '../../../contract/asked.ts'
 import type { NumberPlan } from '../../../core/identity/check-number.ts'
-import type { StepKind, VerdictWord } from '../../../core/identity/steps.ts'
+import type { VerdictWord } from '../../../core/identity/steps.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { optionsOf, Select } from '../../components/fields/select.tsx'
+import { NumberPath } from '../../components/number-path.tsx'
 import { ButtonLink, Empty, Failed, GradeWord, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
 import { useSettled } from '../../components/use-settled.ts'
@@ -26,16 +27,6 @@ const PLANS: Readonly<Record<NumberPlan, string>> = {
   confirm: 'to be confirmed by a person before it is ordered: ports decide',
   no: 'not to be planned',
 }
-const STEPS: Readonly<Record<StepKind, string>> = {
-  application: 'listed for it',
-  same: 'the same part as',
-  superseded: 'superseded by',
-  back: 'serves still for',
-  split: 'split into',
-  merged: 'came together in',
-  interchange: 'interchanges with',
-}
-
 /** Whether a number in hand serves for a number wanted, by what the shop knows: every step, and what is open. */
 export function Component() {
   const [params, change] = useAddress()
@@ -109,6 +100,9 @@ export function Component() {
   )
 }
 
+const spelled = ({ issuer, number }: { issuer: string; number: string }): string =>
+  `${issuer} ${number}`
+
 function Verdict({ says }: { says: Says }) {
   const { verdict, plan, evidence, path, open, todo, cautions, missing, surplus, current } = says
   const counted = (all: Says['missing']): string =>
@@ -125,18 +119,14 @@ function Verdict({ says }: { says: Says }) {
           </>
         )}
       </p>
-      <ol className="list-decimal pl-5">
-        {path.map(({ kind, from, to, row, grade }, i) => (
-          <li key={`${row} ${i}`}>
-            <span className="figure">{from.map(({ number }) => number).join(' and ')}</span>{' '}
-            {STEPS[kind]}{' '}
-            <span className="figure">
-              {to.map(({ issuer, number }) => `${issuer} ${number}`).join(' and ')}
-            </span>
-            <span className="text-steel"> · {grade}</span>
-          </li>
-        ))}
-      </ol>
+      <NumberPath
+        steps={path.map(({ kind, from, to, grade }) => ({
+          kind,
+          grade,
+          from: from.map(spelled),
+          to: to.map(spelled),
+        }))}
+      />
       {missing.length > 0 && <p>Missing: {counted(missing)}</p>}
       {surplus.length > 0 && <p>Comes along: {counted(surplus)}</p>}
       {open.length > 0 && <p>Not known yet: {open.join(', ')}</p>}

@@ -1,10 +1,8 @@
 import { useState } from 'react'
 import type { FieldView } from '../../../contract/answers/catalogue.ts'
 import { call } from '../../api/client.ts'
-import { act } from '../../api/hooks.ts'
-import { usePerson } from '../../api/person.ts'
-import { Field, INPUT } from '../../components/fields/field.tsx'
 import { Row, Rows } from '../../components/rows.tsx'
+import { StrikeForm } from '../../components/strike-form.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
 
 type Claim = FieldView['claims'][number]
@@ -53,7 +51,20 @@ function OneClaim({ claim, label }: { claim: Claim; label: string }) {
           </Button>
         )
       }
-      below={isAsking && !isStruck && <Strike claim={claim} onDone={() => setAsking(false)} />}
+      below={
+        isAsking &&
+        !isStruck && (
+          <StrikeForm
+            strike={(why, by) =>
+              call('POST /claims/{id}/strike', {
+                params: { id: claim.id },
+                body: { version: claim.version, why, by },
+              })
+            }
+            onDone={() => setAsking(false)}
+          />
+        )
+      }
     >
       <span className={isStruck ? 'figure line-through' : 'figure'}>{claim.shown}</span>
       <span className="text-steel">
@@ -67,40 +78,5 @@ function OneClaim({ claim, label }: { claim: Claim; label: string }) {
         </span>
       )}
     </Row>
-  )
-}
-
-/** Why it is struck out: it is kept, with this. */
-function Strike({ claim, onDone }: { claim: Claim; onDone: () => void }) {
-  const person = usePerson()
-  const [why, setWhy] = useState('')
-  return (
-    <form
-      className="flex items-end gap-2 py-1.5"
-      onSubmit={(event) => {
-        event.preventDefault()
-        void act(
-          () =>
-            call('POST /claims/{id}/strike', {
-              params: { id: claim.id },
-              body: { version: claim.version, why, by: person.name ?? null },
-            }),
-          'Struck out. It is kept, and not used.',
-        ).then((isDone) => isDone && onDone())
-      }}
-    >
-      <Field label="Why">
-        {({ id }) => (
-          <input
-            id={id}
-            value={why}
-            placeholder="a slip, another variant, a worn part"
-            onChange={(event) => setWhy(event.target.value)}
-            className={INPUT}
-          />
-        )}
-      </Field>
-      <Button type="submit">Strike out</Button>
-    </form>
   )
 }

@@ -15,11 +15,12 @@ import { Numbers } from './part-numbers.tsx'
 import { Offers } from './part-offers.tsx'
 import { PartPort } from './part-port.tsx'
 import { SameInside } from './same-inside.tsx'
+import { UsedIn } from './used-in.tsx'
 
 /** Kinds that are in a build by choice: their faults come along. */
 const FAULTY: ReadonlySet<string> = new Set(['engine', 'transmission', 'transfer-case', 'vehicle'])
 
-/** A part whole: its measurements with all claims, numbers, supersessions, offers. */
+/** A part whole: its measurements with all claims, numbers and what is said of them, offers, where it is used. */
 export function Component() {
   const { part: id = '' } = useParams()
   const part = usePart(id)
@@ -88,6 +89,7 @@ function Detail({ part }: { part: PartDetail }) {
         <div className="flex flex-col gap-6">
           <Photos of={{ partId: part.id }} what={part.name} />
           <Identity part={part} />
+          <UsedIn part={part} />
           <Numbers part={part} />
           <Offers part={part} />
           {part.kind === 'transmission' && <SameInside part={part.id} />}

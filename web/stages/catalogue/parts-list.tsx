@@ -1,8 +1,11 @@
-import { useState } from 'react'
+import { useMemo, useState } from 'react'
 import { Link } from 'react-router'
 import type { Answer } from '../../../contract/asked.ts'
+import { minorDigits } from '../../../core/money/money.ts'
 import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
+import { LINE_PLACES } from '../../../core/needs/line.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
+import { GRADES } from '../../../core/quantity/grade.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { Select } from '../../components/fields/select.tsx'
 import { LIKE } from '../../components/likes.tsx'
@@ -10,6 +13,8 @@ import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
+import { MOST_BESIDE } from './most-beside.ts'
+import { NARROWS, Narrow, type Narrowed } from './narrow.tsx'
 
 type PartRow = Answer<'GET /parts'>['items'][number]
 
@@ -51,6 +56,50 @@ const COLUMNS: readonly Column<PartRow>[] = [
   { id: 'note', head: 'Note', isAside: true, value: (part) => part.note },
 ]
 
+/** What of the address narrows the list, as it is asked. */
+function narrowed(params: URLSearchParams, currency: string) {
+  const word = (name: Narrowed): string | undefined => params.get(name) ?? undefined
+  const number = (name: Narrowed): number | undefined => {
+    const value = Number(params.get(name) ?? '')
+    return params.get(name) && Number.isFinite(value) ? value : undefined
+  }
+  const price = number('priceTo')
+  return {
+    place: LINE_PLACES.find((place) => place === word('place')),
+    size: word('size'),
+    sizeFrom: number('sizeFrom'),
+    sizeTo: number('sizeTo'),
+    fits: word('fits'),
+    isInStock: word('isInStock') === 'true' ? ('true' as const) : undefined,
+    priceTo: price === undefined ? undefined : Math.round(price * 10 ** minorDigits(currency)),
+    currency: price === undefined ? undefined : currency,
+    evidence: GRADES.find((grade) => grade === word('evidence')),
+  }
+}
+
+/** Marks up to four parts to be read side by side. */
+const besideColumn = (
+  marked: readonly string[],
+  mark: (ids: readonly string[]) => void,
+): Column<PartRow> => ({
+  id: 'beside',
+  head: 'Mark',
+  isActions: true,
+  value: () => null,
+  cell: ({ id, name }) => (
+    <input
+      type="checkbox"
+      aria-label={`Mark ${name}`}
+      className="size-4 accent-(--color-accent)"
+      checked={marked.includes(id)}
+      disabled={!marked.includes(id) && marked.length >= MOST_BESIDE}
+      onChange={({ target }) =>
+        mark(target.checked ? [...marked, id] : marked.filter((one) => one !== id))
+      }
+    />
+  ),
+})
+
 const FIRST = 200
 /** As many as are answered at once. */
 const MOST = 1000
@@ -61,60 +110,87 @@ export function PartsList() {
   const [limit, setLimit] = useState(FIRST)
   const kind = params.get('kind') ?? ''
   const q = params.get('q') ?? ''
+  const currency = useAnswer('GET /builds').data?.items[0]?.build.currency ?? 'EUR'
+  const beside = (params.get('beside') ?? '').split(',').filter(Boolean)
   const parts = useAnswer('GET /parts', {
-    query: { limit, kind: kind || undefined, q: q || undefined },
+    query: { limit, kind: kind || undefined, q: q || undefined, ...narrowed(params, currency) },
   })
+  const columns = useMemo(
+    () => [besideColumn(beside, (ids) => change({ beside: ids.join(',') })), ...COLUMNS],
+    [beside, change],
+  )
+  const isAll = !q && !kind && NARROWS.every((name) => !params.get(name))
   return (
-    <Loaded of={parts} what="the parts">
-      {({ items, next }) =>
-        items.length === 0 && !q && !kind ? (
-          <Empty
-            like={LIKE.parts}
-            action={
-              <ButtonLink to="/catalogue/new/part" tone="main">
-                Add a part
-              </ButtonLink>
-            }
-          >
-            The catalogue is empty. Add a vehicle, an engine and a transmission by typing what was
-            measured; leave out what is not known.
-          </Empty>
-        ) : (
-          <>
-            <DataTable
-              id="parts"
-              what="parts"
-              isMain
-              rows={items}
-              columns={COLUMNS}
-              keyOf={(part) => part.id}
-              search={{ words: q, onSearch: (words) => change({ q: words }) }}
-              isPartial={next !== null}
+    <>
+      <Narrow params={params} currency={currency} change={change} />
+      <Loaded of={parts} what="the parts">
+        {({ items, next, mended }) =>
+          items.length === 0 && isAll ? (
+            <Empty
+              like={LIKE.parts}
+              action={
+                <ButtonLink to="/catalogue/new/part" tone="main">
+                  Add a part
+                </ButtonLink>
+              }
             >
-              <Select
-                aria-label="Kind"
-                value={kind}
-                options={CATALOGUE_OPTIONS}
-                nothing="Every kind"
-                onChange={(chosen) => change({ kind: chosen })}
-                isNarrow
-              />
-            </DataTable>
-            {next && (
-              <div className="p-4">
-                {limit < MOST ? (
-                  <Button onClick={() => setLimit(Math.min(MOST, limit + 400))}>Show more</Button>
-                ) : (
-                  <p className="text-steel">
-                    These are the first {MOST}. Search by name or number, or choose a kind, to see
-                    the others.
-                  </p>
+              The catalogue is empty. Add a vehicle, an engine and a transmission by typing what was
+              measured; leave out what is not known.
+            </Empty>
+          ) : (
+            <>
+              {mended.map(({ typed, as }) => (
+                <p key={typed} role="status" className="px-4 pb-2 text-steel">
+                  Nothing holds "{typed}": shown for "{as}".
+                </p>
+              ))}
+              <DataTable
+                id="parts"
+                what="parts"
+                isMain
+                rows={items}
+                columns={columns}
+                keyOf={(part) => part.id}
+                search={{ words: q, onSearch: (words) => change({ q: words }) }}
+                isPartial={next !== null}
+              >
+                <Select
+                  aria-label="Kind"
+                  value={kind}
+                  options={CATALOGUE_OPTIONS}
+                  nothing="Every kind"
+                  onChange={(chosen) => change({ kind: chosen })}
+                  isNarrow
+                />
+                {beside.length > 0 && (
+                  <>
+                    <ButtonLink
+                      to={`/catalogue/beside?parts=${beside.map(encodeURIComponent).join(',')}`}
+                    >
+                      Side by side: {beside.length}
+                    </ButtonLink>
+                    <Button tone="quiet" onClick={() => change({ beside: null })}>
+                      Unmark
+                    </Button>
+                  </>
                 )}
-              </div>
-            )}
-          </>
-        )
-      }
-    </Loaded>
+              </DataTable>
+              {next && (
+                <div className="p-4">
+                  {limit < MOST ? (
+                    <Button onClick={() => setLimit(Math.min(MOST, limit + 400))}>Show more</Button>
+                  ) : (
+                    <p className="text-steel">
+                      These are the first {MOST}. Search by name or number, or choose a kind, to see
+                      the others.
+                    </p>
+                  )}
+                </div>
+              )}
+            </>
+          )
+        }
+      </Loaded>
+    </>
   )
 }

@@ -8,6 +8,7 @@ import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Button, Caution, Folded, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { FoundOut } from './found-out.tsx'
+import { NumberOfLine } from './number-of-line.tsx'
 import { WhyChain } from './why-chain.tsx'
 import { LEVELS, numberWords, STATE_WORDS } from './words.ts'
 
@@ -254,6 +255,7 @@ export function LineSheet({
         Dropping leaves a decision that stays when the list is made anew. What it was for is then
         yours to see to.
       </p>
+      {!line.task && line.state !== 'blocker' && <NumberOfLine build={build} line={line} />}
       {!line.task && line.state !== 'blocker' && (
         <section>
           <h3 className="mb-1 font-bold">Where it can come from</h3>

@@ -9,6 +9,7 @@ import { LIKE } from '../../components/likes.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { Baskets } from './baskets.tsx'
+import { LeftOut } from './left-out.tsx'
 import { lock } from './lock.ts'
 import { PlanTable } from './plan-table.tsx'
 import { Progress } from './solve-progress.tsx'
@@ -138,11 +139,7 @@ function Plan({
             </p>
           </section>
         )}
-        {[...new Set(view.excluded.map((one) => one.why))].slice(0, 6).map((why) => (
-          <p key={why} className="mx-4 my-2 border-l-[3px] border-unmeasured pl-2.5">
-            {why}
-          </p>
-        ))}
+        <LeftOut reasons={view.excluded.map(({ why }) => why)} />
       </div>
       <div className="overflow-y-auto border-l border-line bg-ground px-4 py-3 max-[1000px]:border-l-0">
         {line ? (

@@ -1,0 +1,127 @@
+import { setImmediate } from 'node:timers/promises'
+import type { Knex } from 'knex'
+import type { Store } from '../database/store.ts'
+import {
+  dropWords,
+  NUMBER_TABLES,
+  putNumbers,
+  putWords,
+  WORD_TABLES,
+  type WordTable,
+} from './entries.ts'
+
+/** Entries of the history that are taken in between two turns of others. */
+const AT_ONCE = 400
+/** Rows read at once where all is read anew. */
+const PAGE = 500
+
+const isWords = (table: string): table is WordTable =>
+  (WORD_TABLES as readonly string[]).includes(table)
+const isNumbers = (table: string): boolean => (NUMBER_TABLES as readonly string[]).includes(table)
+
+const following = new WeakMap<object, { epoch: number; told: string; working: Promise<void> }>()
+
+/** Takes into the index what the history tells was written since: nothing where nothing was. Others are answered in between. */
+export function follow(store: Store): Promise<void> {
+  const { told, epoch } = store
+  let held = following.get(store.root)
+  if (!held) following.set(store.root, (held = { epoch, told: '', working: Promise.resolve() }))
+  if (held.told === told && held.epoch === epoch) return held.working
+  const now = held
+  now.told = told
+  now.epoch = epoch
+  now.working = now.working
+    .catch(() => undefined)
+    .then(() => takeIn(store))
+    .catch((error: unknown) => {
+      now.told = ''
+      throw error
+    })
+  return now.working
+}
+
+async function takeIn(store: Store): Promise<void> {
+  const { knex } = store
+  const state = (await knex('search_state').first('historyId')) as { historyId: number }
+  if (state.historyId < 0) {
+    await rebuild(knex)
+    return
+  }
+  for (let last = state.historyId; ; ) {
+    const entries = (await knex('history')
+      .where('id', '>', last)
+      .orderBy('id')
+      .limit(AT_ONCE)
+      .select('id', 'entity', 'entityId')) as { id: number; entity: string; entityId: string }[]
+    if (entries.length === 0) return
+    last = entries.at(-1)!.id
+    await knex.transaction(async (trx) => {
+      await takeInEntries(trx, entries)
+      await trx('search_state').update({ historyId: last })
+    })
+    await setImmediate()
+  }
+}
+
+async function takeInEntries(
+  trx: Knex,
+  entries: readonly { readonly entity: string; readonly entityId: string }[],
+): Promise<void> {
+  const ofTable = new Map<string, Set<string>>()
+  for (const { entity, entityId } of entries) {
+    const held = ofTable.get(entity)
+    if (held) held.add(entityId)
+    else ofTable.set(entity, new Set([entityId]))
+  }
+  for (const [table, ids] of ofTable) {
+    if (isWords(table)) {
+      const rows = await trx(table).whereIn('id', [...ids])
+      const there = new Set(rows.map((row) => row.id))
+      await dropWords(
+        trx,
+        [...ids].filter((id) => !there.has(id)),
+      )
+      await putWords(trx, table, rows)
+    } else if (isNumbers(table)) {
+      await putNumbers(trx, numbersIn(await trx(table).whereIn('id', [...ids])))
+    }
+  }
+}
+
+const numbersIn = (
+  rows: readonly Readonly<Record<string, unknown>>[],
+): { issuerId: string; key: string }[] =>
+  rows.flatMap(({ issuerId, normalised }) =>
+    typeof issuerId === 'string' && typeof normalised === 'string' && normalised !== ''
+      ? { issuerId, key: normalised }
+      : [],
+  )
+
+/** Builds the whole index anew. */
+export async function rebuild(knex: Knex): Promise<void> {
+  const newest = (await knex('history').max('id as id').first()) as { id: number | null }
+  for (const table of ['search_entry', 'search_term', 'search_number']) await knex(table).delete()
+  for (const table of ['search_word', 'search_gram'])
+    await knex.raw(`INSERT INTO ${table}(${table}) VALUES ('delete-all')`)
+  for (const table of WORD_TABLES)
+    await inPages(knex, table, (trx, rows) => putWords(trx, table, rows))
+  for (const table of NUMBER_TABLES)
+    await inPages(knex, table, (trx, rows) => putNumbers(trx, numbersIn(rows)))
+  await knex('search_state').update({ historyId: newest.id ?? 0 })
+}
+
+async function inPages(
+  knex: Knex,
+  table: string,
+  work: (trx: Knex, rows: Record<string, unknown>[]) => Promise<void>,
+): Promise<void> {
+  for (let after = ''; ; ) {
+    const rows = (await knex(table).where('id', '>', after).orderBy('id').limit(PAGE)) as {
+      id: string
+    }[]
+    if (rows.length === 0) return
+    after = rows.at(-1)!.id
+    await knex.transaction((trx) => work(trx, rows))
+    await setImmediate()
+  }
+}

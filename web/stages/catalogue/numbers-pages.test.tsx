@@ -1,0 +1,272 @@
+// @vitest-environment jsdom
+
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
+import type { ReactElement } from 'react'
+import { createMemoryRouter, RouterProvider } from 'react-router'
+import { SWRConfig } from 'swr'
+import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import { fetcher } from '../../api/client.ts'
+import { Component as Beside } from './beside-page.tsx'
+import { Component as Conflicts } from './conflicts-page.tsx'
+import { keepFilter, keptFilters } from './kept-filters.ts'
+import { Numbers } from './part-numbers.tsx'
+import { Tree } from './tree.tsx'
+
+let sent: { path: string; body: Record<string, unknown> }[] = []
+beforeEach(() => {
+  localStorage.clear()
+  sent = []
+})
+afterEach(cleanup)
+
+function open(element: ReactElement, answers: Record<string, unknown>, at = '/'): void {
+  vi.stubGlobal('fetch', async (url: string, init: RequestInit = {}) => {
+    const path = url.replace('/api', '')
+    if (init.method && init.method !== 'GET')
+      sent.push({ path, body: JSON.parse(String(init.body)) })
+    const key = Object.keys(answers)
+      .filter((one) => path.startsWith(one))
+      .sort((p, q) => q.length - p.length)[0]
+    return new Response(JSON.stringify(key ? answers[key] : { items: [] }), { status: 200 })
+  })
+  const router = createMemoryRouter([{ path: '*', element }], { initialEntries: [at] })
+  render(
+    <SWRConfig
+      value={{ fetcher, provider: () => new Map(), dedupingInterval: 0, shouldRetryOnError: false }}
+    >
+      <RouterProvider router={router} />
+    </SWRConfig>,
+  )
+}
+
+const said = { grade: 'catalogue', source: 'Price list', saidBy: 'Ida', day: '2026-11-01' }
+const stands = { photoId: null, struckBy: null, struckWhy: null, struckDay: null, version: 1 }
+const bore = (value: number) => ({
+  name: 'boreMm',
+  label: 'Bore',
+  unit: 'mm',
+  type: 'number',
+  choices: null,
+  minutes: 1,
+  methods: [],
+  value,
+  plusMinus: 0.01,
+  grade: 'measured',
+  conflict: false,
+  claims: [],
+})
+const part = (id: string, value: number) => ({
+  id,
+  version: 1,
+  name: `Part ${id}`,
+  kind: 'pilot',
+  ownerId: null,
+  isDefault: true,
+  fromYear: null,
+  toYear: null,
+  massG: 120,
+  note: null,
+  template: null,
+  family: null,
+  generation: null,
+  built: null,
+  serial: null,
+  numbers: [
+    {
+      ...said,
+      ...stands,
+      id: `n-${id}`,
+      partId: id,
+      issuerId: 'i',
+      issuer: 'KSN',
+      number: `311.${value}`,
+      normalised: `311${value}`,
+      mark: 'cast',
+      again: false,
+      scope: { targets: { engine: { family: 'Wick', generations: ['2nd'] } }, do: ['ream it'] },
+      alsoOn: [{ id: 'other', name: 'Other part', mark: 'cast' }],
+    },
+  ],
+  supersessions: [
+    {
+      ...said,
+      ...stands,
+      id: 's',
+      back: 'no',
+      since: '2011-04',
+      until: null,
+      scope: null,
+      old: [{ issuer: 'KSN', number: '311.1', quantity: 1 }],
+      new: [
+        { issuer: 'KSN', number: '311.2', quantity: 1 },
+        { issuer: 'KSN', number: '311.3', quantity: 2 },
+      ],
+    },
+  ],
+  interchanges: [],
+  applications: [
+    {
+      ...said,
+      ...stands,
+      id: 'a',
+      issuerId: 'i',
+      issuer: 'KSN',
+      number: '311.2',
+      normalised: '3112',
+      fits: 'no',
+      scope: { targets: { engine: { family: 'Wick' } } },
+      struckDay: '2026-11-02',
+      struckBy: 'Bram',
+      struckWhy: 'another list',
+    },
+  ],
+  usedIn: [],
+  ports: [
+    {
+      id: `${id}/pilot-bore/crank`,
+      kind: 'pilot-bore',
+      slot: 'crank',
+      looks: null,
+      title: 'Pilot bore',
+      fields: [bore(value)],
+    },
+  ],
+})
+
+test('parts stand side by side, and only where they differ it is marked', async () => {
+  open(<Beside />, { '/parts/a': part('a', 20), '/parts/b': part('b', 22) }, '/?parts=a,b')
+  const row = (name: RegExp) => screen.getByRole('row', { name })
+  await screen.findByRole('columnheader', { name: 'Part a' })
+  expect(row(/Bore, mm/).textContent).toContain('differs')
+  expect(row(/Mass, kg/).textContent).not.toContain('differs')
+  expect(within(row(/Bore, mm/)).getAllByRole('cell')).toHaveLength(2)
+})
+
+test('one part alone is not set beside anything', async () => {
+  open(<Beside />, {}, '/?parts=a')
+  await screen.findByText(/Mark two to four parts/)
+})
+
+test('numbers are told with their marks, who bears them too, what replaced them and what was struck out; one is struck out with why', async () => {
+  open(<Numbers part={part('a', 2) as never} />, {})
+  const numbers = screen.getByRole('list', { name: 'Part numbers' })
+  expect(numbers.textContent).toContain('cast: others of its kind may bear it')
+  expect(numbers.textContent).toContain('also on Other part')
+  expect(numbers.textContent).toContain('Wick 2nd')
+  expect(numbers.textContent).toContain('to do: ream it')
+  expect(screen.getByRole('list', { name: 'Supersessions' }).textContent).toContain(
+    'KSN 311.1 replaced by KSN 311.2 and 2 × KSN 311.3; the old no longer serves for the new, since 2011-04',
+  )
+  const applications = screen.getByRole('list', { name: 'Applications' })
+  expect(applications.textContent).toContain('struck out 2026-11-02 by Bram: another list')
+  expect(within(applications).queryByRole('button')).toBeNull()
+  fireEvent.click(screen.getByRole('button', { name: 'Strike out KSN 311.1' }))
+  fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'wrong family' } })
+  fireEvent.click(screen.getAllByRole('button', { name: 'Strike out' }).at(-1)!)
+  await waitFor(() =>
+    expect(sent[0]).toEqual({
+      path: '/number-claims/s/strike',
+      body: { table: 'supersession', version: 1, why: 'wrong family', by: null },
+    }),
+  )
+})
+
+test('what a number fits is typed with where it holds; what cannot be read is told at its field, and nothing is sent', async () => {
+  open(<Numbers part={part('a', 2) as never} />, { '/applications': { id: 'x', version: 1 } })
+  fireEvent.click(screen.getByText('Add what it fits', { selector: 'summary' }))
+  const form = screen
+    .getByText('Add what it fits', { selector: 'summary' })
+    .closest('details')!
+    .querySelector('form')!
+  const type = (label: string, value: string): void =>
+    void fireEvent.change(within(form).getByLabelText(label), { target: { value } })
+  type('Engine family', 'Kessarn Wick')
+  type('Built from', 'spring 1992')
+  fireEvent.submit(form)
+  await within(form).findAllByText(/Write a year, a month or a day/)
+  expect(sent).toEqual([])
+  type('Built from', '1992-03')
+  type('Only where', 'gearbox=manual; crankTeeth>=36')
+  fireEvent.submit(form)
+  await waitFor(() => expect(sent).toHaveLength(1))
+  expect(sent[0]!.body).toMatchObject({
+    issuer: 'KSN',
+    number: '311.2',
+    fits: 'yes',
+    scope: {
+      targets: { engine: { family: 'Kessarn Wick' } },
+      from: '1992-03',
+      conditions: [
+        { key: 'gearbox', is: ['manual'] },
+        { key: 'crankTeeth', from: 36 },
+      ],
+    },
+  })
+})
+
+test('conflicts are told with their claims, what hangs on them, and one is struck out', async () => {
+  const claim = (id: string, words: string) => ({
+    table: 'partNumber',
+    id,
+    version: 3,
+    words,
+    grade: 'heard',
+    source: null,
+    saidBy: 'Tove',
+  })
+  open(<Conflicts />, {
+    '/number-conflicts': {
+      items: [
+        {
+          kind: 'two parts',
+          words: 'MLD 417.20 is the number of 2 parts',
+          claims: [claim('one', '417.20 is the disc'), claim('two', '417.20 is the cover')],
+          parts: [{ id: 'disc', name: 'Disc' }],
+          hangs: [{ build: 'lantern', name: 'Lantern', as: ['disc'] }],
+        },
+      ],
+    },
+  })
+  await screen.findByRole('heading', { name: 'MLD 417.20 is the number of 2 parts' })
+  expect(screen.getByText('Hangs on it: Lantern (disc)')).toBeTruthy()
+  fireEvent.click(screen.getByRole('button', { name: 'Strike out: 417.20 is the cover' }))
+  fireEvent.change(screen.getByLabelText('Why'), { target: { value: 'read wrong' } })
+  fireEvent.submit(screen.getByLabelText('Why').closest('form')!)
+  await waitFor(() =>
+    expect(sent[0]).toMatchObject({
+      path: '/number-claims/two/strike',
+      body: { table: 'partNumber', version: 3 },
+    }),
+  )
+})
+
+test('the tree asks for what hangs on something once it is opened', async () => {
+  open(<Tree />, {
+    '/parts?kind=engine': { items: [part('wick', 1)], next: null, mended: [] },
+    '/parts?owner=wick': { items: [part('flywheel', 2)], next: null, mended: [] },
+  })
+  expect(screen.queryByText('Part wick')).toBeNull()
+  const unfold = (words: string): void => {
+    const details = screen.getByText(words).closest('details')!
+    details.open = true
+    fireEvent(details, new Event('toggle'))
+  }
+  unfold('Engines, with what hangs on them')
+  await screen.findByText('Part wick')
+  unfold('Part wick')
+  await screen.findByRole('link', { name: 'Part flywheel' })
+})
+
+test('filters are kept by name, forgotten, and a spoilt store keeps none', () => {
+  keepFilter('small bores', { size: 'pilot-bore.boreMm', sizeTo: '22' })
+  keepFilter('cheap', { priceTo: '5' })
+  keepFilter('cheap', { priceTo: '9' })
+  expect(keptFilters()).toEqual([
+    { name: 'cheap', values: { priceTo: '9' } },
+    { name: 'small bores', values: { size: 'pilot-bore.boreMm', sizeTo: '22' } },
+  ])
+  keepFilter('cheap', null)
+  expect(keptFilters().map(({ name }) => name)).toEqual(['small bores'])
+  localStorage.setItem('filters:parts', '{"no": "list"}')
+  expect(keptFilters()).toEqual([])
+})

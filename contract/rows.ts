@@ -17,6 +17,7 @@ import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
 import { numberInput, supersessionInput } from './number-inputs.ts'
 import { partialDate } from './numbers.ts'
+import { mappingText, offerList } from './offer-list.ts'
 import { answersSchema, PAPERS } from './stored.ts'
 import {
   amount,
@@ -83,6 +84,20 @@ export const partPatch = z.strictObject({
   massG: partInput.shape.massG,
   note: text.nullish(),
   ...targetIdentity,
+})
+
+/** A kind for many parts at once, each from the version it was seen at. */
+export const kindsInput = z.strictObject({
+  parts: z
+    .array(
+      z.strictObject({
+        id,
+        version,
+        kind: z.string().max(60).refine(isCatalogueKind, 'Choose a kind of part.'),
+      }),
+    )
+    .min(1, 'Mark at least one part.')
+    .max(500),
 })
 
 /** What narrows a list of parts. */
@@ -170,6 +185,7 @@ export const supplierInput = z.strictObject({
   minimumMinor: amount.default(0),
   shippingMinor: amount.default(0),
   freeOverMinor: amount.nullish(),
+  offerList: offerList.nullish(),
 })
 export const issuerInput = z.strictObject({
   id: id.optional(),
@@ -382,8 +398,11 @@ export const offersInput = z.strictObject({
   csv: z.string().min(1, 'The file is empty.'),
   /** What a comma in a price means in this file. */
   decimal: z.enum(['point', 'comma', 'ask']).default('ask'),
+  /** Which head holds which column, as JSON; suggested where it is not said. */
+  columns: mappingText.optional(),
+  /** What counts for all rows where no column says it, as JSON. */
+  instead: mappingText.optional(),
 })
-
 type Plain<S> = S extends z.ZodDefault<infer Inner> ? Inner : S
 type Patch<S extends z.ZodRawShape> = { version: typeof version } & {
   [K in keyof S as K extends 'id' ? never : K]: z.ZodOptional<Plain<S[K]> & z.ZodType>

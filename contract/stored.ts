@@ -18,6 +18,7 @@ import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
 import { partialDate } from './numbers.ts'
+import { offerList } from './offer-list.ts'
 import { pairingReasons } from './pairing-reasons.ts'
 import { keptPlan } from './sourced-plan.ts'
 import { NUMBER_ROWS } from './stored-numbers.ts'
@@ -181,6 +182,8 @@ export const STORED_ROWS = {
     minimumMinor: amount,
     shippingMinor: amount,
     freeOverMinor: amount.nullish(),
+    /** How its list is read. */
+    offerList: offerList.nullish(),
   }),
   rate: z
     .strictObject({

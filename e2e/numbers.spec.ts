@@ -115,3 +115,61 @@ test('a computer of the wrong year letter is stopped on its way into the plan, a
   await sheet.getByRole('button', { name: 'Want this number' }).click()
   await expect(sheet.getByText('Wanted by hand:')).toBeVisible()
 })
+
+test('a supplier’s list with odd heads is pasted, its columns matched and decimals said, the kinds of what is new set at once, and all of it undone', async ({
+  page,
+  demo,
+}) => {
+  await page.goto(`${demo.url}/suppliers/import`)
+  await settled(page)
+  await page
+    .getByRole('textbox', { name: 'or paste it here' })
+    .fill(
+      [
+        'Article\tItem text\tNetto\tQty',
+        'Q-100\tThermostat 88 degrees\t1.250\t4',
+        'Q-101\tOil filter, tall\t9,80\t12',
+        'Q-102\tBracket of some sort\t€ 4,20\t3',
+      ].join('\n'),
+    )
+  await expect(page.getByText(/Nothing says supplier, issuer/)).toBeVisible()
+  const column = (name: string) => page.getByRole('combobox', { name, exact: true })
+  await expect(column('Part number')).toHaveText('Article')
+  await column('Price').click()
+  await page.getByRole('option', { name: 'Netto' }).click()
+  const forAll = page.getByRole('combobox', { name: 'for all rows' })
+  await forAll.nth(0).click()
+  await page.getByRole('option', { name: 'Tarpot Seals' }).click()
+  await forAll.nth(1).click()
+  await page.getByRole('option', { name: 'HBP', exact: true }).click()
+  await forAll.nth(2).click()
+  await page.getByRole('option', { name: 'yes' }).click()
+  const currency = page.getByRole('textbox', { name: 'for all rows' }).first()
+  await currency.fill('EUR')
+  await currency.press('Tab')
+  // A thousand, or a thousandth: it is asked, not guessed.
+  await expect(page.getByText(/"1\.250" could be 1250 or 1\.25/)).toBeVisible()
+  await page.getByText('is the decimal mark: 286,50').click()
+  await expect(page.getByText('3 to add')).toBeVisible()
+  await page.getByRole('button', { name: 'Import all' }).click()
+  await expect(page.getByText('Imported: 3 added')).toBeVisible()
+  await page.getByRole('link', { name: 'Set the kinds of 3 new parts' }).click()
+  await page.getByRole('button', { name: /^Mark all 3 here/ }).click()
+  await page.getByRole('button', { name: 'Take what their words tell: 2' }).click()
+  await expect(page.getByRole('link', { name: 'Bracket of some sort' })).toBeVisible()
+  await expect(page.getByRole('link', { name: 'Oil filter, tall' })).toBeHidden()
+  await page.getByRole('button', { name: 'Undo', exact: true }).click()
+  await expect(page.getByRole('link', { name: 'Oil filter, tall' })).toBeVisible()
+  await page.getByRole('heading', { name: 'Catalogue' }).click()
+  await page.keyboard.press('Control+z')
+  await expect(page.getByRole('link', { name: 'Bracket of some sort' })).toBeHidden()
+
+  // How that list was read is kept with its supplier.
+  await page.goto(`${demo.url}/suppliers/import`)
+  await page
+    .getByRole('textbox', { name: 'or paste it here' })
+    .fill('Article\tItem text\tNetto\tQty\nQ-200\tBelt\t9,80\t1')
+  await forAll.nth(0).click()
+  await page.getByRole('option', { name: 'Tarpot Seals' }).click()
+  await expect(page.getByText('1 to add')).toBeVisible()
+})

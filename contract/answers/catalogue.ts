@@ -3,6 +3,7 @@ import { MARKS } from '../../core/identity/claims.ts'
 import { NUMBER_MATCHES } from '../../core/identity/number-search.ts'
 import { NUMBER_CLAIMS } from '../number-inputs.ts'
 import { where } from '../numbers.ts'
+import { columnWords } from '../offer-list.ts'
 import { dowel, grade, hole, known, list, point, words } from './basics.ts'
 import { method } from './judging.ts'
 import { offer, rowOf, rowWith } from './rows.ts'
@@ -167,6 +168,9 @@ export const importPreview = z
     newIssuers: words,
     bad: list(z.strictObject({ line: z.number(), column: z.string(), message: z.string() })),
     badCount: z.number(),
+    /** What the first line names, and which column is read from which of it. */
+    heads: words,
+    columns: columnWords,
   })
   .meta({ id: 'OffersImport' })
 

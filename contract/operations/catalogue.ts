@@ -7,6 +7,7 @@ import {
   claimInput,
   donorInput,
   donorPatch,
+  kindsInput,
   kitInput,
   kitPatch,
   partInput,
@@ -26,6 +27,12 @@ export const catalogueOperations = {
     summary: 'Add a part with what was measured',
     body: partInput,
     answer: part,
+    problems: [404],
+  },
+  'POST /parts/kinds': {
+    summary: 'Set the kinds of many parts, all or none',
+    body: kindsInput,
+    answer: z.strictObject({ changed: z.number() }),
     problems: [404],
   },
   'GET /parts/{id}': {

@@ -20,7 +20,7 @@ export const TABLES = {
   setting: { json: ['value'] },
   person: {},
   issuer: { flags: ['upper'], json: ['rule'] },
-  supplier: {},
+  supplier: { json: ['offerList'] },
   rate: {},
   part: {
     isLarge: true,

@@ -2,21 +2,15 @@ import { Readable } from 'node:stream'
 import { CsvError, parse } from 'csv-parse'
 import { isCurrency, minorDigits } from '../../core/money/money.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
+import { suggestColumns } from '../../core/tables/match-columns.ts'
+import {
+  NEEDED,
+  OFFER_COLUMNS,
+  OFFER_FIELDS,
+  type OfferColumn,
+  type OfferMapping,
+} from '../../core/tables/offer-columns.ts'
 import { utf8Of } from './text.ts'
-
-export const OFFER_COLUMNS = [
-  'supplier',
-  'issuer',
-  'number',
-  'description',
-  'price',
-  'currency',
-  'taxIncluded',
-  'pack',
-  'stock',
-  'leadDays',
-  'condition',
-] as const
 
 /** Largest amount and count of an offer, as where they are typed. */
 const MOST_MINOR = 1e12
@@ -45,6 +39,9 @@ export interface BadCell {
 
 /** Some rows of a file, in its order: those that are right, and every bad cell. */
 export interface OffersRead {
+  /** Of the first batch: what the first line names, and which column is read from which of it. */
+  readonly heads?: readonly string[]
+  readonly columns?: OfferMapping['columns']
   readonly rows: readonly OfferLine[]
   readonly bad: readonly BadCell[]
   /** Who the rows that are not right name as supplier: looked up too, so that all their faults are told at once. */
@@ -61,18 +58,20 @@ const PIECE = 1 << 16
  *
  * @param bytes UTF-8 or UTF-16
  * @param decimal what a comma in a price means in this file; `ask`: a price that can be read two ways is asked about
+ * @param mapping which head holds what, suggested where it is not said, and what counts where no column says it
  * @throws FileFault when the text cannot be decoded
  */
 export async function* readOffersCsv(
   bytes: Uint8Array,
   decimal: Decimal = 'ask',
+  mapping: OfferMapping = {},
 ): AsyncGenerator<OffersRead> {
   const text = utf8Of(bytes)
   const delimiter = delimiterOf(text)
   const parser = Readable.from(pieces(text)).pipe(
     parse({ delimiter, info: true, relax_column_count: true, skip_empty_lines: true }),
   )
-  let head: string[] | null = null
+  let head: Head | null = null
   let rows: OfferLine[] = []
   let bad: BadCell[] = []
   let spoilt: OffersRead['spoilt'][number][] = []
@@ -82,9 +81,14 @@ export async function* readOffersCsv(
       info: { lines: number }
     }>) {
       if (!head) {
-        head = record.map((name) => name.trim())
+        head = headOf(
+          record.map((name) => name.trim()),
+          mapping,
+        )
+        const { heads, columns } = head
         const fault = headFault(head)
-        if (fault) return yield { rows, bad: [fault], spoilt }
+        yield { rows: [], bad: fault ? [fault] : [], spoilt: [], heads, columns }
+        if (fault) return
         continue
       }
       const line =
@@ -102,7 +106,7 @@ export async function* readOffersCsv(
         (column, message) => void bad.push({ line, column, message }),
       )
       if (read) rows.push(read)
-      else spoilt.push({ line, supplier: (record[head.indexOf('supplier')] ?? '').trim() })
+      else spoilt.push({ line, supplier: cellOf(record, head, 'supplier') })
       if (rows.length + bad.length >= BATCH) {
         yield { rows, bad, spoilt }
         rows = []
@@ -132,41 +136,70 @@ function* pieces(bytes: Uint8Array): Generator<Buffer> {
     yield Buffer.from(bytes.buffer, bytes.byteOffset + from, Math.min(PIECE, bytes.length - from))
 }
 
-/** The mark that splits the first line into the most columns known here; a comma where none does better. */
+/** The mark that splits the first line into the most columns known here, of equals into the most; a comma where none does better. */
 function delimiterOf(bytes: Uint8Array): string {
   const end = bytes.findIndex((byte, i) => byte === 0x0a || i > PIECE)
   const first = new TextDecoder().decode(bytes.subarray(0, end < 0 ? bytes.length : end))
-  const known = (mark: string): number =>
-    first
-      .split(mark)
-      .filter((name) =>
-        (OFFER_COLUMNS as readonly string[]).includes(name.trim().replace(/^"|"$/g, '')),
-      ).length
+  const known = (mark: string): number => {
+    const heads = first.split(mark).map((name) => name.trim().replace(/^"|"$/g, ''))
+    return (
+      Object.keys(suggestColumns(heads, OFFER_FIELDS)).length * 1000 + Math.min(999, heads.length)
+    )
+  }
   return [',', ';', '\t'].reduce((best, mark) => (known(mark) > known(best) ? mark : best))
 }
 
-function headFault(head: readonly string[]): BadCell | null {
-  const missing = OFFER_COLUMNS.filter((name) => !head.includes(name))
+/** The first line as it is used. */
+interface Head {
+  readonly heads: readonly string[]
+  readonly columns: NonNullable<OfferMapping['columns']>
+  readonly at: Readonly<Partial<Record<OfferColumn, number>>>
+  readonly instead: NonNullable<OfferMapping['instead']>
+}
+
+function headOf(heads: readonly string[], { columns, instead = {} }: OfferMapping): Head {
+  const used = columns ?? suggestColumns(heads, OFFER_FIELDS)
+  return {
+    heads,
+    columns: used,
+    at: Object.fromEntries(
+      OFFER_COLUMNS.flatMap((name) => {
+        const at = used[name] === undefined ? -1 : heads.indexOf(used[name])
+        return at < 0 ? [] : [[name, at]]
+      }),
+    ),
+    instead,
+  }
+}
+
+const cellOf = (record: readonly string[], { at, instead }: Head, name: OfferColumn): string =>
+  (at[name] === undefined ? (instead[name] ?? '') : (record[at[name]] ?? '')).trim()
+
+function headFault({ heads, columns, at, instead }: Head): BadCell | null {
+  const missing = NEEDED.filter((name) => at[name] === undefined && !instead[name]?.trim())
   if (missing.length > 0)
     return {
       line: 1,
       column: missing[0]!,
-      message: `The first line lacks ${missing.join(', ')}. It must name: ${OFFER_COLUMNS.join(', ')}.`,
+      message: `Nothing says ${missing.join(', ')}: the first line names ${heads.slice(0, 30).join(', ')}. Say which column it is, or what counts for all rows.`,
     }
-  const twice = OFFER_COLUMNS.find((name) => head.indexOf(name) !== head.lastIndexOf(name))
+  const twice = OFFER_COLUMNS.find((name) => {
+    const head = columns[name]
+    return head !== undefined && heads.indexOf(head) !== heads.lastIndexOf(head)
+  })
   return twice
     ? {
         line: 1,
         column: twice,
-        message: `The first line names ${twice} twice. Take one of the two columns out.`,
+        message: `The first line names ${columns[twice]} twice. Take one of the two columns out.`,
       }
     : null
 }
 
-type Cell = (name: (typeof OFFER_COLUMNS)[number]) => string
+type Cell = (name: OfferColumn) => string
 
 /** Longest texts of an offer, as where they are typed. */
-const LONGEST: Partial<Record<(typeof OFFER_COLUMNS)[number], number>> = {
+const LONGEST: Partial<Record<OfferColumn, number>> = {
   supplier: 120,
   issuer: 120,
   number: 120,
@@ -176,22 +209,22 @@ const LONGEST: Partial<Record<(typeof OFFER_COLUMNS)[number], number>> = {
 
 function readRecord(
   record: readonly string[],
-  head: readonly string[],
+  head: Head,
   line: number,
   delimiter: string,
   decimal: Decimal,
   fault: (column: string, message: string) => void,
 ): OfferLine | null {
-  const cell: Cell = (name) => (record[head.indexOf(name)] ?? '').trim()
+  const cell: Cell = (name) => cellOf(record, head, name)
   let isRight = true
   const tell = (column: string, message: string): void => {
     isRight = false
     fault(column, message)
   }
-  if (record.length !== head.length)
+  if (record.length !== head.heads.length)
     tell(
       '',
-      `This row has ${record.length} cells, the first line has ${head.length}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`,
+      `This row has ${record.length} cells, the first line has ${head.heads.length}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`,
     )
   for (const name of OFFER_COLUMNS) {
     const mark = (name === 'description' ? /[^\P{Cc}\n\r\t]/u : /\p{Cc}/u).exec(cell(name))
@@ -266,16 +299,40 @@ function plainFigure(text: string, delimiter: string, decimal: Decimal): string 
   return delimiter === ',' ? text : text.replace(',', '.')
 }
 
+/** Signs that stand before or behind a price, by what they may mean. */
+const SIGNS: Readonly<Record<string, (currency: string) => boolean>> = {
+  '€': (currency) => currency === 'EUR',
+  '£': (currency) => currency === 'GBP',
+  $: (currency) => currency.endsWith('D'),
+}
+
+/** A price without the sign or code of its currency; null where that is of another. */
+function withoutSign(text: string, currency: string): string | null {
+  const [, before, figure = '', behind] =
+    /^(€|£|\$|[A-Za-z]{3})?\s*([^€£$A-Za-z]*?)\s*(€|£|\$|[A-Za-z]{3})?$/.exec(text) ?? []
+  for (const sign of [before, behind])
+    if (sign && !(SIGNS[sign]?.(currency) ?? sign.toUpperCase() === currency)) return null
+  return figure === '' ? text : figure.replace(/\s+/g, '')
+}
+
 /** One mark and three figures after it: a thousand, or a thousandth. */
 const TWO_WAYS = /^[1-9]\d{0,2}[.,]\d{3}$/
 
 function readPrice(
-  text: string,
+  typed: string,
   currency: string,
   delimiter: string,
   decimal: Decimal,
   fault: (column: string, message: string) => void,
 ): number | null {
+  const text = withoutSign(typed, currency)
+  if (text === null) {
+    fault(
+      'price',
+      `"${typed}" names another currency than ${currency}. Mend the one that is wrong.`,
+    )
+    return null
+  }
   if (decimal === 'ask' && TWO_WAYS.test(text)) {
     fault(
       'price',

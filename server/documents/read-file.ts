@@ -1,6 +1,8 @@
+import { mappingOf } from '../../contract/offer-list.ts'
 import { dxfInput } from '../../contract/patterns.ts'
 import { offersInput } from '../../contract/rows.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
+import type { OfferMapping } from '../../core/tables/offer-columns.ts'
 import { type DocumentRows, readBuildDocument } from './build-json.ts'
 import { FileFault } from './file-fault.ts'
 import { type OffersRead, readOffersCsv } from './offers-csv.ts'
@@ -19,6 +21,7 @@ export interface FileOptions {
   /** True where the file came inside a JSON body. */
   readonly isWrapped: boolean
   readonly decimal: Decimal
+  readonly mapping?: OfferMapping
 }
 
 /**
@@ -36,7 +39,11 @@ export async function* readFileOf(
       return
     case 'offers': {
       const body = options.isWrapped ? unwrap(offersInput, bytes) : null
-      yield* readOffersCsv(body ? Buffer.from(body.csv) : bytes, body?.decimal ?? options.decimal)
+      yield* readOffersCsv(
+        body ? Buffer.from(body.csv) : bytes,
+        body?.decimal ?? options.decimal,
+        body ? mappingOf(body) : options.mapping,
+      )
       return
     }
     case 'build':

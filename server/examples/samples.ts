@@ -301,6 +301,9 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     params: { id: told('POST /claims').id },
     body: { version: 1, why: 'The caliper was not zeroed.', by: 'Ida' },
   }),
+  'POST /parts/kinds': {
+    body: { parts: [{ id: 'general-001', version: 1, kind: 'dowel' }] },
+  },
   'GET /parts/{id}': { params: { id: 'marlund-4-disc' } },
   'GET /parts/{id}/same-inside/{other}': { params: { id: 'marlund-4', other: 'marlund-4b' } },
   'DELETE /parts/{id}': (told) => ({ params: { id: told('POST /parts').id } }),

@@ -1,7 +1,14 @@
 import { catalogueOperations } from '../../contract/operations/catalogue.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { donors, kits } from '../services/bundles.ts'
-import { addClaim, compareInside, createPart, partDetail, strikeClaim } from '../services/parts.ts'
+import {
+  addClaim,
+  compareInside,
+  createPart,
+  partDetail,
+  setKinds,
+  strikeClaim,
+} from '../services/parts.ts'
 import { listParts } from '../services/parts-found.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
@@ -10,6 +17,7 @@ export const catalogueRoutes = ({ store }: Services): App =>
   serve(newRouter(), 'Catalogue', catalogueOperations, {
     'GET /parts': async ({ query }) => listParts(store, query),
     'POST /parts': async ({ body }) => createPart(store, body),
+    'POST /parts/kinds': async ({ body }) => setKinds(store, body),
     'GET /parts/{id}': async ({ params, query }) => partDetail(store, params.id, query.build),
     'GET /parts/{id}/same-inside/{other}': async ({ params }) =>
       compareInside(store, params.id, params.other),

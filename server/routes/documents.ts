@@ -1,6 +1,8 @@
 import type { Context } from 'hono'
+import type { z } from 'zod'
+import { mappingOf } from '../../contract/offer-list.ts'
 import { documentOperations } from '../../contract/operations/documents.ts'
-import type { Decimal } from '../../core/quantity/units.ts'
+import type { offersInput } from '../../contract/rows.ts'
 import { isZip } from '../documents/photo-zip.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
@@ -20,13 +22,15 @@ const attached = (c: Context, name: string): void =>
   c.header('content-disposition', `attachment; filename="${name}"`)
 
 export function documentRoutes({ store, jobs, photos }: Services): App {
-  const offersOf = ({ bytes, isWrapped }: SentFile, decimal: Decimal) =>
-    jobs.files.read('offers', bytes, { isWrapped, decimal })
+  const offersOf = (
+    { bytes, isWrapped }: SentFile,
+    { decimal, ...mapping }: Pick<z.output<typeof offersInput>, 'decimal' | 'columns' | 'instead'>,
+  ) => jobs.files.read('offers', bytes, { isWrapped, decimal, mapping: mappingOf(mapping) })
   return serve(newRouter(), 'Documents', documentOperations, {
     'POST /offers/preview': async ({ body, query }) =>
-      jobs.offers.preview(store, offersOf(body, query.decimal)),
+      jobs.offers.preview(store, offersOf(body, query)),
     'POST /offers/import': async ({ body, query }) =>
-      jobs.offers.import(store, offersOf(body, query.decimal)),
+      jobs.offers.import(store, offersOf(body, query)),
     'GET /builds/{id}/parts.csv': async ({ params, c }) => {
       const { name } = await store.get('build', params.id)
       attached(c, fileName(`${name}-parts`, 'csv'))

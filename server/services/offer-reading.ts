@@ -1,5 +1,6 @@
 import { v7 as uuidv7 } from 'uuid'
 import { DEFAULT_RULE, readNumber, ruleOf } from '../../core/identity/number-rule.ts'
+import type { OfferMapping } from '../../core/tables/offer-columns.ts'
 import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
@@ -17,6 +18,8 @@ export interface ImportPreview {
   /** The first of them, by line. */
   readonly bad: readonly BadCell[]
   readonly badCount: number
+  readonly heads: readonly string[]
+  readonly columns: NonNullable<OfferMapping['columns']>
 }
 
 const NAMED_PARTS = 50
@@ -57,6 +60,7 @@ export class OfferReading {
   readonly #newParts = new Set<string>()
   readonly #named: { issuer: string; number: string; description: string }[] = []
   readonly #bad: BadCell[] = []
+  #head: Pick<ImportPreview, 'heads' | 'columns'> = { heads: [], columns: {} }
   #counts = { rows: 0, added: 0, updated: 0, unchanged: 0 }
   readonly newIssuers = new Map<string, string>()
   /** Rows that would be written, where they are kept for it. */
@@ -68,7 +72,8 @@ export class OfferReading {
     this.#store = store
   }
 
-  async match({ rows, bad, spoilt }: OffersRead, keep: boolean): Promise<void> {
+  async match({ rows, bad, spoilt, heads, columns }: OffersRead, keep: boolean): Promise<void> {
+    if (heads) this.#head = { heads, columns: columns ?? {} }
     this.#bad.push(...bad)
     this.#tables ??= this.#load()
     const { suppliers, issuers } = await this.#tables
@@ -137,6 +142,7 @@ export class OfferReading {
       newIssuers: [...this.newIssuers.values()],
       bad: bad.slice(0, NAMED_FAULTS),
       badCount: bad.length,
+      ...this.#head,
     }
   }
 

@@ -131,7 +131,7 @@ test('every bad cell is listed by line and column, and nothing is imported', asy
 test('a file without its columns says which are missing', async () => {
   expect((await readWhole('supplier,price\nA,1')).bad[0]).toMatchObject({
     line: 1,
-    message: expect.stringContaining('lacks issuer, number'),
+    message: expect.stringContaining('Nothing says issuer, number'),
   })
 })
 
@@ -248,4 +248,45 @@ test('any bytes end in rows and bad cells, or in words', async () => {
     }),
     { numRuns: 200 },
   )
+})
+
+test('a list with odd heads is read by its columns, what no column says counts for all rows, and a price may bear its sign', async () => {
+  const read = async (csv: string, mapping: object, decimal: Decimal = 'comma') => {
+    const rows: unknown[] = []
+    const bad: string[] = []
+    let columns: unknown
+    for await (const chunk of readOffersCsv(Buffer.from(csv), decimal, mapping)) {
+      columns ??= chunk.columns
+      rows.push(...chunk.rows)
+      bad.push(...chunk.bad.map(({ line, column, message }) => `${line} ${column}: ${message}`))
+    }
+    return { rows, bad, columns }
+  }
+  const instead = { supplier: 'Harbour Parts', issuer: 'HBP', currency: 'EUR', taxIncluded: 'yes' }
+  const csv = 'Article;Item text;Net price;Shelf\nA-1;Belt;€ 1.250,50;3\nA-2;;9,80 EUR;x\n'
+  const found = await read(csv, { instead })
+  expect(found.bad).toEqual([])
+  expect(found.columns).toEqual({
+    number: 'Article',
+    description: 'Item text',
+    price: 'Net price',
+  })
+  expect(found.rows).toMatchObject([
+    { ...instead, taxIncluded: true, number: 'A-1', priceMinor: 125_050, pack: 1, stock: null },
+    { number: 'A-2', priceMinor: 980, line: 3 },
+  ])
+  expect(
+    (
+      await read(csv, {
+        instead,
+        columns: { number: 'Article', price: 'Net price', stock: 'Shelf' },
+      })
+    ).bad,
+  ).toEqual([expect.stringContaining('3 stock: "x" should be a whole number')])
+  expect((await read(csv, {})).bad).toEqual([
+    expect.stringMatching(/^1 supplier: Nothing says supplier, issuer, currency, taxIncluded/),
+  ])
+  expect((await read(csv.replace('€', '£'), { instead })).bad).toEqual([
+    expect.stringContaining('2 price: "£ 1.250,50" names another currency than EUR'),
+  ])
 })

@@ -1,5 +1,5 @@
 import type { z } from 'zod'
-import type { claimInput, partInput, strikeInput } from '../../contract/rows.ts'
+import type { claimInput, kindsInput, partInput, strikeInput } from '../../contract/rows.ts'
 import { toCorePart } from '../../contract/wire.ts'
 import { sameInside } from '../../core/identity/same-inside.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
@@ -160,6 +160,16 @@ export async function createPart(store: Store, input: PartInput): Promise<RowOf<
     return part
   })
 }
+
+/** Sets the kinds of many parts, all or none. @throws MissingError · ConflictError naming the first that was changed meanwhile */
+export const setKinds = (
+  store: Store,
+  { parts }: z.infer<typeof kindsInput>,
+): Promise<{ changed: number }> =>
+  store.transaction(async (tx) => {
+    for (const { id, version, kind } of parts) await tx.update('part', id, version, { kind })
+    return { changed: parts.length }
+  })
 
 /** Writes one claim on the port that owns the field, making the port (and this build's specimen) when it is the first. */
 export async function addClaim(

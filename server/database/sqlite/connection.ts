@@ -20,6 +20,7 @@ import * as keepReasons from '../migrations/20261129_0016_keep_pairing_reasons.t
 import * as rulesOfIssuers from '../migrations/20261129_0017_rules_of_issuers.ts'
 import * as claimsOnNumbers from '../migrations/20261129_0018_claims_on_numbers.ts'
 import * as search from '../migrations/20261129_0019_search.ts'
+import * as listsOfSuppliers from '../migrations/20261129_0020_lists_of_suppliers.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -42,6 +43,7 @@ export const MIGRATIONS = [
   { name: '20261129_0017_rules_of_issuers', ...rulesOfIssuers },
   { name: '20261129_0018_claims_on_numbers', ...claimsOnNumbers },
   { name: '20261129_0019_search', ...search },
+  { name: '20261129_0020_lists_of_suppliers', ...listsOfSuppliers },
 ]
 
 export type Database = Knex

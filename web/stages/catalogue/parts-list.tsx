@@ -13,7 +13,7 @@ import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
-import { MOST_BESIDE } from './most-beside.ts'
+import { Marked } from './marked.tsx'
 import { NARROWS, Narrow, type Narrowed } from './narrow.tsx'
 
 type PartRow = Answer<'GET /parts'>['items'][number]
@@ -77,12 +77,12 @@ function narrowed(params: URLSearchParams, currency: string) {
   }
 }
 
-/** Marks up to four parts to be read side by side. */
-const besideColumn = (
+/** Marks parts: to be read side by side, or to be given a kind. */
+const markColumn = (
   marked: readonly string[],
   mark: (ids: readonly string[]) => void,
 ): Column<PartRow> => ({
-  id: 'beside',
+  id: 'mark',
   head: 'Mark',
   isActions: true,
   value: () => null,
@@ -92,7 +92,6 @@ const besideColumn = (
       aria-label={`Mark ${name}`}
       className="size-4 accent-(--color-accent)"
       checked={marked.includes(id)}
-      disabled={!marked.includes(id) && marked.length >= MOST_BESIDE}
       onChange={({ target }) =>
         mark(target.checked ? [...marked, id] : marked.filter((one) => one !== id))
       }
@@ -111,14 +110,11 @@ export function PartsList() {
   const kind = params.get('kind') ?? ''
   const q = params.get('q') ?? ''
   const currency = useAnswer('GET /builds').data?.items[0]?.build.currency ?? 'EUR'
-  const beside = (params.get('beside') ?? '').split(',').filter(Boolean)
+  const [marked, mark] = useState<readonly string[]>([])
   const parts = useAnswer('GET /parts', {
     query: { limit, kind: kind || undefined, q: q || undefined, ...narrowed(params, currency) },
   })
-  const columns = useMemo(
-    () => [besideColumn(beside, (ids) => change({ beside: ids.join(',') })), ...COLUMNS],
-    [beside, change],
-  )
+  const columns = useMemo(() => [markColumn(marked, mark), ...COLUMNS], [marked])
   const isAll = !q && !kind && NARROWS.every((name) => !params.get(name))
   return (
     <>
@@ -139,6 +135,14 @@ export function PartsList() {
             </Empty>
           ) : (
             <>
+              {kind === 'unsorted' && items.length > 0 && (
+                <p className="px-4 pb-2">
+                  These wait for a kind: until then they are candidates of no line.{' '}
+                  <Button tone="quiet" onClick={() => mark(items.map(({ id }) => id))}>
+                    Mark all {items.length} here
+                  </Button>
+                </p>
+              )}
               {mended.map(({ typed, as }) => (
                 <p key={typed} role="status" className="px-4 pb-2 text-steel">
                   Nothing holds "{typed}": shown for "{as}".
@@ -162,17 +166,11 @@ export function PartsList() {
                   onChange={(chosen) => change({ kind: chosen })}
                   isNarrow
                 />
-                {beside.length > 0 && (
-                  <>
-                    <ButtonLink
-                      to={`/catalogue/beside?parts=${beside.map(encodeURIComponent).join(',')}`}
-                    >
-                      Side by side: {beside.length}
-                    </ButtonLink>
-                    <Button tone="quiet" onClick={() => change({ beside: null })}>
-                      Unmark
-                    </Button>
-                  </>
+                {marked.length > 0 && (
+                  <Marked
+                    parts={items.filter(({ id }) => marked.includes(id))}
+                    onDone={() => mark([])}
+                  />
                 )}
               </DataTable>
               {next && (

@@ -1,13 +1,15 @@
 import { useState } from 'react'
 import type { ImportPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
-import { refresh } from '../../api/answer.ts'
+import { refresh, useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
+import { undoNewest } from '../../api/undo.ts'
 import { INPUT } from '../../components/fields/field.tsx'
 import { Radios } from '../../components/fields/radios.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
+import { ColumnsForm, type Words } from './columns-form.tsx'
 
 const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] = [
   { value: 'ask', words: 'ask when a price can be read two ways' },
@@ -29,12 +31,30 @@ interface Source {
 const bodyOf = ({ text, file }: Source): Blob | null =>
   file ?? (text.trim() === '' ? null : new Blob([text]))
 
-/** Offers from CSV: preview first, then all or nothing. */
+/** How a list is read. */
+interface Reading {
+  /** As suggested, where nobody chose. */
+  readonly columns: Words | null
+  readonly instead: Words
+  readonly decimal: Decimal
+}
+const UNREAD: Reading = { columns: null, instead: {}, decimal: 'ask' }
+
+const asked = ({ columns, instead, decimal }: Reading) => ({
+  decimal,
+  columns: columns === null ? undefined : JSON.stringify(columns),
+  instead: JSON.stringify(instead),
+})
+
+/** A supplier's list with whatever heads: its columns matched, a preview, then all or nothing. */
 export function Component() {
   const [source, setSource] = useState<Source>({ text: '', file: null })
+  const [reading, setReading] = useState<Reading>(UNREAD)
+  const suppliers = useAnswer('GET /suppliers').data?.items ?? []
+  const issuers = useAnswer('GET /issuers').data?.items ?? []
   const [preview, setPreview] = useState<ImportPreview | null>(null)
   const [said, setSaid] = useState('')
-  const [decimal, setDecimal] = useState<Decimal>('ask')
+  const [done, setDone] = useState<{ words: string; newParts: number } | null>(null)
   const run = async (work: () => Promise<void>): Promise<void> => {
     setSaid('')
     try {
@@ -44,14 +64,46 @@ export function Component() {
       setSaid(error.message)
     }
   }
-  const show = (next: Source, comma: Decimal = decimal): Promise<void> =>
+  const show = (next: Source, how: Reading): Promise<void> =>
     run(async () => {
+      setDone(null)
       setSource(next)
-      setDecimal(comma)
-      setPreview(null)
+      setReading(how)
       const body = bodyOf(next)
-      if (body) setPreview(await call('POST /offers/preview', { query: { decimal: comma }, body }))
+      setPreview(body ? await call('POST /offers/preview', { query: asked(how), body }) : null)
     })
+  /** A supplier chosen for all rows brings how its list was read before, where the file has those heads. */
+  /** How this list was read is kept with the supplier that all of it is of. */
+  const keep = async (columns: Words): Promise<void> => {
+    const { supplier: name, ...instead } = reading.instead
+    const supplier = suppliers.find((one) => one.name === name)
+    const offerList = { columns, instead, decimal: reading.decimal }
+    if (supplier && JSON.stringify(supplier.offerList) !== JSON.stringify(offerList))
+      await call('PATCH /suppliers/{id}', {
+        params: { id: supplier.id },
+        body: { version: supplier.version, offerList },
+      })
+  }
+  const change = (columns: Words, instead: Words): void => {
+    const kept =
+      instead.supplier !== undefined && instead.supplier !== reading.instead.supplier
+        ? suppliers.find(({ name }) => name === instead.supplier)?.offerList
+        : null
+    const heads = preview?.heads ?? []
+    const isLike =
+      kept &&
+      Object.values(kept.columns).every((head) => head === undefined || heads.includes(head))
+    void show(
+      source,
+      isLike
+        ? {
+            columns: kept.columns,
+            instead: { ...kept.instead, supplier: instead.supplier! },
+            decimal: kept.decimal,
+          }
+        : { ...reading, columns, instead },
+    )
+  }
   return (
     <>
       <PageHead
@@ -62,13 +114,10 @@ export function Component() {
       </PageHead>
       <div className="max-w-4xl px-4 pb-12">
         <p className="mb-3">
-          The first line names the columns:{' '}
-          <span className="figure">
-            supplier, issuer, number, description, price, currency, taxIncluded, pack, stock,
-            leadDays, condition
-          </span>
-          . With semicolons or tabs a price may have a decimal comma. Blank pack is 1, blank stock
-          or leadDays is not known.
+          A list as the supplier sends it, or rows copied from a spreadsheet: the first line names
+          the columns, in any words and any order. Needed are whose number it is, the number, the
+          price, its currency and whether tax is in it; what no column says is said once for all
+          rows. Blank pack is 1, blank stock or days is not known.
         </p>
         <label className="inline-flex cursor-pointer items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-accent hover:bg-bench">
           Choose a file
@@ -79,7 +128,7 @@ export function Component() {
             onChange={(event) => {
               const file = event.target.files?.[0]
               event.target.value = ''
-              if (file) void show({ text: '', file })
+              if (file) void show({ text: '', file }, UNREAD)
             }}
           />
         </label>
@@ -88,16 +137,16 @@ export function Component() {
           <span className="font-semibold">A comma in this file's prices</span>
           <Radios
             label="A comma in this file's prices"
-            value={decimal}
+            value={reading.decimal}
             options={DECIMALS}
-            onChange={(chosen) => void show(source, chosen)}
+            onChange={(chosen) => void show(source, { ...reading, decimal: chosen })}
           />
         </div>
         <label className="mt-4 block">
           <span className="mb-1 block font-semibold">or paste it here</span>
           <textarea
             value={source.text}
-            onChange={(event) => void show({ text: event.target.value, file: null })}
+            onChange={(event) => void show({ text: event.target.value, file: null }, reading)}
             rows={7}
             className={`${INPUT} figure`}
           />
@@ -107,21 +156,44 @@ export function Component() {
             {said}
           </p>
         )}
+        {done && (
+          <p role="status" className="my-3">
+            {done.words}{' '}
+            <Button tone="quiet" onClick={() => void undoNewest().then(() => setDone(null))}>
+              Undo this import
+            </Button>{' '}
+            {done.newParts > 0 && (
+              <ButtonLink to="/catalogue?kind=unsorted">
+                Set the kinds of {done.newParts} new {done.newParts === 1 ? 'part' : 'parts'}
+              </ButtonLink>
+            )}
+          </p>
+        )}
+        {preview && preview.heads.length > 0 && (
+          <ColumnsForm
+            heads={preview.heads}
+            columns={preview.columns}
+            instead={reading.instead}
+            suppliers={suppliers.map(({ name }) => name)}
+            issuers={issuers.map(({ name }) => name)}
+            onChange={change}
+          />
+        )}
         {preview && (
           <PreviewSheet
             preview={preview}
             onImport={() =>
               void run(async () => {
-                const done = await call('POST /offers/import', {
-                  query: { decimal },
-                  body: bodyOf(source) ?? new Blob(),
-                })
+                const how = { ...reading, columns: preview.columns }
+                const body = bodyOf(source) ?? new Blob()
+                const words = `Imported: ${preview.added} added, ${preview.updated} updated.`
+                await keep(preview.columns)
+                await call('POST /offers/import', { query: asked(how), body })
                 await refresh()
                 setSource({ text: '', file: null })
+                setReading(UNREAD)
                 setPreview(null)
-                setSaid(
-                  `Imported: ${done.added} added, ${done.updated} updated${done.unchanged > 0 ? `, ${done.unchanged} as they were` : ''}.`,
-                )
+                setDone({ words, newParts: preview.newPartCount })
               })
             }
           />

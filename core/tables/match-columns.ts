@@ -15,8 +15,9 @@ const plain = (head: string): string =>
     .toLowerCase()
     .replace(/[^\p{L}\p{N}]+/gu, '')
 
-/** How well a head names a column: 3 by its very name, 2 by a word it is known by, 1 by holding one, 0 not. */
+/** How well a head names a column: 4 as it is spelled, 3 by its name, 2 by a word it is known by, 1 by holding one, 0 not. */
 function fitOf(head: string, { name, called }: WantedColumn): number {
+  if (head === name) return 4
   const read = plain(head)
   if (read === '') return 0
   if (read === plain(name)) return 3

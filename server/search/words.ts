@@ -19,7 +19,8 @@ export async function askedWords(knex: Knex, typed: string): Promise<AskedWords>
   const mended = new Map<string, string>()
   const terms: string[] = []
   for (const term of termsOf(typed).slice(0, MOST_TERMS)) {
-    const known = term.length < LEAST || (await beginning(knex, [term])).size > 0
+    // What holds a figure is a size or a number: it is not taken for another.
+    const known = term.length < LEAST || /\d/.test(term) || (await beginning(knex, [term])).size > 0
     const better = known ? null : await mend(knex, term)
     if (better) mended.set(term, better)
     terms.push(better ?? term)

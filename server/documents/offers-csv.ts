@@ -306,13 +306,20 @@ const SIGNS: Readonly<Record<string, (currency: string) => boolean>> = {
   $: (currency) => currency.endsWith('D'),
 }
 
-/** A price without the sign or code of its currency; null where that is of another. */
+/** A price without the sign or code of its currency; null where that is of another. What holds no figure stays as it is. */
 function withoutSign(text: string, currency: string): string | null {
   const [, before, figure = '', behind] =
-    /^(€|£|\$|[A-Za-z]{3})?\s*([^€£$A-Za-z]*?)\s*(€|£|\$|[A-Za-z]{3})?$/.exec(text) ?? []
-  for (const sign of [before, behind])
-    if (sign && !(SIGNS[sign]?.(currency) ?? sign.toUpperCase() === currency)) return null
-  return figure === '' ? text : figure.replace(/\s+/g, '')
+    /^(€|£|\$|[A-Za-z]{3})?\s*([^€£$A-Za-z]*\d[^€£$A-Za-z]*?)\s*(€|£|\$|[A-Za-z]{3})?$/.exec(
+      text,
+    ) ?? []
+  if (figure === '') return text
+  for (const sign of [before, behind]) {
+    if (!sign) continue
+    const code = sign.toUpperCase()
+    if (!Object.hasOwn(SIGNS, sign) && !isCurrency(code)) return text
+    if (!(SIGNS[sign]?.(currency) ?? code === currency)) return null
+  }
+  return figure.replace(/\s+/g, '')
 }
 
 /** One mark and three figures after it: a thousand, or a thousandth. */

@@ -286,6 +286,15 @@ test('a list with odd heads is read by its columns, what no column says counts f
   expect((await read(csv, {})).bad).toEqual([
     expect.stringMatching(/^1 supplier: Nothing says supplier, issuer, currency, taxIncluded/),
   ])
+  for (const odd of ['ten', 'abc 12', '12 pcs', '€', ''])
+    expect([odd, (await read(csv.replace('€ 1.250,50', odd), { instead })).bad]).toEqual([
+      odd,
+      [
+        expect.stringMatching(
+          odd === '' ? /^2 price: Fill in the price/ : /^2 price: "[^"]+" is not a price/,
+        ),
+      ],
+    ])
   expect((await read(csv.replace('€', '£'), { instead })).bad).toEqual([
     expect.stringContaining('2 price: "£ 1.250,50" names another currency than EUR'),
   ])

@@ -174,20 +174,22 @@ export const importPreview = z
   })
   .meta({ id: 'OffersImport' })
 
+/** Kinds of things that are found by words, in the order they are shown. */
+export const FOUND_KINDS = [
+  'build',
+  'vehicle',
+  'engine',
+  'transmission',
+  'part',
+  'kit',
+  'donor',
+  'supplier',
+] as const
+
 export const found = z.strictObject({
   items: list(
     z.strictObject({
-      kind: z.enum([
-        'number',
-        'build',
-        'vehicle',
-        'engine',
-        'transmission',
-        'part',
-        'kit',
-        'donor',
-        'supplier',
-      ]),
+      kind: z.enum(['number', ...FOUND_KINDS]),
       id: z.string(),
       words: z.string(),
       detail: z.string(),

@@ -580,3 +580,23 @@ test('looking only at what may lead to a number had finds the same answer', () =
     { numRuns: 1500, seed: 20_261_129 },
   )
 })
+
+test('a number that nothing leads from or to serves for no other', () => {
+  let lone = 0
+  fc.assert(
+    fc.property(claims, question, (all, asked) => {
+      const index = indexOf(all)
+      const { want = [], have } = asked
+      if (!have.every((one) => index.isLone(one))) return
+      if (want.some((one) => have.some((other) => index.isSame(one, other)))) return
+      lone++
+      expect(checkNumber(index, asked)).toMatchObject({
+        verdict: 'not listed',
+        plan: asked.follow === 'none' ? 'no' : 'confirm',
+        path: [],
+      })
+    }),
+    { numRuns: 3000, seed: 20_261_129 },
+  )
+  expect(lone).toBeGreaterThan(20)
+})

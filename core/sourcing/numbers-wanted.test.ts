@@ -1,6 +1,7 @@
 import { expect, test } from 'vitest'
 import { NumberIndex } from '../identity/number-index.ts'
 import { need } from '../needs/need.ts'
+import { compilePart } from '../ports/index.ts'
 import { NumbersAsked } from './numbers-asked.ts'
 import { type KnownNumber, kindsListed, type NumbersOf, numberedPart } from './numbers-wanted.ts'
 
@@ -10,13 +11,13 @@ const listed = (number: string, grade: KnownNumber['grade'] = 'catalogue'): Know
   mark: 'catalogue',
   grade,
 })
-const seal = need({
-  kind: 'rear-main-seal',
-  place: 'crank',
-  words: 'Rear main seal',
-  reasons: [],
-} as never)
-const computer = need({ ...seal, kind: 'engine-computer', words: 'Engine computer' } as never)
+const seal = need({ kind: 'rear-main-seal', place: 'crank', words: 'Rear main seal', why: [] })
+const computer = need({
+  kind: 'engine-computer',
+  place: 'wiring',
+  words: 'Engine computer',
+  why: [],
+})
 const wick = { family: 'Kessarn Wick', generation: '2nd', grade: 'catalogue' } as const
 const index = new NumberIndex({
   numbers: [
@@ -48,7 +49,12 @@ const market = {
   issuers: new Map([['k', 'KSN']]),
   parts: {
     get: (id: string) =>
-      ({ kind: id.includes('computer') ? 'engine-computer' : 'rear-main-seal' }) as never,
+      compilePart({
+        id,
+        name: id,
+        kind: id.includes('computer') ? 'engine-computer' : 'rear-main-seal',
+        ports: [],
+      }),
   },
 }
 const build = (more: Partial<NumbersOf> = {}): NumbersOf => ({

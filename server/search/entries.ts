@@ -1,22 +1,12 @@
 import type { Knex } from 'knex'
+import { FOUND_KINDS } from '../../contract/answers/catalogue.ts'
 
-/** Kinds of things that are found by words, in the order they are shown. */
-export const ENTRY_KINDS = [
-  'build',
-  'vehicle',
-  'engine',
-  'transmission',
-  'part',
-  'kit',
-  'donor',
-  'supplier',
-] as const
-export type EntryKind = (typeof ENTRY_KINDS)[number]
+export type EntryKind = (typeof FOUND_KINDS)[number]
 
 /** Ids of each kind lie in one range: a kind is found without reading the others. */
 const SPAN = 2 ** 40
 export const rangeOf = (kind: EntryKind): readonly [from: number, below: number] => {
-  const at = ENTRY_KINDS.indexOf(kind)
+  const at = FOUND_KINDS.indexOf(kind)
   return [at * SPAN, (at + 1) * SPAN]
 }
 

@@ -1,10 +1,11 @@
+import { FOUND_KINDS } from '../../contract/answers/catalogue.ts'
 import { groupBy } from '../../core/group.ts'
 import { ruleOf } from '../../core/identity/number-rule.ts'
 import type { KnownIssuer, NumberMatch } from '../../core/identity/number-search.ts'
 import { kindWords } from '../../core/ports/part-kinds.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { RowOf, Store } from '../database/store.ts'
-import { ENTRY_KINDS, type EntryKind } from '../search/entries.ts'
+import type { EntryKind } from '../search/entries.ts'
 import { follow } from '../search/follow.ts'
 import { type FoundNumber, findNumbers } from '../search/numbers.ts'
 import { askedWords, findWords } from '../search/words.ts'
@@ -47,7 +48,7 @@ export async function find(
   const numbers = await foundNumbers(store, typed, EACH)
   const words = await askedWords(store.knex, typed)
   const items: Found[] = [...numbers]
-  for (const kind of ENTRY_KINDS)
+  for (const kind of FOUND_KINDS)
     items.push(...(await named(store, kind, await findWords(store.knex, words, kind, EACH))))
   return { items, mended: [...words.mended].map(([from, as]) => ({ typed: from, as })) }
 }

@@ -160,6 +160,9 @@ const WORDS: Partial<Record<TableName, (row: Record<string, unknown>) => string>
       .replaceAll('-', ' '),
   claim: (row) => String(row.portId).split('/').slice(0, 2).join(' ').replaceAll('-', ' '),
   partNumber: (row) => String(row.number),
+  supersessionNumber: (row) => String(row.number),
+  interchangeNumber: (row) => String(row.number),
+  application: (row) => String(row.number),
 }
 
 /**

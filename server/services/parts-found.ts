@@ -8,7 +8,7 @@ import { rateBetween } from '../../core/money/offer-price.ts'
 import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import type { RowOf, Store } from '../database/store.ts'
-import { ENTRY_KINDS, rangeOf } from '../search/entries.ts'
+import { rangeOf } from '../search/entries.ts'
 import { follow } from '../search/follow.ts'
 import { findNumbers } from '../search/numbers.ts'
 import { askedWords, matchOf } from '../search/words.ts'
@@ -82,7 +82,7 @@ async function paged(
 
 /** Entries of parts, whatever their kind, lie one behind the other. */
 const PARTS_FROM = rangeOf('vehicle')[0]
-const PARTS_BELOW = rangeOf(ENTRY_KINDS[ENTRY_KINDS.indexOf('kit')]!)[0]
+const PARTS_BELOW = rangeOf('kit')[0]
 
 async function searched(
   store: Store,

@@ -5,6 +5,7 @@ import type { ReactElement } from 'react'
 import { createMemoryRouter, RouterProvider } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
+import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { fetcher } from '../../api/client.ts'
 import { Component as Beside } from './beside-page.tsx'
 import { Component as Conflicts } from './conflicts-page.tsx'
@@ -39,7 +40,7 @@ function open(element: ReactElement, answers: Record<string, unknown>, at = '/')
   )
 }
 
-const said = { grade: 'catalogue', source: 'Price list', saidBy: 'Ida', day: '2026-11-01' }
+const said = { grade: 'catalogue', source: 'Price list', saidBy: 'Ida', day: '2026-11-01' } as const
 const stands = { photoId: null, struckBy: null, struckWhy: null, struckDay: null, version: 1 }
 const bore = (value: number) => ({
   name: 'boreMm',
@@ -51,11 +52,11 @@ const bore = (value: number) => ({
   methods: [],
   value,
   plusMinus: 0.01,
-  grade: 'measured',
+  grade: 'measured' as const,
   conflict: false,
   claims: [],
 })
-const part = (id: string, value: number) => ({
+const part = (id: string, value: number): PartDetail => ({
   id,
   version: 1,
   name: `Part ${id}`,
@@ -148,7 +149,7 @@ test('one part alone is not set beside anything', async () => {
 })
 
 test('numbers are told with their marks, who bears them too, what replaced them and what was struck out; one is struck out with why', async () => {
-  open(<Numbers part={part('a', 2) as never} />, {})
+  open(<Numbers part={part('a', 2)} />, {})
   const numbers = screen.getByRole('list', { name: 'Part numbers' })
   expect(numbers.textContent).toContain('cast: others of its kind may bear it')
   expect(numbers.textContent).toContain('also on Other part')
@@ -172,7 +173,7 @@ test('numbers are told with their marks, who bears them too, what replaced them 
 })
 
 test('what a number fits is typed with where it holds; what cannot be read is told at its field, and nothing is sent', async () => {
-  open(<Numbers part={part('a', 2) as never} />, { '/applications': { id: 'x', version: 1 } })
+  open(<Numbers part={part('a', 2)} />, { '/applications': { id: 'x', version: 1 } })
   fireEvent.click(screen.getByText('Add what it fits', { selector: 'summary' }))
   const form = screen
     .getByText('Add what it fits', { selector: 'summary' })

@@ -108,7 +108,7 @@ async function onTwoParts(store: Store, issuers: ReadonlyMap<string, string>): P
     return [
       {
         kind: 'two parts',
-        words: `${issuers.get(first!.issuerId)} ${first!.number} is the number of ${new Set(own.map(({ partId }) => partId)).size} parts: nothing is planned on it until one is struck out.`,
+        words: `${issuers.get(first!.issuerId)} ${first!.number} is the number of ${new Set(own.map(({ partId }) => partId)).size} parts: no way through other numbers of theirs is planned until one is struck out.`,
         keys: [first!],
         claims: own.map((row) =>
           told('partNumber', row, `${row.number} is ${parts.get(row.partId) ?? row.partId}`),

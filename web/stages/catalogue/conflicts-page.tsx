@@ -16,7 +16,7 @@ export function Component() {
     <>
       <PageHead
         title="Numbers in conflict"
-        detail="Nothing is planned on them until one claim is struck out"
+        detail="Claims that cannot all be so, and what hangs on them"
       >
         <ButtonLink to="/catalogue">Catalogue</ButtonLink>
       </PageHead>

@@ -2,12 +2,14 @@ import { useState } from 'react'
 import { LINE_PLACES, placeWords } from '../../../core/needs/line.ts'
 import { PORT_KINDS } from '../../../core/ports/index.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
+import { useReading } from '../../api/hooks.ts'
 import { Check } from '../../components/fields/check.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
 import type { Change } from '../../components/use-address.ts'
 import { type KeptFilter, keepFilter, keptFilters } from './kept-filters.ts'
+import { NarrowField, readNarrow } from './narrow-field.tsx'
 
 /** Sizes a part can be found by: every figure of every port. */
 const SIZES = Object.entries(PORT_KINDS).flatMap(([port, { title, fields }]) =>
@@ -49,27 +51,24 @@ export function Narrow({
   change: (next: Change) => void
 }) {
   const value = (name: Narrowed): string => params.get(name) ?? ''
+  const reading = useReading()
   const [kept, setKept] = useState(keptFilters)
   const [name, setName] = useState('')
   const [fault, setFault] = useState('')
   const used = NARROWS.filter((one) => value(one) !== '').length
-  const text = (field: Narrowed, label: string, hint?: string) => (
-    <Field label={label} {...(hint ? { hint } : {})}>
-      {(shared) => (
-        <input
-          {...shared}
-          className={INPUT}
-          inputMode={field === 'fits' ? 'text' : 'decimal'}
-          defaultValue={value(field)}
-          key={value(field)}
-          onBlur={({ target }) => change({ [field]: target.value.trim().replace(',', '.') })}
-          onKeyDown={(event) => {
-            if (event.key === 'Enter')
-              change({ [field]: event.currentTarget.value.trim().replace(',', '.') })
-          }}
-        />
-      )}
-    </Field>
+  const text = (
+    field: 'sizeFrom' | 'sizeTo' | 'fits' | 'priceTo',
+    label: string,
+    hint?: string,
+  ) => (
+    <NarrowField
+      label={label}
+      {...(hint ? { hint } : {})}
+      value={value(field)}
+      isText={field === 'fits'}
+      read={(typed) => readNarrow(field, typed, { size: value('size'), currency, reading })}
+      onChange={(next) => change({ [field]: next })}
+    />
   )
   const put = ({ values }: KeptFilter): void =>
     change(Object.fromEntries(NARROWS.map((one) => [one, values[one] ?? null])))

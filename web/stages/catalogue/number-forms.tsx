@@ -92,7 +92,7 @@ export function NumberForms({ part }: { part: PartDetail }) {
               name: 'isSo',
               label: 'Another part bears it too, and it is so',
               type: 'check',
-              hint: 'Nothing is planned on it until one of the two is struck out',
+              hint: 'It is a conflict until one of the two is struck out',
             },
           ]}
           initial={{ issuer: own.issuer, mark: 'catalogue', grade: 'catalogue' }}

@@ -143,6 +143,11 @@ export function PartsList() {
                   </Button>
                 </p>
               )}
+              {items.length === 0 && (
+                <p role="status" className="px-4 pb-2">
+                  No part is so. Change what narrows the list, or show all again.
+                </p>
+              )}
               {mended.map(({ typed, as }) => (
                 <p key={typed} role="status" className="px-4 pb-2 text-steel">
                   Nothing holds "{typed}": shown for "{as}".

@@ -15,6 +15,7 @@ import { GRADES } from '../core/quantity/grade.ts'
 import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
+import { feed, returnDays, standing } from './market-fields.ts'
 import { numberInput, supersessionInput } from './number-inputs.ts'
 import { partialDate } from './numbers.ts'
 import { mappingText, offerList } from './offer-list.ts'
@@ -186,6 +187,8 @@ export const supplierInput = z.strictObject({
   shippingMinor: amount.default(0),
   freeOverMinor: amount.nullish(),
   offerList: offerList.nullish(),
+  feed: feed.nullish(),
+  returnDays,
 })
 export const issuerInput = z.strictObject({
   id: id.optional(),
@@ -223,6 +226,7 @@ export const kitInput = z.strictObject({
   weightG: z.number().int().nonnegative().max(1e9).nullish(),
   omits: text.nullish(),
   note: text.nullish(),
+  standing,
   items: z
     .array(z.strictObject({ partId: id, quantity: count.default(1) }))
     .min(1, 'A kit holds at least one part.')
@@ -276,6 +280,16 @@ export const offerInput = z.strictObject({
   stock: z.number().int().nonnegative().max(1e6).nullish(),
   leadDays: z.number().int().nonnegative().max(1e6).nullish(),
   condition: z.string().trim().min(1).max(40).default('new'),
+  standing,
+  seenOn: day.nullish(),
+})
+/** What may change of an offer; what it asked before is kept. */
+export const offerPatch = z.strictObject({
+  version,
+  priceMinor: amount.optional(),
+  stock: offerInput.shape.stock,
+  leadDays: offerInput.shape.leadDays,
+  standing,
 })
 
 /** A part that stands on the shop's own shelf. */
@@ -402,6 +416,8 @@ export const offersInput = z.strictObject({
   columns: mappingText.optional(),
   /** What counts for all rows where no column says it, as JSON. */
   instead: mappingText.optional(),
+  /** It is all that its suppliers sell: what it does not name has ended. */
+  whole: z.enum(['true']).optional(),
 })
 type Plain<S> = S extends z.ZodDefault<infer Inner> ? Inner : S
 type Patch<S extends z.ZodRawShape> = { version: typeof version } & {

@@ -17,6 +17,7 @@ import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
+import { feed, returnDays, standing } from './market-fields.ts'
 import { partialDate } from './numbers.ts'
 import { offerList } from './offer-list.ts'
 import { pairingReasons } from './pairing-reasons.ts'
@@ -184,6 +185,11 @@ export const STORED_ROWS = {
     freeOverMinor: amount.nullish(),
     /** How its list is read. */
     offerList: offerList.nullish(),
+    /** Where its prices are fetched, and the day all of them last were. */
+    feed: feed.nullish(),
+    feedReadOn: day.nullish(),
+    /** Days in which what was bought is taken back. */
+    returnDays,
   }),
   rate: z
     .strictObject({
@@ -251,6 +257,7 @@ export const STORED_ROWS = {
     weightG: z.number().int().nonnegative().max(1e9).nullish(),
     omits: text.nullish(),
     note: text.nullish(),
+    standing,
   }),
   kitItem: z.strictObject({ id, kitId: id, partId: id, quantity: count }),
   donor: z.strictObject({
@@ -295,7 +302,12 @@ export const STORED_ROWS = {
     stock: z.number().int().nonnegative().max(1e6).nullish(),
     leadDays: z.number().int().nonnegative().max(1e6).nullish(),
     condition: z.string().min(1).max(40),
+    standing,
+    /** The day it was last heard of. */
+    seenOn: day.nullish(),
   }),
+  /** What was asked for an offer before, on the day that was last heard. */
+  pastPrice: z.strictObject({ id, offerId: id, day, priceMinor: amount, ...money }),
   donorSheet: z.strictObject({ id, buildId: id, donorId: id, answers }),
   jointClaim: z.strictObject({
     id,

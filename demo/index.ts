@@ -4,6 +4,7 @@ import { donors, kits, market } from './market.ts'
 import { offer } from './offer.ts'
 import { alder, sprat } from './other-builds.ts'
 import { families, listings, ownNumbers, spares, traps } from './part-numbers.ts'
+import { prices } from './prices.ts'
 import { shapes } from './shapes.ts'
 import { adapters, discOf, liningOf, trains } from './train.ts'
 import { answers, traits } from './traits.ts'
@@ -46,6 +47,7 @@ export function demoDocument(scale = 1): {
   listings(doc)
   spares(doc)
   traps(doc)
+  prices(doc)
   return { format: 'junket-build', version: 3, tables: doc.tables }
 }
 

@@ -56,6 +56,7 @@ export async function startJunket({
         JUNKET_PORT: String(port),
         JUNKET_DATA: data,
         JUNKET_LOG: 'error',
+        JUNKET_FEED_PORT: 'off',
         ...(host ? { JUNKET_HOST: host, JUNKET_PASSCODE: passcode } : {}),
       },
       stdio: ['ignore', 'ignore', 'inherit'],

@@ -9,6 +9,7 @@ await build({
     'read-worker': 'server/jobs/read-worker.ts',
     'import-worker': 'server/jobs/import-worker.ts',
     'backup-worker': 'server/jobs/backup-worker.ts',
+    'price-feed': 'server/stand-ins/main.ts',
     'photo-worker': 'server/jobs/photo-worker.ts',
   },
   outdir: 'dist/server',

@@ -10,6 +10,7 @@ import { openDatabase } from './database/sqlite/connection.ts'
 import { storageFault } from './database/sqlite/storage-fault.ts'
 import { Store } from './database/store.ts'
 import { ProblemError } from './errors.ts'
+import { FeedSchedule } from './jobs/feed-schedule.ts'
 import { PhotoMaker } from './jobs/photo-maker.ts'
 import { JobRunner } from './jobs/runner.ts'
 import { checkPasscode, openData, StartFault } from './opening.ts'
@@ -18,8 +19,11 @@ import { importDocument } from './services/build-document.ts'
 import { noteJudged } from './services/judged-pairings.ts'
 import { PhotoFiles, photoFolder } from './services/photo-files.ts'
 import { solveBuilds } from './services/solve.ts'
+import { startPriceFeed } from './stand-ins/start.ts'
 
 const WARM_AFTER_MS = 20
+/** Where the demo's suppliers say their prices are. */
+const FEED_PORT = 4174
 const LOOPBACK = new Set(['127.0.0.1', '::1', 'localhost'])
 
 /** Starts Junket; `--demo` fills an empty database with the invented shop first, `--restore NAME` puts a backup in place. */
@@ -54,6 +58,11 @@ async function main(): Promise<void> {
   }
   const photos = { files: new PhotoFiles(photoFolder(data)), maker: new PhotoMaker() }
   const web = fileURLToPath(new URL('../web', import.meta.url))
+  const schedule = new FeedSchedule(store, jobs.offers, log)
+  if (isDemo && process.env.JUNKET_FEED_PORT !== 'off')
+    startPriceFeed(Number(process.env.JUNKET_FEED_PORT ?? FEED_PORT)).on('error', (error) =>
+      log.warn(error, 'the simulated price feed did not start'),
+    )
   const server = serve(
     {
       fetch: createApp({ store, jobs, log, web, backups, photos, guard, names, folder: data })
@@ -84,7 +93,7 @@ async function main(): Promise<void> {
     if (stopping) return
     stopping = true
     server.close()
-    void Promise.all([jobs.close(), backups.close(), photos.maker.close()])
+    void Promise.all([schedule.close(), jobs.close(), backups.close(), photos.maker.close()])
       .then(() => knex.destroy())
       .then(() => process.exit(0))
     setTimeout(() => process.exit(0), 4000).unref()

@@ -7,6 +7,7 @@ import type { PhotoMaker } from './jobs/photo-maker.ts'
 import type { JobRunner } from './jobs/runner.ts'
 import { problem } from './problem.ts'
 import type { Backups } from './services/backups.ts'
+import type { FetchTerms } from './services/fetch-feed.ts'
 import type { PhotoFiles } from './services/photo-files.ts'
 
 /** What every group of routes is given. */
@@ -14,6 +15,8 @@ export interface Services {
   readonly store: Store
   readonly jobs: JobRunner
   readonly log?: Logger
+  /** How suppliers' prices are fetched, where not as always. */
+  readonly fetching?: FetchTerms
   /** Folder of the built interface; absent in tests. */
   readonly web?: string
   /** Pictures beside the data; absent for data in memory. */

@@ -106,6 +106,12 @@ export const numberConflicts = z.strictObject({
   ),
 })
 export const offers = z.strictObject({ items: list(offer) })
+/** What was asked on a day. */
+export const priceOn = z.strictObject({
+  day: z.string(),
+  priceMinor: z.number(),
+  currency: z.string(),
+})
 
 export const sameInside = z
   .strictObject({
@@ -161,6 +167,21 @@ export const importPreview = z
     added: z.number(),
     updated: z.number(),
     unchanged: z.number(),
+    /** Of those updated: another price is asked. The first of them, in minor units. */
+    moved: z.number(),
+    moves: list(
+      z.strictObject({
+        line: z.number(),
+        number: z.string(),
+        fromMinor: z.number(),
+        fromCurrency: z.string(),
+        toMinor: z.number(),
+        toCurrency: z.string(),
+      }),
+    ),
+    /** Offers that a supplier's whole list does not name any more: they end. The first of them. */
+    gone: z.number(),
+    goneNames: words,
     newParts: list(
       z.strictObject({ issuer: z.string(), number: z.string(), description: z.string() }),
     ),

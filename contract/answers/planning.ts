@@ -6,6 +6,7 @@ import { SORTS, STAGES } from '../../core/needs/line.ts'
 import type { Need } from '../../core/needs/need.ts'
 import type { NumberSays } from '../../core/sourcing/number-says.ts'
 import type { SourceInfo } from '../../core/sourcing/source-info.ts'
+import { STANDINGS } from '../../core/sourcing/standing.ts'
 import { grade, known, list, task, words } from './basics.ts'
 import { openLines } from './builds.ts'
 import { decision, rowWith } from './rows.ts'
@@ -98,6 +99,10 @@ export const sourceInfo: z.ZodType<SourceInfo> = z
     evidence: grade.nullable(),
     tick: z.boolean(),
     leadDays: z.number().optional(),
+    /** On trial: tried by a few. */
+    standing: z.enum(STANDINGS).optional(),
+    /** The day its price was last heard of. */
+    heardOn: z.string().optional(),
     pack: z.number().optional(),
     packMinor: z.number().optional(),
   })

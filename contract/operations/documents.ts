@@ -5,7 +5,7 @@ import type { Operations } from '../operation.ts'
 import { offersInput } from '../rows.ts'
 
 const offers = {
-  query: offersInput.pick({ decimal: true, columns: true, instead: true }),
+  query: offersInput.pick({ decimal: true, columns: true, instead: true, whole: true }),
   body: offersInput,
   raw: ['text/csv', 'application/octet-stream'],
   problems: [429],

@@ -1,6 +1,7 @@
 import { z } from 'zod'
 import { items, trash } from '../answers/basics.ts'
-import { offers } from '../answers/catalogue.ts'
+import { offers, priceOn } from '../answers/catalogue.ts'
+import { feedReading } from '../answers/feeds.ts'
 import { issuer, offer, rate, supplier } from '../answers/rows.ts'
 import { rulePreview } from '../answers/rule-preview.ts'
 import { restored } from '../answers/shop.ts'
@@ -9,6 +10,7 @@ import {
   issuerInput,
   issuerPatch,
   offerInput,
+  offerPatch,
   ownedInput,
   rateInput,
   ratePatch,
@@ -22,6 +24,16 @@ export const marketOperations = {
   'POST /suppliers': { summary: 'Add a supplier', body: supplierInput, answer: supplier },
   'PATCH /suppliers/{id}': { summary: 'Change a supplier', body: supplierPatch, answer: supplier },
   'DELETE /suppliers/{id}': { summary: 'Move a supplier to the trash', answer: trash },
+  'GET /suppliers/{id}/readings': {
+    summary: "How the newest readings of a supplier's prices went, newest first",
+    answer: items(feedReading),
+  },
+  'POST /suppliers/{id}/readings': {
+    summary:
+      "Fetch a supplier's prices now: late, busy and broken answers are asked for again; what is not named any more has ended",
+    answer: feedReading,
+    problems: [409],
+  },
   'GET /issuers': {
     summary: 'Who issues part numbers, and how they are read',
     answer: items(issuer),
@@ -49,6 +61,15 @@ export const marketOperations = {
     answer: offers,
   },
   'POST /offers': { summary: 'Add an offer by hand', body: offerInput, answer: offer },
+  'PATCH /offers/{id}': {
+    summary: 'Change an offer; what it asked before is kept',
+    body: offerPatch,
+    answer: offer,
+  },
+  'GET /offers/{id}/prices': {
+    summary: 'What was asked for an offer, day by day, oldest first; the last is what is asked now',
+    answer: items(priceOn),
+  },
   'POST /parts/{id}/owned': {
     summary: 'Say that the shop owns a part: it is offered from its own shelf',
     body: ownedInput,

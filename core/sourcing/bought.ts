@@ -2,6 +2,7 @@ import { paidPrice } from '../money/offer-price.ts'
 import type { Need } from '../needs/need.ts'
 import { type BuildMoney, inCurrency } from './build-money.ts'
 import { conflictClass, undominated } from './dominance.ts'
+import { newestDay } from './freshness.ts'
 import { offeredId } from './ids.ts'
 import type { Market, OfferRow } from './market.ts'
 import { type NumberSays, refusal } from './number-says.ts'
@@ -9,6 +10,7 @@ import type { NumbersAsked } from './numbers-asked.ts'
 import { type Judge, type PartMatch, partsMeeting } from './offer-matches.ts'
 import { type Candidate, type Conflict, packsFor, type Supplier } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
+import { standingRefusal } from './standing.ts'
 
 /** What can be bought for one need, by offer: the same object while nothing it was made of changes. */
 export interface Bought {
@@ -108,6 +110,12 @@ function gather(
       build,
       market.rates,
     )
+    const unsold = standingRefusal(offer.standing)
+    // What was had before it ended stays with its line.
+    if (unsold && !(offer.standing === 'ended' && held.has(offeredId(offer.id, need.id)))) {
+      excluded.push({ id: offer.id, why: `${supplier.name}, ${match.part.name}: ${unsold}` })
+      continue
+    }
     const number = saysOf(offer, match)
     if (number.plan === 'no' && !held.has(offeredId(offer.id, need.id))) {
       excluded.push({
@@ -194,7 +202,15 @@ function gather(
         ...partSays(need, match.part, match.answer, saysOf(offer, match)),
         ...(offer.number ? { numberShown: offer.number } : {}),
         ...(offer.leadDays === null ? {} : { leadDays: offer.leadDays }),
+        ...(offer.standing === 'trial' ? { standing: offer.standing } : {}),
+        ...heardOf(offer.seenOn, supplierOf.get(offer.supplierId)!.feedReadOn),
       }
     },
   }
+}
+
+/** The newer of two days, where there is one. */
+function heardOf(seenOn?: string | null, readOn?: string | null): { heardOn?: string } {
+  const heardOn = newestDay(seenOn, readOn)
+  return heardOn === null ? {} : { heardOn }
 }

@@ -11,6 +11,7 @@ import type { NumbersAsked } from './numbers-asked.ts'
 import { answerOf, type Judge } from './offer-matches.ts'
 import type { Bundle, BundleItem } from './problem.ts'
 import { partSays, type SourceInfo } from './source-info.ts'
+import { standingRefusal } from './standing.ts'
 
 /** Kits and donors that meet a need of a build, with what is shown of each of their pieces, and those that cannot be priced. */
 export interface Bundles {
@@ -54,6 +55,11 @@ export function bundlesFor(
     return null
   }
   for (const kit of market.kits) {
+    const unsold = standingRefusal(kit.standing)
+    if (unsold) {
+      excluded.push({ id: kit.id, why: `${kit.name}: ${unsold}` })
+      continue
+    }
     const price = paidPrice(kit.priceMinor, kit.currency, kit.taxIncluded, build, market.rates)
     const supplier = kit.supplierId ? supplierOf.get(kit.supplierId) : undefined
     const listed = supplier

@@ -415,3 +415,53 @@ test('a source is found by its id, with whatever stands in the ids it is made of
   expect(sources.range({ ...wanted, quantity: 2 })).toEqual({ low: 20, high: 2 * 1211 })
   expect(sources.range({ id: 'nothing', quantity: 1 })).toBeNull()
 })
+
+test('an announced offer or kit closes no plan, and says why; what ended stays only where it is locked in; on trial is told', () => {
+  const money = { currency: 'EUR', taxRate: 0, labourRateMinor: 4000 }
+  const standing = (of: OfferRow['standing'], locked = false) => {
+    const bundle = {
+      name: 'Kit',
+      supplierId: 's',
+      priceMinor: 1,
+      currency: 'EUR',
+      taxIncluded: true,
+      weightG: null,
+    } as const
+    const { problem, sources, excluded } = gatherCandidates(
+      [wanted],
+      {
+        ...market,
+        donors: [],
+        offers: offered([{ ...offers[0]!, standing: of, seenOn: '2026-03-14' }]),
+        kits: [
+          {
+            ...bundle,
+            id: 'k',
+            standing: of,
+            items: [{ id: 'k1', partId: 'wanted', quantity: 1 }],
+          },
+        ],
+        suppliers: [{ ...market.suppliers[0]!, feedReadOn: '2026-05-01' }],
+      },
+      money,
+      [],
+      locked ? [{ id: 'l', way: 'in', candidate: offeredId('o0', wanted.id) }] : [],
+    )
+    const [bought] = sources.of(wanted, 9).filter(({ source }) => source === 'buy')
+    return { count: problem.candidates.length + problem.bundles.length, bought, excluded }
+  }
+  for (const sold of [null, 'shipping', 'trial'] as const) {
+    const { count, bought, excluded } = standing(sold)
+    expect(count).toBe(2)
+    expect(bought).toMatchObject({ heardOn: '2026-05-01' })
+    expect(bought?.standing).toBe(sold === 'trial' ? 'trial' : undefined)
+    expect(excluded).toEqual([])
+  }
+  for (const unsold of ['announced', 'ended'] as const) {
+    const { count, excluded } = standing(unsold)
+    expect(count).toBe(0)
+    expect(excluded.map(({ id }) => id).sort()).toEqual(['k', 'o0'])
+  }
+  expect(standing('ended', true).count).toBe(1)
+  expect(standing('announced', true).count).toBe(0)
+})

@@ -3,6 +3,7 @@ import type { Currency } from '../money/money.ts'
 import type { Rate } from '../money/offer-price.ts'
 import type { CompiledPart } from '../ports/index.ts'
 import type { KnownNumber } from './numbers-wanted.ts'
+import type { Standing } from './standing.ts'
 
 export interface OfferRow {
   readonly id: string
@@ -19,6 +20,9 @@ export interface OfferRow {
   readonly stock: number | null
   readonly leadDays: number | null
   readonly condition: string
+  readonly standing?: Standing | null
+  /** The day it was last heard of. */
+  readonly seenOn?: string | null
 }
 
 export interface KitRow {
@@ -29,6 +33,7 @@ export interface KitRow {
   readonly currency: Currency
   readonly taxIncluded: boolean
   readonly weightG: number | null
+  readonly standing?: Standing | null
   readonly items: readonly {
     readonly id: string
     readonly partId: string
@@ -68,6 +73,8 @@ export interface SupplierRow {
   readonly minimumMinor: number
   readonly shippingMinor: number
   readonly freeOverMinor: number | null
+  /** The day all it sells was last read. */
+  readonly feedReadOn?: string | null
 }
 
 /** What is sold, had and known, asked for by what a question needs of it: a shop has more than is held at once. */

@@ -4,6 +4,7 @@ import type { Grade } from '../quantity/grade.ts'
 import type { NumberSays } from './number-says.ts'
 import { type Meeting, weakestGrade } from './offer-matches.ts'
 import type { Source } from './problem.ts'
+import type { Standing } from './standing.ts'
 
 /** What is shown of a source: candidate or bundle item. */
 export interface SourceInfo {
@@ -22,6 +23,10 @@ export interface SourceInfo {
   /** Its number asks for somebody's name before it is ordered: nothing measured decides. */
   readonly tick: boolean
   readonly leadDays?: number
+  /** On trial: tried by a few. */
+  readonly standing?: Standing
+  /** The day its price was last heard of. */
+  readonly heardOn?: string
   /** A pack of so many costs so much in the build's money, tax included; none of its own where it comes with a bundle. */
   readonly pack?: number
   readonly packMinor?: number

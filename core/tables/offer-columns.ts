@@ -46,6 +46,7 @@ export const OFFER_FIELDS = [
   { name: 'stock', called: ['in stock', 'qty', 'quantity', 'available', 'on hand'] },
   { name: 'leadDays', called: ['lead time', 'lead days', 'days', 'delivery', 'delivery days'] },
   { name: 'condition', called: ['state', 'grade', 'new or used'] },
+  { name: 'standing', called: ['availability', 'status', 'sold', 'life cycle', 'lifecycle'] },
 ] as const satisfies readonly WantedColumn[]
 
 export type OfferColumn = (typeof OFFER_FIELDS)[number]['name']

@@ -20,7 +20,7 @@ export const TABLES = {
   setting: { json: ['value'] },
   person: {},
   issuer: { flags: ['upper'], json: ['rule'] },
-  supplier: { json: ['offerList'] },
+  supplier: { json: ['offerList', 'feed'] },
   rate: {},
   part: {
     isLarge: true,
@@ -76,7 +76,9 @@ export const TABLES = {
     flags: ['taxIncluded'],
     refs: { partId: 'part', supplierId: 'supplier', issuerId: 'issuer' },
     loose: ['issuerId'],
+    owns: [['pastPrice', 'offerId']],
   },
+  pastPrice: { isLarge: true, refs: { offerId: 'offer' } },
   donorSheet: { json: ['answers'], refs: { buildId: 'build', donorId: 'donor' } },
   photo: { refs: { partId: 'part', donorId: 'donor', buildId: 'build' } },
   partNumber: {

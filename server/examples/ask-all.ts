@@ -29,7 +29,14 @@ export async function askAll(demo: object): Promise<ReadonlyMap<Callable, Exchan
   const backups = new Backups(join(folder, 'junket.sqlite'))
   const photos = { files: new PhotoFiles(photoFolder(folder)), maker: new PhotoMaker() }
   const guard = new Guard(join(folder, 'passcode'), false)
-  const app = createApp({ store, jobs, backups, photos, guard })
+  const app = createApp({
+    store,
+    jobs,
+    backups,
+    photos,
+    guard,
+    fetching: { answerMs: 1000, waitMs: 1, mostWaitMs: 1 },
+  })
   const ask = (method: string, path: string, body?: unknown): Promise<Response> =>
     Promise.resolve(
       app.request(`http://localhost/api${path}`, {

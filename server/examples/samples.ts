@@ -337,8 +337,14 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   'POST /suppliers': { body: { name: 'Sample Supply', currency: 'EUR' } },
   'PATCH /suppliers/{id}': (told) => {
     const { id, version } = told('POST /suppliers')
-    return { params: { id }, body: { version, shippingMinor: 650 } }
+    return {
+      params: { id },
+      // The port of the discard service: nobody answers.
+      body: { version, shippingMinor: 650, feed: { address: 'http://127.0.0.1:9/prices' } },
+    }
   },
+  'POST /suppliers/{id}/readings': (told) => ({ params: { id: told('POST /suppliers').id } }),
+  'GET /suppliers/{id}/readings': (told) => ({ params: { id: told('POST /suppliers').id } }),
   'POST /offers': (told) => ({
     body: {
       partId: 'marlund-4-disc',
@@ -347,6 +353,11 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
       currency: 'EUR',
     },
   }),
+  'PATCH /offers/{id}': (told) => {
+    const { id, version } = told('POST /offers')
+    return { params: { id }, body: { version, priceMinor: 8_650 } }
+  },
+  'GET /offers/{id}/prices': (told) => ({ params: { id: told('POST /offers').id } }),
   'POST /parts/{id}/owned': {
     params: { id: 'marlund-4-disc' },
     body: { pieces: 1, worthMinor: 4_000, currency: 'EUR' },

@@ -4,13 +4,14 @@ import { connect } from '../database/sqlite/connection.ts'
 import type { Landed } from '../database/sqlite/stage.ts'
 import { Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
-import type { ImportPreview } from '../services/offer-reading.ts'
+import type { ImportPreview, OfferTerms } from '../services/offer-reading.ts'
 import { layOffers, previewOffers } from '../services/offers.ts'
 import { stepBack } from './step-back.ts'
 
 export interface ImportTask {
   readonly database: string
   readonly isPreview: boolean
+  readonly terms: OfferTerms
   readonly actor: { readonly who: string; readonly command: string | null }
   readonly port: MessagePort
 }
@@ -30,6 +31,7 @@ stepBack()
 export default async function importOffers({
   database,
   isPreview,
+  terms,
   actor,
   port,
 }: ImportTask): Promise<void> {
@@ -46,10 +48,10 @@ export default async function importOffers({
   }
   try {
     const store = new Store(knex, actor.who)
-    if (isPreview) send({ preview: await previewOffers(store, chunks()), landed: null })
+    if (isPreview) send({ preview: await previewOffers(store, chunks(), terms), landed: null })
     else
       send(
-        await layOffers(store, chunks(), actor, async (merge) => {
+        await layOffers(store, chunks(), terms, actor, async (merge) => {
           send('ready')
           await next()
           try {

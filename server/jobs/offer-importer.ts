@@ -3,7 +3,7 @@ import { Piscina } from 'piscina'
 import { actorNow } from '../database/actor.ts'
 import type { Store } from '../database/store.ts'
 import { ConflictError } from '../errors.ts'
-import type { ImportPreview } from '../services/offer-reading.ts'
+import type { ImportPreview, OfferTerms } from '../services/offer-reading.ts'
 import { type Chunks, importOffers, previewOffers, refuseBad } from '../services/offers.ts'
 import type { FromImport, ImportTask, ToImport } from './import-worker.ts'
 import { workerUrl } from './worker-url.ts'
@@ -15,17 +15,17 @@ import { workerUrl } from './worker-url.ts'
 export class OfferImporter {
   #pool: Piscina | null = null
 
-  preview(store: Store, chunks: Chunks): Promise<ImportPreview> {
+  preview(store: Store, chunks: Chunks, terms: OfferTerms): Promise<ImportPreview> {
     return store.file === null
-      ? previewOffers(store, chunks)
-      : this.#run(store, store.file, chunks, true)
+      ? previewOffers(store, chunks, terms)
+      : this.#run(store, store.file, chunks, terms, true)
   }
 
   /** @throws UnprocessableError listing every bad row · ConflictError when others change the same offers all the while */
-  import(store: Store, chunks: Chunks): Promise<ImportPreview> {
+  import(store: Store, chunks: Chunks, terms: OfferTerms): Promise<ImportPreview> {
     return store.file === null
-      ? importOffers(store, chunks)
-      : this.#run(store, store.file, chunks, false)
+      ? importOffers(store, chunks, terms)
+      : this.#run(store, store.file, chunks, terms, false)
   }
 
   async close(): Promise<void> {
@@ -37,6 +37,7 @@ export class OfferImporter {
     store: Store,
     database: string,
     chunks: Chunks,
+    terms: OfferTerms,
     isPreview: boolean,
   ): Promise<ImportPreview> {
     const { port1, port2 } = new MessageChannel()
@@ -45,6 +46,7 @@ export class OfferImporter {
     const task: ImportTask = {
       database,
       isPreview,
+      terms,
       actor: { who: actor?.who ?? store.who, command: actor?.command ?? null },
       port: port2,
     }
@@ -65,7 +67,7 @@ export class OfferImporter {
         throw new Error(`An import answered "${message}" where it should have been done.`)
       isDone = true
       const { preview, landed } = message
-      if (!isPreview) refuseBad(preview)
+      if (!isPreview && !landed) refuseBad(preview)
       if (landed) store.landed(landed)
       return preview
     } finally {

@@ -7,6 +7,8 @@ import { isZip } from '../documents/photo-zip.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
 import { unzipBuild, zipBuild } from '../services/build-zip.ts'
+import { shopDay } from '../services/day.ts'
+import type { OfferTerms } from '../services/offer-reading.ts'
 import { keptPhotos } from '../services/photo-files.ts'
 import { type SentFile, serve } from './serve.ts'
 
@@ -26,11 +28,16 @@ export function documentRoutes({ store, jobs, photos }: Services): App {
     { bytes, isWrapped }: SentFile,
     { decimal, ...mapping }: Pick<z.output<typeof offersInput>, 'decimal' | 'columns' | 'instead'>,
   ) => jobs.files.read('offers', bytes, { isWrapped, decimal, mapping: mappingOf(mapping) })
+  const termsOf = async (whole: 'true' | undefined): Promise<OfferTerms> => ({
+    day: await shopDay(store),
+    isWhole: whole === 'true',
+    leavesBadOut: false,
+  })
   return serve(newRouter(), 'Documents', documentOperations, {
     'POST /offers/preview': async ({ body, query }) =>
-      jobs.offers.preview(store, offersOf(body, query)),
+      jobs.offers.preview(store, offersOf(body, query), await termsOf(query.whole)),
     'POST /offers/import': async ({ body, query }) =>
-      jobs.offers.import(store, offersOf(body, query)),
+      jobs.offers.import(store, offersOf(body, query), await termsOf(query.whole)),
     'GET /builds/{id}/parts.csv': async ({ params, c }) => {
       const { name } = await store.get('build', params.id)
       attached(c, fileName(`${name}-parts`, 'csv'))

@@ -1,19 +1,25 @@
 import { marketOperations } from '../../contract/operations/market.ts'
 import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { feedReadings, readFeed } from '../services/feeds.ts'
 import { createIssuer, previewIssuer, updateIssuer } from '../services/issuers.ts'
-import { addOffer } from '../services/offers.ts'
+import { addOffer, changeOffer, pricesOf } from '../services/offers.ts'
 import { putOnShelf } from '../services/own-shelf.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 
-export const marketRoutes = ({ store }: Services): App =>
+export const marketRoutes = ({ store, jobs, fetching }: Services): App =>
   serve(newRouter(), 'Market', marketOperations, {
     'GET /suppliers': async () => ({ items: await store.list('supplier') }),
     'POST /suppliers': async ({ body }) => store.transaction((tx) => tx.insert('supplier', body)),
     'PATCH /suppliers/{id}': async ({ params, body: { version, ...patch } }) =>
       store.transaction((tx) => tx.update('supplier', params.id, version, patch)),
     'DELETE /suppliers/{id}': async ({ params }) => toTrash(store, 'supplier', params.id),
+    'GET /suppliers/{id}/readings': async ({ params }) => ({
+      items: await feedReadings(store, params.id),
+    }),
+    'POST /suppliers/{id}/readings': async ({ params }) =>
+      readFeed(store, jobs.offers, params.id, fetching),
     'GET /issuers': async () => ({ items: await store.list('issuer') }),
     'POST /issuers': async ({ body }) => store.transaction((tx) => createIssuer(tx, body)),
     'POST /issuers/{id}/preview': async ({ params, body }) => previewIssuer(store, params.id, body),
@@ -34,6 +40,8 @@ export const marketRoutes = ({ store }: Services): App =>
       return { items: await store.list('offer', of) }
     },
     'POST /offers': async ({ body }) => addOffer(store, body),
+    'PATCH /offers/{id}': async ({ params, body }) => changeOffer(store, params.id, body),
+    'GET /offers/{id}/prices': async ({ params }) => ({ items: await pricesOf(store, params.id) }),
     'POST /parts/{id}/owned': async ({ params, body }) => putOnShelf(store, params.id, body),
     'DELETE /offers/{id}': async ({ params }) => toTrash(store, 'offer', params.id),
     'POST /trash/{id}/restore': async ({ params }) =>

@@ -1,9 +1,11 @@
 import { v7 as uuidv7 } from 'uuid'
 import { DEFAULT_RULE, readNumber, ruleOf } from '../../core/identity/number-rule.ts'
+import { daysOld } from '../../core/sourcing/freshness.ts'
 import type { OfferMapping } from '../../core/tables/offer-columns.ts'
 import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { RowOf, Store } from '../database/store.ts'
-import type { BadCell, OfferLine, OffersRead } from '../documents/offers-csv.ts'
+import type { BadCell, OfferLine } from '../documents/offer-cells.ts'
+import type { OffersRead } from '../documents/offers-csv.ts'
 
 export interface ImportPreview {
   readonly rows: number
@@ -11,6 +13,12 @@ export interface ImportPreview {
   readonly updated: number
   /** Stand as they are: nothing is written for them. */
   readonly unchanged: number
+  /** Of those updated: another price is asked. The first of them, by line. */
+  readonly moved: number
+  readonly moves: readonly PriceMove[]
+  /** Offers of a supplier that its whole list does not name any more. The first of them. */
+  readonly gone: number
+  readonly goneNames: readonly string[]
   /** The first of them. */
   readonly newParts: readonly { issuer: string; number: string; description: string }[]
   readonly newPartCount: number
@@ -21,6 +29,29 @@ export interface ImportPreview {
   readonly heads: readonly string[]
   readonly columns: NonNullable<OfferMapping['columns']>
 }
+
+/** A price that moved; both in the minor units of their currency. */
+export interface PriceMove {
+  readonly line: number
+  readonly number: string
+  readonly fromMinor: number
+  readonly fromCurrency: string
+  readonly toMinor: number
+  readonly toCurrency: string
+}
+
+/** How offers are taken in. */
+export interface OfferTerms {
+  /** The day it is, at the shop. */
+  readonly day: string
+  /** All that its suppliers sell: what it does not name has ended. */
+  readonly isWhole: boolean
+  /** What is wrong is left out, and told; otherwise nothing of it is taken. */
+  readonly leavesBadOut: boolean
+}
+
+/** The same list within so many days says nothing new: it is not even noted that it was seen. */
+const SAID_AGAIN_AFTER_DAYS = 7
 
 const NAMED_PARTS = 50
 const NAMED_FAULTS = 1000
@@ -36,8 +67,15 @@ interface Matched {
 const issuerKey = (name: string): string => name.trim().toLowerCase()
 const offerKey = (...parts: readonly unknown[]): string => JSON.stringify(parts)
 
+/** A list that does not say how far something has come leaves that as it is; what it names is sold again. */
+const patchOf = (line: OfferLine, held: RowOf<'offer'>) => ({
+  ...valuesOf(line),
+  standing: line.standing ?? (held.standing === 'ended' ? null : held.standing),
+})
 const isSameOffer = (line: ReturnType<typeof valuesOf>, held: RowOf<'offer'>): boolean =>
   (Object.keys(line) as (keyof typeof line)[]).every((name) => held[name] === line[name])
+const isPriceMoved = (line: OfferLine, held: RowOf<'offer'>): boolean =>
+  line.priceMinor !== held.priceMinor || line.currency !== held.currency
 
 const valuesOf = (line: OfferLine) => ({
   description: line.description || null,
@@ -47,11 +85,19 @@ const valuesOf = (line: OfferLine) => ({
   stock: line.stock,
   leadDays: line.leadDays,
   number: line.number,
+  standing: line.standing,
 })
 
 /** Rows of a file looked up, batch by batch: what each would add or change. */
 export class OfferReading {
   readonly #store: Store
+  readonly terms: OfferTerms
+  readonly #moves: PriceMove[] = []
+  readonly #goneNames: string[] = []
+  /** Suppliers that rows are of: their whole lists, where these are that. */
+  readonly #ofSuppliers = new Set<string>()
+  /** Offers that the file names, as they were found. */
+  readonly #inFile = new Set<string>()
   #tables: Promise<{
     suppliers: Map<string, RowOf<'supplier'>>
     issuers: Map<string, RowOf<'issuer'>>
@@ -61,15 +107,17 @@ export class OfferReading {
   readonly #named: { issuer: string; number: string; description: string }[] = []
   readonly #bad: BadCell[] = []
   #head: Pick<ImportPreview, 'heads' | 'columns'> = { heads: [], columns: {} }
-  #counts = { rows: 0, added: 0, updated: 0, unchanged: 0 }
+  #counts = { rows: 0, added: 0, updated: 0, unchanged: 0, moved: 0, gone: 0 }
   readonly newIssuers = new Map<string, string>()
   /** Rows that would be written, where they are kept for it. */
   readonly matched: Matched[] = []
+  readonly gone: RowOf<'offer'>[] = []
   readonly partOf = new Map<string, string>()
   issuers: ReadonlyMap<string, RowOf<'issuer'>> = new Map()
 
-  constructor(store: Store) {
+  constructor(store: Store, terms: OfferTerms) {
     this.#store = store
+    this.terms = terms
   }
 
   async match({ rows, bad, spoilt, heads, columns }: OffersRead, keep: boolean): Promise<void> {
@@ -120,8 +168,12 @@ export class OfferReading {
       if (partId !== undefined) this.partOf.set(`${issuer!.id}:${normalised}`, partId)
       else this.#newPart(`${issuerKey(line.issuer)}:${normalised}`, line)
       const other = issuer ? held.get(key) : undefined
-      const isSame = other !== undefined && isSameOffer(valuesOf(line), other)
+      this.#ofSuppliers.add(supplier.id)
+      if (other) this.#inFile.add(other.id)
+      const isSame =
+        other !== undefined && isSameOffer(patchOf(line, other), other) && !this.#isOld(other)
       this.#counts[other ? (isSame ? 'unchanged' : 'updated') : 'added']++
+      if (other && isPriceMoved(line, other)) this.#moved(line, other)
       if (keep && !isSame)
         this.matched.push({
           line,
@@ -133,10 +185,28 @@ export class OfferReading {
     }
   }
 
+  /** What a whole list does not name any more; looked up once all of it was read. */
+  async end(keep: boolean): Promise<void> {
+    // What could not be read may be what seems gone.
+    if (!this.terms.isWhole || this.#bad.length > 0) return
+    for (const supplierId of this.#ofSuppliers)
+      for (const offer of await this.#store.read('offer', { supplierId })) {
+        // What nobody gave a number was not in its list before either.
+        if (offer.normalised === null || offer.standing === 'ended' || this.#inFile.has(offer.id))
+          continue
+        this.#counts.gone++
+        if (this.#goneNames.length < NAMED_PARTS)
+          this.#goneNames.push(offer.number ?? offer.description ?? offer.id)
+        if (keep) this.gone.push(offer)
+      }
+  }
+
   preview(): ImportPreview {
     const bad = [...this.#bad].sort((p, q) => p.line - q.line)
     return {
       ...this.#counts,
+      moves: this.#moves,
+      goneNames: this.#goneNames,
       newParts: this.#named,
       newPartCount: this.#newParts.size,
       newIssuers: [...this.newIssuers.values()],
@@ -162,6 +232,23 @@ export class OfferReading {
       'supplier',
       `There is no supplier "${line.supplier}". Add it under Suppliers first, or mend the name.`,
     )
+  }
+
+  #isOld({ seenOn }: RowOf<'offer'>): boolean {
+    return (daysOld(seenOn, null, this.terms.day) ?? Infinity) >= SAID_AGAIN_AFTER_DAYS
+  }
+
+  #moved(line: OfferLine, { priceMinor, currency }: RowOf<'offer'>): void {
+    this.#counts.moved++
+    if (this.#moves.length < NAMED_PARTS)
+      this.#moves.push({
+        line: line.line,
+        number: line.number,
+        fromMinor: priceMinor,
+        fromCurrency: currency,
+        toMinor: line.priceMinor,
+        toCurrency: line.currency,
+      })
   }
 
   #fault(line: { readonly line: number }, column: string, message: string): [] {
@@ -226,8 +313,35 @@ function grouped<T extends { normalised: string }>(
   return groups
 }
 
+/** What was asked for an offer until now, on the day that was last heard. */
+export const pastPriceOf = ({ id, priceMinor, currency }: RowOf<'offer'>, day: string) => ({
+  id: uuidv7(),
+  offerId: id,
+  day,
+  priceMinor,
+  currency,
+})
+
+const heldValues = (held: RowOf<'offer'>): ReturnType<typeof valuesOf> => ({
+  description: held.description,
+  priceMinor: held.priceMinor,
+  currency: held.currency,
+  taxIncluded: held.taxIncluded,
+  stock: held.stock,
+  leadDays: held.leadDays,
+  number: held.number ?? '',
+  standing: held.standing,
+})
+
 /** What an import writes: rows to be added, and offers to be changed from the version they were seen at. */
-export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): StagedRows {
+export function rowsOf({
+  matched,
+  gone,
+  issuers,
+  partOf,
+  newIssuers,
+  terms: { day },
+}: OfferReading): StagedRows {
   const issuerRows = [...newIssuers].map(([key, name]) => ({ key, id: uuidv7(), name }))
   const issuerIds = new Map([
     ...[...issuers].map(([key, row]) => [key, row.id] as const),
@@ -237,11 +351,21 @@ export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): 
   const part: Record<string, unknown>[] = []
   const partNumber: Record<string, unknown>[] = []
   const offer: Record<string, unknown>[] = []
+  const pastPrice: Record<string, unknown>[] = []
   const updates: StagedRows['updates'][number][] = []
+  for (const one of gone)
+    updates.push({
+      table: 'offer',
+      before: one,
+      patch: { ...heldValues(one), standing: 'ended', seenOn: one.seenOn },
+    })
   for (const { line, supplierId, normalised, issuerKey: key, held } of matched) {
     const issuerId = issuerIds.get(key)!
     if (held) {
-      updates.push({ table: 'offer', before: held, patch: valuesOf(line) })
+      updates.push({ table: 'offer', before: held, patch: { ...patchOf(line, held), seenOn: day } })
+      // What was asked on the same day was a slip, or is of the same list.
+      if (isPriceMoved(line, held) && held.seenOn !== null && held.seenOn !== day)
+        pastPrice.push(pastPriceOf(held, held.seenOn))
       continue
     }
     let partId = parts.get(`${issuerId}:${normalised}`)
@@ -275,6 +399,7 @@ export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): 
       pack: line.pack,
       condition: line.condition,
       ...valuesOf(line),
+      seenOn: day,
     })
   }
   return {
@@ -283,6 +408,7 @@ export function rowsOf({ matched, issuers, partOf, newIssuers }: OfferReading): 
       ['part', part],
       ['partNumber', partNumber],
       ['offer', offer],
+      ['pastPrice', pastPrice],
     ],
     updates,
   }

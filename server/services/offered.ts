@@ -127,6 +127,7 @@ export async function leastPrices(
     const rows = (await store
       .knex('offer')
       .whereIn('partId', ids)
+      .where((sold) => void sold.whereNull('standing').orWhereIn('standing', ['trial', 'shipping']))
       .groupBy('partId', 'currency', 'taxIncluded')
       .select('partId', 'currency', 'taxIncluded')
       .min('priceMinor as priceMinor')) as {

@@ -12,11 +12,12 @@ import { createPart } from './parts.ts'
 const listed = (issuer: string, number: string) =>
   ({ issuer, number, mark: 'catalogue', grade: 'catalogue' }) as const
 
+const TERMS = { day: '2026-11-30', isWhole: false, leavesBadOut: false }
 const HEAD =
   'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
 const chunks = (csv: string, decimal?: Decimal) => readOffersCsv(Buffer.from(csv), decimal)
-const previewOffers = (into: Store, csv: string) => offers.previewOffers(into, chunks(csv))
-const importOffers = (into: Store, csv: string) => offers.importOffers(into, chunks(csv))
+const previewOffers = (into: Store, csv: string) => offers.previewOffers(into, chunks(csv), TERMS)
+const importOffers = (into: Store, csv: string) => offers.importOffers(into, chunks(csv), TERMS)
 async function readWhole(bytes: string | Uint8Array, decimal?: Decimal): Promise<OffersRead> {
   const rows: OffersRead['rows'][number][] = []
   const bad: OffersRead['bad'][number][] = []

@@ -7,7 +7,7 @@ const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^\/rates$/, ['rate']],
   [/^\/kits/, ['kit', 'kitItem', 'part']],
   [/^\/donors/, ['donor', 'donorItem', 'part']],
-  [/^\/offers/, ['offer']],
+  [/^\/offers/, ['offer', 'pastPrice']],
   [
     /^\/parts/,
     [

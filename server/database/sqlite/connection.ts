@@ -21,6 +21,7 @@ import * as rulesOfIssuers from '../migrations/20261129_0017_rules_of_issuers.ts
 import * as claimsOnNumbers from '../migrations/20261129_0018_claims_on_numbers.ts'
 import * as search from '../migrations/20261129_0019_search.ts'
 import * as listsOfSuppliers from '../migrations/20261129_0020_lists_of_suppliers.ts'
+import * as standingAndFeeds from '../migrations/20261130_0021_standing_and_feeds.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -44,6 +45,7 @@ export const MIGRATIONS = [
   { name: '20261129_0018_claims_on_numbers', ...claimsOnNumbers },
   { name: '20261129_0019_search', ...search },
   { name: '20261129_0020_lists_of_suppliers', ...listsOfSuppliers },
+  { name: '20261130_0021_standing_and_feeds', ...standingAndFeeds },
 ]
 
 export type Database = Knex

@@ -1,5 +1,6 @@
 import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
 import type { FieldSpec, ValuesOf } from '../../components/form-values.ts'
+import { STANDING_OPTIONS } from '../../components/standing.tsx'
 
 const currencyTyped = (values: Record<string, unknown>): string =>
   String(values.currency ?? 'EUR').toUpperCase()
@@ -20,6 +21,7 @@ export const kitFields = (suppliers: readonly { value: string; words: string }[]
       hint: 'Dowels, hardware, gasket, instructions',
     },
     { name: 'note', label: 'Quality', type: 'text', hint: 'Process, material, hardware class' },
+    { name: 'standing', label: 'Standing', type: 'select', options: STANDING_OPTIONS },
   ] as const satisfies readonly FieldSpec[]
 
 const KINDS_MISSED: readonly { value: string; words: string }[] = CATALOGUE_OPTIONS

@@ -1,16 +1,25 @@
+import { useState } from 'react'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
-import { act, removeWithUndo } from '../../api/hooks.ts'
+import { act, removeWithUndo, useToday } from '../../api/hooks.ts'
+import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { Row, Rows } from '../../components/rows.tsx'
+import { Age, STANDING_OPTIONS, STANDING_WORDS } from '../../components/standing.tsx'
 import { Button, Folded, Money } from '../../components/ui.tsx'
+import { OfferPrices } from './offer-prices.tsx'
 
 /** Who sells the part, for how much, and an offer by hand. */
 export function Offers({ part }: { part: PartDetail }) {
   const offers = useAnswer('GET /offers', { query: { part: part.id } })
   const suppliers = useAnswer('GET /suppliers').data?.items ?? []
   const nameOf = (id: string): string => suppliers.find((one) => one.id === id)?.name ?? ''
+  const supplierOf = ({ supplierId }: { supplierId: string }) =>
+    suppliers.find(({ id }) => id === supplierId)
+  const today = useToday()
+  const [openId, setOpenId] = useState<string | null>(null)
+  const open = offers.data?.items.find(({ id }) => id === openId)
   return (
     <section>
       <h2 className="mb-1 font-bold">Offers</h2>
@@ -21,6 +30,13 @@ export function Offers({ part }: { part: PartDetail }) {
             end={
               <>
                 <Money minor={offer.priceMinor} currency={offer.currency} />{' '}
+                <Button
+                  tone="quiet"
+                  aria-label={`Change the offer of ${nameOf(offer.supplierId)}`}
+                  onClick={() => setOpenId(offer.id)}
+                >
+                  Change
+                </Button>{' '}
                 <Button
                   tone="quiet"
                   aria-label={`Remove the offer of ${nameOf(offer.supplierId)}`}
@@ -41,10 +57,52 @@ export function Offers({ part }: { part: PartDetail }) {
             <span className="text-steel">
               {offer.condition}
               {offer.pack > 1 ? `, pack of ${offer.pack}` : ''}
+              {offer.standing && offer.standing !== 'shipping'
+                ? `, ${STANDING_WORDS[offer.standing]}`
+                : ''}
             </span>
+            <Age seenOn={offer.seenOn} feedReadOn={supplierOf(offer)?.feedReadOn} today={today} />
           </Row>
         ))}
       </Rows>
+      {open && (
+        <Dialog
+          open
+          onOpenChange={() => setOpenId(null)}
+          title={`${part.name}, ${nameOf(open.supplierId)}`}
+        >
+          <Form
+            id={`change-offer-${open.id}`}
+            fields={[
+              {
+                name: 'priceMinor',
+                label: `Price a pack, ${open.currency}`,
+                type: 'money',
+                required: true,
+                currency: () => open.currency,
+              },
+              { name: 'stock', label: 'Stock, packs', type: 'number', whole: true },
+              { name: 'leadDays', label: 'Days to come', type: 'number', whole: true },
+              { name: 'standing', label: 'Standing', type: 'select', options: STANDING_OPTIONS },
+            ]}
+            initial={open}
+            action="Save"
+            submit={async (values) => {
+              const isDone = await act(
+                () =>
+                  call('PATCH /offers/{id}', {
+                    params: { id: open.id },
+                    body: { version: open.version, ...values },
+                  }),
+                'The offer is saved: heard of today.',
+              )
+              if (isDone) setOpenId(null)
+            }}
+          />
+          <h2 className="mb-1 mt-4 font-bold">What was asked</h2>
+          <OfferPrices offer={open.id} currency={open.currency} />
+        </Dialog>
+      )}
       <Folded words="We own it">
         <Form
           id={`owned-${part.id}`}

@@ -3,9 +3,10 @@ import { useHotkeys } from 'react-hotkeys-hook'
 import type { PartLine } from '../../../contract/answers/planning.ts'
 import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
-import { act, removeWithUndo } from '../../api/hooks.ts'
+import { act, removeWithUndo, useToday } from '../../api/hooks.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
+import { Age, STANDING_WORDS } from '../../components/standing.tsx'
 import { Button, Caution, Folded, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
 import { FoundOut } from './found-out.tsx'
 import { NumberOfLine } from './number-of-line.tsx'
@@ -128,6 +129,7 @@ export function LineSheet({
   onDrop: () => void
   onClose: () => void
 }) {
+  const today = useToday()
   const sheet = useRef<HTMLElement>(null)
   // Below the list on a narrow screen: it is brought into sight.
   useEffect(() => {
@@ -275,6 +277,13 @@ export function LineSheet({
                     ? ` · confirm ${candidate.confirm.slice(0, 2).join(', ').toLowerCase()}`
                     : ''}
                   {candidate.leadDays ? ` · ${candidate.leadDays} days` : ''}
+                  {candidate.standing ? ` · ${STANDING_WORDS[candidate.standing]}` : ''}
+                  {candidate.heardOn ? (
+                    <>
+                      {' '}
+                      · price <Age seenOn={candidate.heardOn} today={today} />
+                    </>
+                  ) : null}
                 </div>
               </li>
             ))}

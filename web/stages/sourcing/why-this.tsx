@@ -1,5 +1,7 @@
 import type { SourcingView } from '../../../contract/answers/planning.ts'
 import { printMoney } from '../../../core/money/money.ts'
+import { useToday } from '../../api/hooks.ts'
+import { Age, STANDING_WORDS } from '../../components/standing.tsx'
 import { Button, Money, SheetHead } from '../../components/ui.tsx'
 import { numberWords } from '../parts/words.ts'
 import { lock } from './lock.ts'
@@ -25,6 +27,7 @@ export function WhyThis({
   onLock: () => void
   onClose: () => void
 }) {
+  const today = useToday()
   const unit = line.bundle ? null : line.costMinor
   const whole = line.bundle
   const take = (rival: Line['rivals'][number]): Promise<boolean> =>
@@ -39,7 +42,15 @@ export function WhyThis({
   return (
     <aside aria-label={`Why this: ${line.words}`} className="flex flex-col gap-3">
       <SheetHead title={line.words} onClose={onClose} />
-      <p>{line.source?.words}</p>
+      <p>
+        {line.source?.words}
+        {line.source?.standing && `, ${STANDING_WORDS[line.source.standing]}`}
+      </p>
+      {line.source?.heardOn && (
+        <p>
+          Its price is <Age seenOn={line.source.heardOn} today={today} />.
+        </p>
+      )}
       <p className="text-steel">
         {line.bundle
           ? `It comes with ${line.bundleName}, whose price is counted once; on this line only its strip labour.`

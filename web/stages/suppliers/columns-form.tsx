@@ -17,6 +17,7 @@ const LABELS: Readonly<Record<OfferColumn, string>> = {
   stock: 'In stock',
   leadDays: 'Days to deliver',
   condition: 'Condition',
+  standing: 'Standing: announced, trial, shipping, ended',
 }
 
 /** Which column of the file holds what, as suggested or chosen, and what counts for all rows where none does. */

@@ -4,9 +4,11 @@ import type { Decimal } from '../../../core/quantity/units.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { undoNewest } from '../../api/undo.ts'
+import { Check } from '../../components/fields/check.tsx'
 import { INPUT } from '../../components/fields/field.tsx'
 import { Radios } from '../../components/fields/radios.tsx'
 import type { Column } from '../../components/table/column.ts'
+import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
 import { ColumnsForm, type Words } from './columns-form.tsx'
@@ -24,6 +26,23 @@ const CELLS: readonly Column<ImportPreview['bad'][number]>[] = [
   { id: 'message', head: 'What to do', value: (cell) => cell.message },
 ]
 
+const MOVES: readonly Column<ImportPreview['moves'][number]>[] = [
+  { id: 'line', head: 'Line', align: 'right', value: ({ line }) => line },
+  { id: 'number', head: 'Number', className: 'figure', value: ({ number }) => number },
+  moneyColumn(
+    'from',
+    'Asked before',
+    ({ fromMinor }) => fromMinor,
+    ({ fromCurrency }) => fromCurrency,
+  ),
+  moneyColumn(
+    'to',
+    'Asked now',
+    ({ toMinor }) => toMinor,
+    ({ toCurrency }) => toCurrency,
+  ),
+]
+
 interface Source {
   readonly text: string
   readonly file: File | null
@@ -33,15 +52,18 @@ const bodyOf = ({ text, file }: Source): Blob | null =>
 
 /** How a list is read. */
 interface Reading {
+  /** All that its suppliers sell: what it does not name has ended. */
+  readonly isWhole: boolean
   /** As suggested, where nobody chose. */
   readonly columns: Words | null
   readonly instead: Words
   readonly decimal: Decimal
 }
-const UNREAD: Reading = { columns: null, instead: {}, decimal: 'ask' }
+const UNREAD: Reading = { columns: null, instead: {}, decimal: 'ask', isWhole: false }
 
-const asked = ({ columns, instead, decimal }: Reading) => ({
+const asked = ({ columns, instead, decimal, isWhole }: Reading) => ({
   decimal,
+  ...(isWhole ? { whole: 'true' as const } : {}),
   columns: columns === null ? undefined : JSON.stringify(columns),
   instead: JSON.stringify(instead),
 })
@@ -100,6 +122,7 @@ export function Component() {
             columns: kept.columns,
             instead: { ...kept.instead, supplier: instead.supplier! },
             decimal: kept.decimal,
+            isWhole: reading.isWhole,
           }
         : { ...reading, columns, instead },
     )
@@ -141,6 +164,14 @@ export function Component() {
             options={DECIMALS}
             onChange={(chosen) => void show(source, { ...reading, decimal: chosen })}
           />
+        </div>
+        <div className="mt-3">
+          <Check
+            isChecked={reading.isWhole}
+            onChange={(isWhole) => void show(source, { ...reading, isWhole })}
+          >
+            It is all that its supplier sells: what it does not name has ended
+          </Check>
         </div>
         <label className="mt-4 block">
           <span className="mb-1 block font-semibold">or paste it here</span>
@@ -207,7 +238,10 @@ function PreviewSheet({ preview, onImport }: { preview: ImportPreview; onImport:
   return (
     <section aria-label="ImportPreview" className="mt-4">
       <p className="mb-2">
-        <b>{preview.added} to add</b>, {preview.updated} to update,
+        <b>{preview.added} to add</b>, {preview.updated} to update
+        {preview.moved > 0 &&
+          `, of ${preview.moved} ${preview.moved === 1 ? 'the price' : 'the prices'} moved`}
+        {preview.gone > 0 && `, ${preview.gone} not named any more: ended`},
         {preview.unchanged > 0 && ` ${preview.unchanged} as they are,`} {preview.newPartCount} new{' '}
         {preview.newPartCount === 1 ? 'part' : 'parts'} to sort
         {preview.newIssuers.length > 0 &&
@@ -233,6 +267,21 @@ function PreviewSheet({ preview, onImport }: { preview: ImportPreview; onImport:
             keyOf={(cell) => `${cell.line}${cell.column}${cell.message}`}
           />
         </>
+      )}
+      {preview.moves.length > 0 && (
+        <DataTable
+          id="moved-prices"
+          what="prices that moved"
+          rows={preview.moves}
+          columns={MOVES}
+          keyOf={({ line }) => String(line)}
+        />
+      )}
+      {preview.goneNames.length > 0 && (
+        <p className="mt-3 text-steel">
+          Ended: {preview.goneNames.slice(0, 12).join(', ')}
+          {preview.gone > 12 ? ' …' : ''}.
+        </p>
       )}
       {preview.newParts.length > 0 && (
         <p className="mt-3 text-steel">

@@ -2,18 +2,20 @@ import { useMemo, useState } from 'react'
 import { toast } from 'sonner'
 import type { Supplier } from '../../../contract/answers/rows.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
-import { call } from '../../api/client.ts'
-import { removeWithUndo } from '../../api/hooks.ts'
+import { ApiProblem, call } from '../../api/client.ts'
+import { removeWithUndo, useToday } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
 import { Form } from '../../components/form.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
+import { ageWords } from '../../components/standing.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { Readings, readingWords } from './readings.tsx'
 
-const columnsOf = (change: (id: string) => void): readonly Column<Supplier>[] => [
+const columnsOf = (change: (id: string) => void, today: string): readonly Column<Supplier>[] => [
   {
     id: 'name',
     head: 'Supplier',
@@ -46,6 +48,12 @@ const columnsOf = (change: (id: string) => void): readonly Column<Supplier>[] =>
     ({ currency }) => currency,
   ),
   {
+    id: 'prices',
+    head: 'Prices fetched',
+    value: ({ feed, feedReadOn }) =>
+      feed === null ? '' : feedReadOn === null ? 'never yet' : ageWords(feedReadOn, null, today),
+  },
+  {
     id: 'actions',
     head: 'Actions',
     isActions: true,
@@ -53,6 +61,15 @@ const columnsOf = (change: (id: string) => void): readonly Column<Supplier>[] =>
     value: () => null,
     cell: (one) => (
       <>
+        {one.feed && (
+          <Button
+            tone="quiet"
+            aria-label={`Fetch the prices of ${one.name}`}
+            onClick={() => fetchPrices(one)}
+          >
+            Fetch prices
+          </Button>
+        )}
         <Button tone="quiet" aria-label={`Change ${one.name}`} onClick={() => change(one.id)}>
           Change
         </Button>
@@ -74,11 +91,26 @@ const columnsOf = (change: (id: string) => void): readonly Column<Supplier>[] =>
   },
 ]
 
+/** Fetches a supplier's prices now and says how it went. */
+const fetchPrices = async ({ id, name }: Supplier): Promise<void> => {
+  const waiting = toast.loading(`Fetching the prices of ${name}.`)
+  try {
+    const reading = await call('POST /suppliers/{id}/readings', { params: { id } })
+    await refresh()
+    const say = reading.isRead ? toast.success : toast.error
+    say(`${name}: ${readingWords(reading)}`, { id: waiting, duration: 10_000 })
+  } catch (error) {
+    if (!(error instanceof ApiProblem)) throw error
+    toast.error(error.message, { id: waiting })
+  }
+}
+
 /** Who sells, in which currency, and on what terms. */
 export function Component() {
   const suppliers = useAnswer('GET /suppliers')
   const [editingId, setEditingId] = useState<string | null>(null)
-  const columns = useMemo(() => columnsOf(setEditingId), [])
+  const today = useToday()
+  const columns = useMemo(() => columnsOf(setEditingId, today), [today])
   // The row as it is stored now, not as it was when the dialog opened.
   const editing: Supplier | 'new' | null =
     editingId === 'new'
@@ -151,18 +183,40 @@ export function Component() {
                 type: 'money',
                 currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
               },
+              { name: 'returnDays', label: 'Taken back within, days', type: 'number', whole: true },
               {
                 name: 'minimumMinor',
                 label: 'Smallest order',
                 type: 'money',
                 currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
               },
+              {
+                name: 'feedAddress',
+                label: 'Prices are fetched from',
+                type: 'text',
+                hint: 'An address that gives them page by page; blank where lists are sent',
+              },
+              {
+                name: 'feedHours',
+                label: 'Fetched every, hours',
+                type: 'number',
+                hint: 'Blank: only when asked',
+              },
             ]}
-            initial={editing === 'new' ? { currency: 'EUR' } : editing}
+            initial={
+              editing === 'new'
+                ? { currency: 'EUR' }
+                : {
+                    ...editing,
+                    feedAddress: editing.feed?.address ?? null,
+                    feedHours: editing.feed?.everyHours ?? null,
+                  }
+            }
             action={editing === 'new' ? 'Add supplier' : 'Save'}
-            submit={async ({ shippingMinor, minimumMinor, ...rest }) => {
+            submit={async ({ shippingMinor, minimumMinor, feedAddress, feedHours, ...rest }) => {
               const values = {
                 ...rest,
+                feed: feedAddress ? { address: feedAddress, everyHours: feedHours } : null,
                 shippingMinor: shippingMinor ?? 0,
                 minimumMinor: minimumMinor ?? 0,
               }
@@ -177,6 +231,7 @@ export function Component() {
               setEditingId(null)
             }}
           />
+          {editing !== 'new' && editing.feed && <Readings supplier={editing.id} />}
         </Dialog>
       )}
     </>

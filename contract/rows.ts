@@ -3,6 +3,7 @@ import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { isFactKey } from '../core/facts/index.ts'
 import { START_FACTS } from '../core/facts/start.ts'
+import { kitQuality } from '../core/kits/quality.ts'
 import { markingFault } from '../core/mechanics/tyre.ts'
 import { isCatalogueKind } from '../core/needs/catalogue-kinds.ts'
 import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
@@ -216,6 +217,63 @@ const betweenTwo = ({ fromCurrency, toCurrency }: Readonly<Record<string, unknow
   fromCurrency === undefined || fromCurrency !== toCurrency
 const BETWEEN_TWO = { path: ['toCurrency'], message: 'A rate is between two different currencies.' }
 export const rateInput = rateShape.refine(betweenTwo, BETWEEN_TWO)
+/** A piece of a kit: a part of the catalogue, or a number with its kind; a number nobody knows yet makes a part. */
+const kitItemInput = z
+  .strictObject({
+    partId: id.optional(),
+    kind: z.string().max(60).refine(isCatalogueKind, 'Choose a kind of part.').optional(),
+    issuer: name.optional(),
+    number: name.optional(),
+    words: name.optional(),
+    quantity: count.default(1),
+    hadAgain: text.nullish(),
+  })
+  .refine(
+    ({ partId, kind, issuer, number }) =>
+      partId !== undefined || (kind !== undefined && issuer !== undefined && number !== undefined),
+    'Name a part, or a kind with whose number it is and the number.',
+  )
+export const reportInput = z
+  .strictObject({
+    id: id.optional(),
+    kitId: id.nullish(),
+    partId: id.nullish(),
+    supplierId: id.nullish(),
+    outcome: z.enum(['held', 'failed']),
+    what: text.refine((one) => one.trim() !== '', 'Say what held or failed.'),
+    howMany: count.default(1),
+    grade: z.enum(GRADES).default('heard'),
+    source: text.nullish(),
+    saidBy: text.nullish(),
+    day: day.nullish(),
+  })
+  .refine(
+    ({ kitId, partId, supplierId }) =>
+      [kitId, partId, supplierId].filter((one) => one != null).length === 1,
+    'It speaks of one kit, one part or one supplier.',
+  )
+/** Taking a kit; another than was recommended is taken for a reason. */
+export const kitChoiceInput = z.strictObject({
+  kitId: id,
+  recommendedId: id.nullish(),
+  reasons: z.array(z.string().max(300)).max(20).default([]),
+  because: text.nullish(),
+  saidBy: text.nullish(),
+})
+export const watchInput = z.strictObject({
+  id: id.optional(),
+  partId: id,
+  buildId: id.nullish(),
+  mostMinor: amount.nullish(),
+  currency: currencySchema,
+  note: text.nullish(),
+})
+export const arrivalInput = z.strictObject({
+  needId,
+  batch: z.string().trim().max(120).regex(NO_CONTROLS, CONTROLS_SAID).nullish(),
+  day: day.nullish(),
+  saidBy: text.nullish(),
+})
 export const kitInput = z.strictObject({
   id: id.optional(),
   name,
@@ -227,10 +285,8 @@ export const kitInput = z.strictObject({
   omits: text.nullish(),
   note: text.nullish(),
   standing,
-  items: z
-    .array(z.strictObject({ partId: id, quantity: count.default(1) }))
-    .min(1, 'A kit holds at least one part.')
-    .max(100),
+  quality: kitQuality.nullish(),
+  items: z.array(kitItemInput).min(1, 'A kit holds at least one part.').max(100),
 })
 export const donorInput = z.strictObject({
   id: id.optional(),

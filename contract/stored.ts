@@ -3,6 +3,7 @@ import { KEPT_ASSEMBLIES } from '../core/brief/must-still-work.ts'
 import { isTimeZone } from '../core/day.ts'
 import { jointNamed } from '../core/joints/index.ts'
 import { TOLERANCES } from '../core/joints/tolerances.ts'
+import { kitQuality } from '../core/kits/quality.ts'
 import { isCatalogueKind } from '../core/needs/catalogue-kinds.ts'
 import { LINE_PLACES, OWN_STATES, SORTS, STAGES } from '../core/needs/line.ts'
 import { recipeSchema } from '../core/needs/recipe.ts'
@@ -258,8 +259,69 @@ export const STORED_ROWS = {
     omits: text.nullish(),
     note: text.nullish(),
     standing,
+    quality: kitQuality.nullish(),
   }),
-  kitItem: z.strictObject({ id, kitId: id, partId: id, quantity: count }),
+  kitItem: z.strictObject({
+    id,
+    kitId: id,
+    partId: id,
+    quantity: count,
+    /** How a part of it that wears is had again, should its maker be gone. */
+    hadAgain: text.nullish(),
+  }),
+  /** What is said to have held or failed: a kit, a part, or what a maker sells. */
+  report: z
+    .strictObject({
+      id,
+      kitId: id.nullish(),
+      partId: id.nullish(),
+      supplierId: id.nullish(),
+      outcome: z.enum(['held', 'failed']),
+      what: text,
+      howMany: count,
+      grade,
+      source: text.nullish(),
+      saidBy: text.nullish(),
+      day: day.nullish(),
+    })
+    .refine(
+      ({ kitId, partId, supplierId }) =>
+        [kitId, partId, supplierId].filter((one) => one != null).length === 1,
+      'It speaks of one kit, one part or one supplier.',
+    ),
+  /** Which kit was taken, what was recommended, and why the other was taken. */
+  kitChoice: z.strictObject({
+    id,
+    buildId: id,
+    kitId: id,
+    recommendedId: id.nullish(),
+    because: text.nullish(),
+    reasons: z.array(z.string().max(300)).max(20),
+    saidBy: text.nullish(),
+    day,
+  }),
+  /** A part that is wanted, at most for so much. */
+  watch: z.strictObject({
+    id,
+    partId: id,
+    buildId: id.nullish(),
+    mostMinor: amount.nullish(),
+    ...money,
+    note: text.nullish(),
+    day,
+  }),
+  /** What arrived for a line: this very part, of which batch. */
+  arrival: z.strictObject({
+    id,
+    buildId: id,
+    needId,
+    partId: id,
+    specimenId: id,
+    supplierId: id.nullish(),
+    batch: line.nullish(),
+    saidBy: text.nullish(),
+    day,
+  }),
   donor: z.strictObject({
     id,
     name,

@@ -1,5 +1,6 @@
 import { DocumentWriter } from './document.ts'
 import { moreEngines, moreGearboxes, transferCases } from './families.ts'
+import { kitFacts } from './kit-facts.ts'
 import { donors, kits, market } from './market.ts'
 import { offer } from './offer.ts'
 import { alder, sprat } from './other-builds.ts'
@@ -48,6 +49,7 @@ export function demoDocument(scale = 1): {
   spares(doc)
   traps(doc)
   prices(doc)
+  kitFacts(doc)
   return { format: 'junket-build', version: 3, tables: doc.tables }
 }
 

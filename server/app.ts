@@ -27,6 +27,7 @@ import { documentRoutes } from './routes/documents.ts'
 import { factRoutes } from './routes/facts.ts'
 import { historyRoutes } from './routes/history.ts'
 import { jobRoutes } from './routes/jobs.ts'
+import { kitRoutes } from './routes/kits.ts'
 import { marketRoutes } from './routes/market.ts'
 import { numberRoutes } from './routes/numbers.ts'
 import { patternRoutes } from './routes/patterns.ts'
@@ -72,6 +73,7 @@ export function createApp(services: Services): App {
     catalogueRoutes,
     numberRoutes,
     marketRoutes,
+    kitRoutes,
     buildRoutes,
     jobRoutes,
     documentRoutes,

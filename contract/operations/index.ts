@@ -6,6 +6,7 @@ import { documentOperations } from './documents.ts'
 import { factOperations } from './facts.ts'
 import { historyOperations } from './history.ts'
 import { jobOperations } from './jobs.ts'
+import { kitOperations } from './kits.ts'
 import { marketOperations } from './market.ts'
 import { numberOperations } from './numbers.ts'
 import { patternOperations } from './patterns.ts'
@@ -24,6 +25,7 @@ export const SUBJECTS = {
   Catalogue: catalogueOperations,
   Numbers: numberOperations,
   Market: marketOperations,
+  'Kits and arrivals': kitOperations,
   Documents: documentOperations,
   Patterns: patternOperations,
   Photos: photoOperations,

@@ -211,6 +211,29 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   'DELETE /builds/{id}/locks/{lock}': (told) => ({
     params: { ...lantern, lock: told('POST /builds/{id}/locks').id },
   }),
+  'GET /builds/{id}/kits': { params: lantern },
+  'GET /builds/{id}/kits/compared': { params: lantern, query: { ids: 'kit-1,kit-2' } },
+  'GET /builds/{id}/arrivals': { params: lantern },
+  'POST /builds/{id}/arrivals': (told) => ({
+    params: lantern,
+    body: {
+      needId: told('GET /builds/{id}/parts').lines.find(({ wants, task }) => wants && !task)!.id,
+      batch: 'B 14',
+      day: '2026-03-14',
+    },
+  }),
+  'DELETE /builds/{id}/arrivals/{arrival}': (told) => ({
+    params: { ...lantern, arrival: told('POST /builds/{id}/arrivals').id },
+  }),
+  'GET /reports': { query: { kit: 'kit-1' } },
+  'POST /reports': {
+    body: { kitId: 'kit-1', outcome: 'held', what: 'Mated at the first try', howMany: 1 },
+  },
+  'DELETE /reports/{id}': (told) => ({ params: { id: told('POST /reports').id } }),
+  'POST /watches': { body: { partId: 'plate-w2-12', currency: 'EUR', mostMinor: 24_000 } },
+  'GET /watches': {},
+  'DELETE /watches/{id}': (told) => ({ params: { id: told('POST /watches').id } }),
+  'POST /builds/{id}/kits': { params: lantern, body: { kitId: 'kit-1' } },
   'GET /builds/{id}/budget': { params: lantern },
   'POST /joint-claims': {
     body: {

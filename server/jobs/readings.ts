@@ -6,6 +6,7 @@ import type { Store } from '../database/store.ts'
 import type { Paper } from '../documents/pattern-pdf.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import { againstView } from '../services/against.ts'
+import { arrivalsOf, planFor } from '../services/arrivals.ts'
 import { briefView } from '../services/brief.ts'
 import { budgetView } from '../services/budget.ts'
 import { buildHeader, headerOrFault } from '../services/build-header.ts'
@@ -14,6 +15,7 @@ import { lineStanding } from '../services/decisions.ts'
 import { donorSheet, donorsOf } from '../services/donors.ts'
 import { firstAnswerView } from '../services/first-answer.ts'
 import { judgeChosen } from '../services/judged-pairings.ts'
+import { kitColumn, kitsAtHand, planWithKit } from '../services/kits-compared.ts'
 import { knownView } from '../services/known.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
@@ -27,7 +29,7 @@ import { listPairings, pairingFigures, pairingWorking } from '../services/pairin
 import { partsList } from '../services/parts-list.ts'
 import { facesOf } from '../services/patterns.ts'
 import { placed } from '../services/placed.ts'
-import { judgePlans, planBuild } from '../services/planning.ts'
+import { judgePlans, type Planned, planBuild } from '../services/planning.ts'
 import { plateFaces } from '../services/plate.ts'
 import { recipientView } from '../services/recipient.ts'
 import { listAside } from '../services/set-aside.ts'
@@ -36,6 +38,16 @@ import { findShafts } from '../services/shafts.ts'
 import { sourcingView } from '../services/sourcing.ts'
 import { tryRecipe } from '../services/try-recipe.ts'
 import { whatIf } from '../services/what-if.ts'
+
+/** Hands the problem of a list to a solver; it hands each plan back to be judged as a whole, and closes the port when it is done. */
+function handOver(planned: Planned, to: MessagePort): void {
+  if (!planned.run)
+    throw new ConflictError('Choose a pairing first: without it there is no parts list to source.')
+  const again = judgePlans(planned)
+  to.on('message', (lines: readonly PlanLine[]) => to.postMessage(again(lines)))
+  to.unref()
+  to.postMessage(planned.gathered.problem)
+}
 
 const encoder = new TextEncoder()
 const log = pino({ level: process.env.JUNKET_LOG ?? 'warn' })
@@ -103,18 +115,18 @@ export const READINGS = {
   /** Hands the sources of a build to a solver, and answers what they are known by. */
   solve: async (store: Store, build: string, to: MessagePort) => {
     const planned = await planBuild(store, build)
-    const { gathered, madeFrom } = planned
-    if (!planned.run)
-      throw new ConflictError(
-        'Choose a pairing first: without it there is no parts list to source.',
-      )
-    const again = judgePlans(planned)
-    // The solver hands each plan back to be judged as a whole; it closes the port when it is done.
-    to.on('message', (lines: readonly PlanLine[]) => to.postMessage(again(lines)))
-    to.unref()
-    to.postMessage(gathered.problem)
-    return { madeFrom }
+    handOver(planned, to)
+    return { madeFrom: planned.madeFrom }
   },
+  kitsAtHand,
+  planFor,
+  arrivals: arrivalsOf,
+  /** The same as it would be with a kit. */
+  solveWithKit: async (store: Store, build: string, kit: string, to: MessagePort) => {
+    handOver(await planWithKit(store, build, kit), to)
+    return { kit }
+  },
+  kitColumn,
   setAside: async (store: Store) => ({ items: await listAside(store) }),
   facePdf: async (store: Store, part: string, slot: string, paper: Paper) => {
     const { part: row, faces } = await facesOf(store, part)

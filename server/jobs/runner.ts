@@ -53,7 +53,11 @@ export class JobRunner {
   })
 
   /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
-  async solve(problem: Problem, timeLimitMs: number, signal?: AbortSignal): Promise<Plan> {
+  async solve(
+    problem: Problem | MessagePort,
+    timeLimitMs: number,
+    signal?: AbortSignal,
+  ): Promise<Plan> {
     return (await this.#solve(problem, timeLimitMs, signal, new SharedArrayBuffer(32))).plan
   }
 

@@ -1,6 +1,7 @@
 import { catalogueOperations } from '../../contract/operations/catalogue.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { donors, kits } from '../services/bundles.ts'
+import { namedPieces } from '../services/kit-items.ts'
 import {
   addClaim,
   compareInside,
@@ -27,9 +28,18 @@ export const catalogueRoutes = ({ store }: Services): App =>
     'POST /claims': async ({ body }) => addClaim(store, body),
     'POST /claims/{id}/strike': async ({ params, body }) => strikeClaim(store, params.id, body),
     'GET /kits': async () => ({ items: await kits.list(store) }),
-    'POST /kits': async ({ body }) => kits.create(store, body),
+    'POST /kits': async ({ body }) =>
+      store.transaction(async (tx) =>
+        kits.create(tx, { ...body, items: await namedPieces(tx, body.items) }),
+      ),
     'GET /kits/{id}': async ({ params }) => kits.get(store, params.id),
-    'PATCH /kits/{id}': async ({ params, body }) => kits.update(store, params.id, body),
+    'PATCH /kits/{id}': async ({ params, body: { items, ...body } }) =>
+      store.transaction(async (tx) =>
+        kits.update(tx, params.id, {
+          ...body,
+          ...(items ? { items: await namedPieces(tx, items) } : {}),
+        }),
+      ),
     'DELETE /kits/{id}': async ({ params }) => toTrash(store, 'kit', params.id),
     'GET /donors': async () => ({ items: await donors.list(store) }),
     'POST /donors': async ({ body }) => donors.create(store, body),

@@ -3,8 +3,8 @@ import type { Row, RowOf, Store } from '../database/store.ts'
 import { partOf, shapeOf, type TableName } from '../database/tables.ts'
 import { rebuildPortValues } from './one-part.ts'
 
-/** Not copied: what was bought or solved is bought and solved again, and what was noted at mating is of that train. */
-const LEFT: ReadonlySet<TableName> = new Set(['plan', 'matingCard', 'photo'])
+/** Not copied: what was bought or solved is bought and solved again, and what was noted at mating, or came, is of that train. */
+const LEFT: ReadonlySet<TableName> = new Set(['plan', 'matingCard', 'photo', 'arrival'])
 
 /**
  * Copies a build with all that was decided and typed for it, its own measurements among it; plans and photos stay behind.

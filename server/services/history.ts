@@ -163,6 +163,8 @@ const WORDS: Partial<Record<TableName, (row: Record<string, unknown>) => string>
   supersessionNumber: (row) => String(row.number),
   interchangeNumber: (row) => String(row.number),
   application: (row) => String(row.number),
+  report: (row) => String(row.what),
+  arrival: (row) => String(row.needId).split('/')[0]!.replaceAll('-', ' '),
 }
 
 /**

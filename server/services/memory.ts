@@ -7,6 +7,13 @@ export class RevisionMemory<T> {
     Map<string, { readonly told: string; readonly value: Promise<T> }>
   >()
 
+  readonly #most: number
+
+  /** @param most keys that are kept; beyond it the oldest go */
+  constructor(most = Infinity) {
+    this.#most = most
+  }
+
   async recall(store: Store, key: string, work: () => Promise<T>): Promise<T> {
     if (store.inTransaction) return work()
     const told = store.toldOfBuilds
@@ -16,7 +23,9 @@ export class RevisionMemory<T> {
     if (found?.told === told) return found.value
     const value = work()
     const kept = { told, value }
+    held.delete(key)
     held.set(key, kept)
+    if (held.size > this.#most) held.delete(held.keys().next().value!)
     value.catch(() => held.get(key) === kept && held.delete(key))
     return value
   }

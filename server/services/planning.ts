@@ -222,7 +222,18 @@ export function judgePlans(planned: Planned): (lines: readonly PlanLine[]) => Pr
   }
 }
 
-async function addSources(store: Store, base: Needed): Promise<Planned> {
+/** The same of a build as it would be, with more locks than it has: nothing of it is kept. */
+export const planAs = async (
+  store: Store,
+  view: BuildView,
+  locks: readonly Lock[],
+): Promise<Planned> => addSources(store, await computeNeeds(store, view), locks)
+
+async function addSources(
+  store: Store,
+  base: Needed,
+  more: readonly Lock[] = [],
+): Promise<Planned> {
   const { view, sought: needs, decisions, judge } = base
   const { build, catalogue } = view
   const [locks, plans] = await Promise.all([
@@ -250,6 +261,7 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
       needs,
       decisions,
       locks,
+      more,
       judge?.key,
       [...coming],
       asNumbered.application,
@@ -261,7 +273,7 @@ async function addSources(store: Store, base: Needed): Promise<Planned> {
         market,
         build,
         decisions,
-        locks.map(toLock),
+        [...locks.map(toLock), ...more],
         judge,
         coming,
         new NumbersAsked(market, asNumbered, today),

@@ -6,6 +6,8 @@ const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^\/issuers$/, ['issuer']],
   [/^\/rates$/, ['rate']],
   [/^\/kits/, ['kit', 'kitItem', 'part']],
+  [/^\/reports/, ['report']],
+  [/^\/watches/, ['watch', 'offer', 'part', 'supplier', 'build', 'rate']],
   [/^\/donors/, ['donor', 'donorItem', 'part']],
   [/^\/offers/, ['offer', 'pastPrice']],
   [

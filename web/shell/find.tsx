@@ -206,6 +206,16 @@ function actionsOf(build: string | undefined): Action[] {
     ...(build
       ? [
           {
+            words: 'Kits compared',
+            detail: 'On the chosen pairing',
+            to: `/builds/${build}/kits`,
+          },
+          {
+            words: 'What came',
+            detail: 'Measured in, batch by batch',
+            to: `/builds/${build}/arrivals`,
+          },
+          {
             words: 'Mating card',
             detail: 'To print or fill beside the floor',
             to: `/builds/${build}/mating`,
@@ -216,6 +226,7 @@ function actionsOf(build: string | undefined): Action[] {
     { words: 'Builds', detail: 'Page', to: '/' },
     { words: 'Catalogue', detail: 'Page', to: '/catalogue' },
     { words: 'Suppliers', detail: 'Page', to: '/suppliers' },
+    { words: 'Wanted parts', detail: 'Page', to: '/wanted' },
     { words: 'Settings', detail: 'Page', to: '/settings' },
     {
       words: 'People and safekeeping',

@@ -52,3 +52,41 @@ test('offers of an older file were last heard of when they were last written; wh
   ).rejects.toThrow()
   await knex.destroy()
 })
+
+test('kits of an older file gain how good they are, and nothing is said of them yet', async () => {
+  const file = join(mkdtempSync(join(tmpdir(), 'junket-')), 'junket.sqlite')
+  const at = MIGRATIONS.findIndex(({ name }) => name.includes('_kits_watched'))
+  const old = await openDatabase(file, MIGRATIONS.slice(0, at))
+  await old('part').insert({ id: 'p', kind: 'plate', name: 'Plate' })
+  await old('kit').insert({
+    id: 'k',
+    name: 'Kit',
+    priceMinor: 9000,
+    currency: 'EUR',
+    taxIncluded: 1,
+  })
+  await old('kitItem').insert({ id: 'i', kitId: 'k', partId: 'p', quantity: 1 })
+  await old.destroy()
+  const knex = await openDatabase(file)
+  const store = new Store(knex)
+  expect(await store.get('kit', 'k')).toMatchObject({ quality: null })
+  expect(await store.get('kitItem', 'i')).toMatchObject({ hadAgain: null })
+  const kit = await store.transaction((tx) =>
+    tx.update('kit', 'k', 1, { quality: { holeProcess: 'reamed', hardwareClass: '10.9' } }),
+  )
+  expect(kit.quality).toEqual({ holeProcess: 'reamed', hardwareClass: '10.9' })
+  await expect(
+    store.transaction((tx) => tx.update('kit', 'k', 2, { quality: { hardwareClass: 'strong' } })),
+  ).rejects.toThrow()
+  const said = { outcome: 'failed', what: 'Bent', howMany: 1, grade: 'heard' } as const
+  await store.transaction((tx) => tx.insert('report', { ...said, kitId: 'k' }))
+  await expect(
+    store.transaction((tx) => tx.insert('report', { ...said, kitId: 'k', partId: 'p' })),
+  ).rejects.toThrow()
+  // With the kit goes what is said of it, and comes back with it.
+  const trash = await store.transaction((tx) => tx.remove('kit', 'k'))
+  expect(await store.list('report')).toEqual([])
+  await store.transaction((tx) => tx.restore(trash))
+  expect(await store.list('report')).toHaveLength(1)
+  await knex.destroy()
+})

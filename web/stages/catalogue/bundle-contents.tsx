@@ -1,6 +1,8 @@
-import { useMemo, useRef } from 'react'
-import { Field } from '../../components/fields/field.tsx'
+import { useMemo, useRef, useState } from 'react'
+import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
+import { Field, INPUT } from '../../components/fields/field.tsx'
 import { PartCombobox } from '../../components/fields/part-combobox.tsx'
+import { Select } from '../../components/fields/select.tsx'
 import type { Column } from '../../components/table/column.ts'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button } from '../../components/ui.tsx'
@@ -38,6 +40,24 @@ const columnsOf = (
       />
     ),
   })),
+  ...(kind === 'kit'
+    ? [
+        {
+          id: 'again',
+          head: 'How it is had again',
+          value: ({ hadAgain }: TypedItem) => hadAgain,
+          cell: (item: TypedItem) => (
+            <input
+              aria-label={`How ${item.name} is had again`}
+              value={item.hadAgain}
+              placeholder="Should its maker be gone"
+              onChange={(event) => type(item, 'hadAgain', event.target.value)}
+              className="w-56 rounded border border-steel bg-ground px-1.5 py-1"
+            />
+          ),
+        },
+      ]
+    : []),
   {
     id: 'out',
     head: 'Actions',
@@ -107,6 +127,61 @@ export function BundleContents({
           />
         )}
       </Field>
+      {kind === 'kit' && (
+        <ByNumber onAdd={(item) => onChange([...items, item])} taken={items.map(keyOf)} />
+      )}
     </>
+  )
+}
+
+/** A piece of a kit by its kind and number: it need not be in the catalogue yet. */
+function ByNumber({
+  onAdd,
+  taken,
+}: {
+  onAdd: (item: TypedItem) => void
+  taken: readonly string[]
+}) {
+  const [by, setBy] = useState({ kind: '', issuer: '', number: '' })
+  const key = `${by.issuer} ${by.number}`.trim()
+  const isWhole = by.kind !== '' && by.issuer.trim() !== '' && by.number.trim() !== ''
+  return (
+    <fieldset className="mt-3">
+      <legend className="font-semibold">or by its kind and number</legend>
+      <div className="flex flex-wrap items-end gap-3">
+        <Field label="Kind" className="w-52">
+          {(shared) => (
+            <Select
+              {...shared}
+              value={by.kind}
+              options={CATALOGUE_OPTIONS}
+              nothing="Choose"
+              onChange={(kind) => setBy({ ...by, kind })}
+            />
+          )}
+        </Field>
+        {(['issuer', 'number'] as const).map((name) => (
+          <Field key={name} label={name === 'issuer' ? 'Whose number' : 'Number'} className="w-36">
+            {(shared) => (
+              <input
+                {...shared}
+                className={INPUT}
+                value={by[name]}
+                onChange={({ target }) => setBy({ ...by, [name]: target.value })}
+              />
+            )}
+          </Field>
+        ))}
+        <Button
+          disabled={!isWhole || taken.includes(key)}
+          onClick={() => {
+            onAdd({ ...blankItem({ id: key, name: key }), by: { ...by } })
+            setBy({ kind: '', issuer: '', number: '' })
+          }}
+        >
+          Put it in
+        </Button>
+      </div>
+    </fieldset>
   )
 }

@@ -1,4 +1,7 @@
+import { INSTRUCTIONS, KIT_PILOTS } from '../../../core/kits/quality.ts'
 import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
+import { PROCESSES } from '../../../core/ports/field.ts'
+import { optionsOf } from '../../components/fields/select.tsx'
 import type { FieldSpec, ValuesOf } from '../../components/form-values.ts'
 import { STANDING_OPTIONS } from '../../components/standing.tsx'
 
@@ -22,6 +25,30 @@ export const kitFields = (suppliers: readonly { value: string; words: string }[]
     },
     { name: 'note', label: 'Quality', type: 'text', hint: 'Process, material, hardware class' },
     { name: 'standing', label: 'Standing', type: 'select', options: STANDING_OPTIONS },
+    { name: 'holeProcess', label: 'Holes are', type: 'select', options: optionsOf(PROCESSES) },
+    { name: 'plateMaterial', label: 'Plate material', type: 'text' },
+    { name: 'plateMm', label: 'Plate, mm', type: 'number' },
+    { name: 'pieces', label: 'Plates in it', type: 'number', whole: true },
+    { name: 'crankBolts', label: 'Crank bolts used', type: 'number', whole: true },
+    {
+      name: 'pilot',
+      label: 'Pilot',
+      type: 'select',
+      options: optionsOf(KIT_PILOTS),
+    },
+    {
+      name: 'hardwareClass',
+      label: 'Bolts of class',
+      type: 'text',
+      hint: 'Such as 10.9',
+    },
+    {
+      name: 'instructions',
+      label: 'Instructions',
+      type: 'select',
+      options: optionsOf(INSTRUCTIONS),
+    },
+    { name: 'designYear', label: 'Designed in', type: 'number', whole: true },
   ] as const satisfies readonly FieldSpec[]
 
 const KINDS_MISSED: readonly { value: string; words: string }[] = CATALOGUE_OPTIONS
@@ -76,3 +103,32 @@ export const donorAmounts = (values: ValuesOf<typeof DONOR_FIELDS>) => ({
   storageMinor: values.storageMinor ?? 0,
   scrapMinor: values.scrapMinor ?? 0,
 })
+
+/** What is typed of how good a kit is, as it is sent; null where nothing is. */
+export function kitQualityOf(values: ValuesOf<ReturnType<typeof kitFields>>) {
+  const {
+    holeProcess,
+    plateMaterial,
+    plateMm,
+    pieces,
+    crankBolts,
+    pilot,
+    hardwareClass,
+    instructions,
+    designYear,
+    ...rest
+  } = values
+  const said = {
+    holeProcess,
+    plateMaterial,
+    plateMm,
+    pieces,
+    crankBolts,
+    pilot,
+    hardwareClass,
+    instructions,
+    designYear,
+  }
+  const isSaid = Object.values(said).some((one) => one !== null && one !== undefined)
+  return { ...rest, quality: isSaid ? said : null }
+}

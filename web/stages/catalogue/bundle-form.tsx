@@ -5,7 +5,7 @@ import { ApiProblem, call } from '../../api/client.ts'
 import { Form } from '../../components/form.tsx'
 import type { ValuesOf } from '../../components/form-values.ts'
 import { BundleContents } from './bundle-contents.tsx'
-import { DONOR_FIELDS, donorAmounts, kitFields } from './bundle-fields.ts'
+import { DONOR_FIELDS, donorAmounts, kitFields, kitQualityOf } from './bundle-fields.ts'
 import { donorItems, kitItems, type TypedItem, typedItems } from './bundle-items.ts'
 
 /** The parts typed into a kit or donor, kept in this browser until they are saved. */
@@ -43,7 +43,7 @@ export function KitForm({ kit, onSaved }: { kit: Kit | null; onSaved: (id: strin
   if (!suppliers) return null
   const fields = kitFields(suppliers.map((one) => ({ value: one.id, words: one.name })))
   const save = async (values: ValuesOf<typeof fields>): Promise<void> => {
-    const body = { ...values, items: read(() => kitItems(items)) }
+    const body = { ...kitQualityOf(values), items: read(() => kitItems(items)) }
     const { id } = kit
       ? await call('PATCH /kits/{id}', {
           params: { id: kit.id },
@@ -58,7 +58,7 @@ export function KitForm({ kit, onSaved }: { kit: Kit | null; onSaved: (id: strin
     <Form
       id={kit ? `kit-${kit.id}` : 'new-kit'}
       fields={fields}
-      initial={kit ?? { currency: 'EUR', taxIncluded: true }}
+      initial={kit ? { ...kit, ...kit.quality } : { currency: 'EUR', taxIncluded: true }}
       action={kit ? 'Save the kit' : 'Add the kit'}
       submit={save}
     >

@@ -10,10 +10,13 @@ export interface TypedItem {
   readonly sale: string
   readonly chance: string
   readonly sellingHours: string
+  readonly hadAgain: string
+  /** A piece by its kind and number: the part that bears it, or a new one. */
+  readonly by?: { readonly kind: string; readonly issuer: string; readonly number: string }
 }
 
 /** What is typed beside the part. */
-export type ItemField = Exclude<keyof TypedItem, 'partId' | 'name'>
+export type ItemField = Exclude<keyof TypedItem, 'partId' | 'name' | 'by'>
 
 /** Nothing said of a part but that it is there. */
 export const blankItem = (part: { readonly id: string; readonly name: string }): TypedItem => ({
@@ -24,6 +27,7 @@ export const blankItem = (part: { readonly id: string; readonly name: string }):
   sale: '',
   chance: '',
   sellingHours: '',
+  hadAgain: '',
 })
 
 /** What is stored of a kit's or donor's parts, as it would be typed. */
@@ -31,6 +35,7 @@ export const typedItems = ({ items, currency }: Kit | Donor): readonly TypedItem
   items.map((item) => ({
     ...blankItem({ id: item.partId, name: item.partName ?? item.partId }),
     quantity: String(item.quantity),
+    ...('hadAgain' in item ? { hadAgain: item.hadAgain ?? '' } : {}),
     ...('stripHours' in item
       ? {
           stripHours: String(item.stripHours),
@@ -51,8 +56,9 @@ function figure(text: string, label: string, { name }: TypedItem, blank = 0): nu
 /** A kit's parts as they are sent. @throws RangeError with the part and what was typed */
 export const kitItems = (items: readonly TypedItem[]) =>
   items.map((item) => ({
-    partId: item.partId,
+    ...(item.by ?? { partId: item.partId }),
     quantity: figure(item.quantity, 'number off', item, 1),
+    hadAgain: item.hadAgain.trim() || null,
   }))
 
 /** A donor's parts as they are sent. @throws RangeError with the part and what was typed */

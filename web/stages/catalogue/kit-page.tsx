@@ -5,6 +5,7 @@ import { removeWithUndo } from '../../api/hooks.ts'
 import { HistoryButton } from '../../components/history.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { KitForm } from './bundle-form.tsx'
+import { Reports } from './reports.tsx'
 
 /** A kit opened: its price, who sells it, what it holds. */
 export function Component() {
@@ -32,6 +33,9 @@ export function Component() {
           </PageHead>
           <div className="px-4 pb-12">
             <KitForm key={one.id} kit={one} onSaved={() => toast(`${one.name} is saved.`)} />
+            <div className="mt-6 max-w-3xl">
+              <Reports of={{ kit: one.id }} what={one.name} />
+            </div>
           </div>
         </>
       )}

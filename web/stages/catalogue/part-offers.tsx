@@ -103,6 +103,31 @@ export function Offers({ part }: { part: PartDetail }) {
           <OfferPrices offer={open.id} currency={open.currency} />
         </Dialog>
       )}
+      <Folded words="We want it">
+        <Form
+          id={`want-${part.id}`}
+          columns={1}
+          fields={[
+            { name: 'currency', label: 'Currency', type: 'text', required: true, upper: true },
+            {
+              name: 'mostMinor',
+              label: 'At most',
+              type: 'money',
+              hint: 'Left blank, whatever it costs',
+              currency: (values) => String(values.currency ?? 'EUR').toUpperCase(),
+            },
+            { name: 'note', label: 'What for', type: 'text' },
+          ]}
+          initial={{ currency: suppliers[0]?.currency ?? 'EUR' }}
+          action="Look out for it"
+          submit={async ({ currency, mostMinor, note }) => {
+            await act(
+              () => call('POST /watches', { body: { partId: part.id, currency, mostMinor, note } }),
+              'It is wanted: Suppliers, Wanted parts tells when it is to be had.',
+            )
+          }}
+        />
+      </Folded>
       <Folded words="We own it">
         <Form
           id={`owned-${part.id}`}

@@ -14,6 +14,7 @@ import { Identity } from './part-identity.tsx'
 import { Numbers } from './part-numbers.tsx'
 import { Offers } from './part-offers.tsx'
 import { PartPort } from './part-port.tsx'
+import { Reports } from './reports.tsx'
 import { SameInside } from './same-inside.tsx'
 import { UsedIn } from './used-in.tsx'
 
@@ -92,6 +93,7 @@ function Detail({ part }: { part: PartDetail }) {
           <UsedIn part={part} />
           <Numbers part={part} />
           <Offers part={part} />
+          <Reports of={{ part: part.id }} what={part.name} />
           {part.kind === 'transmission' && <SameInside part={part.id} />}
           {FAULTY.has(part.kind) && <KnownFaults part={part} />}
         </div>

@@ -233,6 +233,9 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
           >
             {school === 'set-back' ? 'Set back instead' : 'Keep the gearbox instead'}
           </Button>
+          <ButtonLink tone="quiet" to={`/builds/${build}/kits`}>
+            Kits
+          </ButtonLink>
           <ButtonLink tone="quiet" to={`/builds/${build}/mating`}>
             Mating card
           </ButtonLink>

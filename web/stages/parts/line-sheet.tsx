@@ -4,10 +4,19 @@ import type { PartLine } from '../../../contract/answers/planning.ts'
 import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
 import { act, removeWithUndo, useToday } from '../../api/hooks.ts'
+import { usePerson } from '../../api/person.ts'
 import { Form } from '../../components/form.tsx'
 import { Photos } from '../../components/photos/photos.tsx'
 import { Age, STANDING_WORDS } from '../../components/standing.tsx'
-import { Button, Caution, Folded, GradeWord, Money, SheetHead } from '../../components/ui.tsx'
+import {
+  Button,
+  ButtonLink,
+  Caution,
+  Folded,
+  GradeWord,
+  Money,
+  SheetHead,
+} from '../../components/ui.tsx'
 import { FoundOut } from './found-out.tsx'
 import { NumberOfLine } from './number-of-line.tsx'
 import { WhyChain } from './why-chain.tsx'
@@ -74,6 +83,45 @@ function Progress({ build, line }: { build: string; line: PartLine }) {
         </Button>
       )}
     </div>
+  )
+}
+
+/** That what is planned for a line is here: of which batch, and since when. */
+function Came({ build, line }: { build: string; line: PartLine }) {
+  const { name } = usePerson()
+  if (line.sort !== 'part' || line.state === 'fitted' || (!line.source?.partId && !line.wants))
+    return null
+  if (line.state === 'here')
+    return (
+      <p>
+        <ButtonLink tone="quiet" to={`/builds/${build}/arrivals`}>
+          Measure what came
+        </ButtonLink>
+      </p>
+    )
+  return (
+    <Folded words="It came">
+      <Form
+        id={`came-${build}-${line.id}`}
+        columns={2}
+        fields={[
+          { name: 'batch', label: 'Batch, as marked', type: 'text' },
+          { name: 'day', label: 'When', type: 'text', hint: 'Such as 2026-03-14; blank is today' },
+        ]}
+        initial={{}}
+        action="It is here"
+        submit={async ({ batch, day }) => {
+          await act(
+            () =>
+              call('POST /builds/{id}/arrivals', {
+                params: { id: build },
+                body: { needId: line.id, batch, day: day || null, saidBy: name || null },
+              }),
+            `${line.words} is here. Measure it before it cannot go back.`,
+          )
+        }}
+      />
+    </Folded>
   )
 }
 
@@ -252,6 +300,7 @@ export function LineSheet({
           <p key={id}>Accepted: {note}</p>
         ))}
       <Progress build={build} line={line} />
+      <Came build={build} line={line} />
       <GivenTo build={build} line={line} />
       <p className="text-steel">
         Dropping leaves a decision that stays when the list is made anew. What it was for is then

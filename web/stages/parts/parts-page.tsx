@@ -15,6 +15,7 @@ import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
+import { ToldHere } from '../arrivals/told.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { AddLines } from './add-lines.tsx'
 import { Dropped, dropLine, LeftOut } from './dropped-lines.tsx'
@@ -168,6 +169,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
     >
       <div className="min-h-0 min-w-0 overflow-y-auto">
         <BuildStrip build={build} selected={selected?.joint ?? null} />
+        <ToldHere build={build} />
         <PageHead
           title={`${list.lines.filter(stands).length} lines`}
           detail={`${count('open')} open · ${count('asked')} hang on a question · ${list.folded.length} left out by assumption · ${list.dropped.length} dropped${list.planListVersion !== null && list.planListVersion !== list.listVersion ? ` · planned by list ${list.planListVersion}, now ${list.listVersion}` : ''}${list.planStatus && !list.planIsCurrent ? ' · changed since the last plan: solved again' : ''}`}

@@ -13,6 +13,7 @@ import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
+import { Reports } from '../catalogue/reports.tsx'
 import { Readings, readingWords } from './readings.tsx'
 
 const columnsOf = (change: (id: string) => void, today: string): readonly Column<Supplier>[] => [
@@ -120,6 +121,7 @@ export function Component() {
     <>
       <PageHead title="Suppliers" detail="Thresholds compare goods as that supplier states prices">
         <HistoryButton entity="supplier" title="suppliers" />
+        <ButtonLink to="/wanted">Wanted parts</ButtonLink>
         <ButtonLink to="/suppliers/import">Import offers</ButtonLink>
         <Button tone="main" onClick={() => setEditingId('new')}>
           Add a supplier
@@ -232,6 +234,11 @@ export function Component() {
             }}
           />
           {editing !== 'new' && editing.feed && <Readings supplier={editing.id} />}
+          {editing !== 'new' && (
+            <div className="mt-4">
+              <Reports of={{ supplier: editing.id }} what={editing.name} />
+            </div>
+          )}
         </Dialog>
       )}
     </>

@@ -18,6 +18,8 @@ const OF_A_BUILD = [
   '/builds/lantern/bench',
   '/builds/lantern/parts',
   '/builds/lantern/known',
+  '/builds/lantern/kits?kits=kit-1,kit-2,kit-9',
+  '/builds/lantern/arrivals',
   '/builds/lantern/sourcing',
   '/builds/lantern/budget',
 ]
@@ -41,6 +43,8 @@ const OUTSIDE = [
   '/catalogue/new/donor',
   '/suppliers',
   '/suppliers/import',
+  '/wanted',
+  '/catalogue/kits/kit-1',
   '/settings',
   '/nowhere',
 ]

@@ -51,6 +51,24 @@ const LAYERS: readonly Layer[] = [
   { name: 'find', at: '/', open: press('Find /'), layer: dialog },
   { name: 'phone', at: '/', open: press('Open on a phone'), layer: dialog },
   { name: 'history', at: '/builds/lantern/parts', open: press('History'), layer: dialog },
+  {
+    name: 'take a kit',
+    at: '/builds/lantern/kits?kits=kit-1,kit-2',
+    open: press('Take Brimble Wick 2nd kit'),
+    layer: dialog,
+  },
+  {
+    name: 'offer',
+    at: '/catalogue/parts/half-yoke-24',
+    open: press(/Change the offer/),
+    layer: dialog,
+  },
+  {
+    name: 'supplier',
+    at: '/suppliers',
+    open: press('Change Oarsman Trade Counter'),
+    layer: dialog,
+  },
   { name: 'measuring', at: PILOT, open: press('Record measurement'), layer: dialog },
   {
     name: 'claim',

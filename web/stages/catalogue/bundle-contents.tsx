@@ -52,7 +52,7 @@ const columnsOf = (
               value={item.hadAgain}
               placeholder="Should its maker be gone"
               onChange={(event) => type(item, 'hadAgain', event.target.value)}
-              className="w-56 rounded border border-steel bg-ground px-1.5 py-1"
+              className="w-56 rounded border border-steel bg-ground px-1.5 py-1 max-[500px]:w-24"
             />
           ),
         },

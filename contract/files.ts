@@ -26,6 +26,8 @@ export const FILE_PATHS = [
   '/patterns/dxf',
   '/offers/preview',
   '/offers/import',
+  '/lists/preview',
+  '/lists/import',
   '/builds/import',
   '/photos',
 ] as const

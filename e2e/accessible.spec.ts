@@ -44,6 +44,7 @@ const OUTSIDE = [
   '/suppliers',
   '/suppliers/import',
   '/wanted',
+  '/catalogue/import/kits',
   '/catalogue/kits/kit-1',
   '/settings',
   '/nowhere',

@@ -37,6 +37,7 @@ export const router = createBrowserRouter([
       page('/catalogue', () => import('./stages/catalogue/catalogue-page.tsx')),
       page('/catalogue/beside', () => import('./stages/catalogue/beside-page.tsx')),
       page('/catalogue/conflicts', () => import('./stages/catalogue/conflicts-page.tsx')),
+      page('/catalogue/import/:kind', () => import('./stages/catalogue/import-list-page.tsx')),
       page('/catalogue/check', () => import('./stages/catalogue/check-number-page.tsx')),
       page('/catalogue/new/:what', () => import('./stages/catalogue/new-page.tsx')),
       page('/catalogue/parts/:part', () => import('./stages/catalogue/part-page.tsx')),

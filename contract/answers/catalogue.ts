@@ -195,6 +195,23 @@ export const importPreview = z
   })
   .meta({ id: 'OffersImport' })
 
+/** What reading a list in would do. */
+export const listPreview = z
+  .strictObject({
+    rows: z.number(),
+    added: z.number(),
+    updated: z.number(),
+    unchanged: z.number(),
+    /** What is worth a look before it is taken in. */
+    notes: words,
+    bad: list(z.strictObject({ line: z.number(), column: z.string(), message: z.string() })),
+    badCount: z.number(),
+    heads: words,
+    columns: z.record(z.string(), z.string()),
+  })
+  .meta({ id: 'ListPreview' })
+export type ListPreview = z.output<typeof listPreview>
+
 /** Kinds of things that are found by words, in the order they are shown. */
 export const FOUND_KINDS = [
   'build',

@@ -1,5 +1,3 @@
-import { Readable } from 'node:stream'
-import { CsvError, parse } from 'csv-parse'
 import type { Decimal } from '../../core/quantity/units.ts'
 import { suggestColumns } from '../../core/tables/match-columns.ts'
 import {
@@ -9,8 +7,10 @@ import {
   type OfferColumn,
   type OfferMapping,
 } from '../../core/tables/offer-columns.ts'
+import { RecordFault } from './file-record.ts'
 import { type BadCell, type OfferLine, readOffer, type Tell } from './offer-cells.ts'
-import { utf8Of } from './text.ts'
+import { isZip } from './photo-zip.ts'
+import { recordsOf } from './records.ts'
 
 /** Some rows of a file, in its order: those that are right, and every bad cell. */
 export interface OffersRead {
@@ -25,13 +25,12 @@ export interface OffersRead {
 
 /** Rows handed over at once: few enough that nobody waits while they are looked up. */
 const BATCH = 500
-const PIECE = 1 << 16
 
 /**
- * Reads offers from CSV (RFC 4180), separated by comma, semicolon or tab; with semicolons or tabs decimals may have a
- * comma. Every bad cell is listed by line and column with what to do; nothing is thrown for bad rows.
+ * Reads offers from CSV (RFC 4180), separated by comma, semicolon or tab, or from a workbook; but with commas between cells
+ * decimals may have a comma. Every bad cell is listed by line and column with what to do; nothing is thrown for bad rows.
  *
- * @param bytes UTF-8 or UTF-16
+ * @param bytes UTF-8, UTF-16, or a workbook
  * @param decimal what a comma in a price means in this file; `ask`: a price that can be read two ways is asked about
  * @param mapping which head holds what, suggested where it is not said, and what counts where no column says it
  * @throws FileFault when the text cannot be decoded
@@ -41,20 +40,19 @@ export async function* readOffersCsv(
   decimal: Decimal = 'ask',
   mapping: OfferMapping = {},
 ): AsyncGenerator<OffersRead> {
-  const text = utf8Of(bytes)
-  const delimiter = delimiterOf(text)
-  const parser = Readable.from(pieces(text)).pipe(
-    parse({ delimiter, info: true, relax_column_count: true, skip_empty_lines: true }),
-  )
+  const { delimiter, rows: records } = recordsOf(bytes, OFFER_FIELDS)
+  const isPadded = isZip(bytes)
   let head: Head | null = null
   let rows: OfferLine[] = []
   let bad: BadCell[] = []
   let spoilt: OffersRead['spoilt'][number][] = []
   try {
-    for await (const { record, info } of parser as AsyncIterable<{
-      record: string[]
-      info: { lines: number }
-    }>) {
+    for await (const { cells, line } of records) {
+      // A workbook leaves out cells at the end that hold nothing.
+      const record =
+        head && isPadded && cells.length < head.heads.length
+          ? [...cells, ...Array<string>(head.heads.length - cells.length).fill('')]
+          : cells
       if (!head) {
         head = headOf(
           record.map((name) => name.trim()),
@@ -66,12 +64,6 @@ export async function* readOffersCsv(
         if (fault) return
         continue
       }
-      const line =
-        info.lines -
-        record.reduce(
-          (count, cell) => count + (cell.includes('\n') ? cell.split('\n').length - 1 : 0),
-          0,
-        )
       const read = readRecord(
         record,
         head,
@@ -96,32 +88,10 @@ export async function* readOffersCsv(
         message: `The file is empty. Its first line names the columns: ${OFFER_COLUMNS.join(', ')}.`,
       })
   } catch (error) {
-    if (!(error instanceof CsvError)) throw error
-    bad.push({
-      line: Number(error.lines ?? 1),
-      column: '',
-      message: `The file cannot be read as CSV from here on: ${error.message}. Check the quotes.`,
-    })
+    if (!(error instanceof RecordFault)) throw error
+    bad.push({ line: error.line, column: '', message: error.message })
   }
   yield { rows, bad, spoilt }
-}
-
-function* pieces(bytes: Uint8Array): Generator<Buffer> {
-  for (let from = 0; from < bytes.length; from += PIECE)
-    yield Buffer.from(bytes.buffer, bytes.byteOffset + from, Math.min(PIECE, bytes.length - from))
-}
-
-/** The mark that splits the first line into the most columns known here, of equals into the most; a comma where none does better. */
-function delimiterOf(bytes: Uint8Array): string {
-  const end = bytes.findIndex((byte, i) => byte === 0x0a || i > PIECE)
-  const first = new TextDecoder().decode(bytes.subarray(0, end < 0 ? bytes.length : end))
-  const known = (mark: string): number => {
-    const heads = first.split(mark).map((name) => name.trim().replace(/^"|"$/g, ''))
-    return (
-      Object.keys(suggestColumns(heads, OFFER_FIELDS)).length * 1000 + Math.min(999, heads.length)
-    )
-  }
-  return [',', ';', '\t'].reduce((best, mark) => (known(mark) > known(best) ? mark : best))
 }
 
 /** The first line as it is used. */

@@ -2,9 +2,11 @@ import { mappingOf } from '../../contract/offer-list.ts'
 import { dxfInput } from '../../contract/patterns.ts'
 import { offersInput } from '../../contract/rows.ts'
 import type { Decimal } from '../../core/quantity/units.ts'
+import type { ListKind, ListMapping } from '../../core/tables/lists.ts'
 import type { OfferMapping } from '../../core/tables/offer-columns.ts'
 import { type DocumentRows, readBuildDocument } from './build-json.ts'
 import { FileFault } from './file-fault.ts'
+import { type ListRead, readList } from './list-rows.ts'
 import { type OffersRead, readOffersCsv } from './offers-csv.ts'
 import { type PatternFace, patternFromDxf } from './pattern-dxf.ts'
 import { decodeText, parseJson } from './text.ts'
@@ -14,6 +16,7 @@ export interface FileBatches {
   readonly dxf: { readonly faces: readonly PatternFace[]; readonly notes: readonly string[] }
   readonly offers: OffersRead
   readonly build: DocumentRows
+  readonly list: ListRead
 }
 export type FileKind = keyof FileBatches
 
@@ -22,6 +25,8 @@ export interface FileOptions {
   readonly isWrapped: boolean
   readonly decimal: Decimal
   readonly mapping?: OfferMapping
+  /** Of a list: which, and how it is read. */
+  readonly list?: { readonly kind: ListKind; readonly mapping: ListMapping }
 }
 
 /**
@@ -46,6 +51,9 @@ export async function* readFileOf(
       )
       return
     }
+    case 'list':
+      yield* readList(options.list!.kind, bytes, options.list!.mapping)
+      return
     case 'build':
       yield* readBuildDocument(parseJson(bytes))
   }

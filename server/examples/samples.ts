@@ -414,6 +414,14 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
     return { params: { id }, body: { version, rate: 0.087 } }
   },
   'DELETE /rates/{id}': (told) => ({ params: { id: told('POST /rates').id } }),
+  'POST /lists/preview': {
+    query: { kind: 'suppliers' },
+    body: new Blob(['Name;Currency;Carriage\nGannet Row Spares;EUR;6,50\n']),
+  },
+  'POST /lists/import': {
+    query: { kind: 'suppliers' },
+    body: new Blob(['Name;Currency;Carriage\nGannet Row Spares;EUR;6,50\n']),
+  },
   'POST /offers/preview': { body: { csv: CSV, decimal: 'point' } },
   'POST /offers/import': { body: { csv: CSV, decimal: 'point' } },
   'POST /builds/import': { body: { format: 'junket-build', version: 2, tables: {} } },

@@ -5,7 +5,7 @@ import type { Problem } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
 import { RestoreGate } from '../restore-gate.ts'
 import { FileReader } from './file-reader.ts'
-import { OfferImporter } from './offer-importer.ts'
+import { Importer } from './importer.ts'
 import { ReadingThread } from './reading-thread.ts'
 import type { Solved, SolveTask } from './solve-worker.ts'
 import { workerUrl } from './worker-url.ts'
@@ -43,7 +43,7 @@ export class JobRunner {
   readonly #jobs = new Map<string, Running>()
   /** Files people bring, read on threads of their own. */
   readonly files = new FileReader()
-  readonly offers = new OfferImporter()
+  readonly imports = new Importer()
   readonly readings = new ReadingThread()
   /** Lists of thousands are worked out apart, behind all else, so that no page waits for one. */
   readonly #explorers = [new ReadingThread(true), new ReadingThread(true)]
@@ -164,7 +164,7 @@ export class JobRunner {
     await Promise.all([
       this.#pool?.destroy(),
       this.files.close(),
-      this.offers.close(),
+      this.imports.close(),
       ...[this.readings, ...this.#explorers].map((one) => one.close()),
     ])
   }

@@ -1,16 +1,26 @@
+import { Readable } from 'node:stream'
 import type { Context } from 'hono'
 import type { z } from 'zod'
+import { listMappingOf, type listQuery } from '../../contract/lists.ts'
 import { mappingOf } from '../../contract/offer-list.ts'
 import { documentOperations } from '../../contract/operations/documents.ts'
 import type { offersInput } from '../../contract/rows.ts'
+import { LIST_SAMPLES } from '../../core/tables/samples.ts'
+import { listCsv, listXlsx } from '../documents/list-files.ts'
 import { isZip } from '../documents/photo-zip.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { exportBuild, importBuild } from '../services/build-document.ts'
 import { unzipBuild, zipBuild } from '../services/build-zip.ts'
 import { shopDay } from '../services/day.ts'
-import type { OfferTerms } from '../services/offer-reading.ts'
+import { writtenRows } from '../services/lists/written.ts'
+import { partsJson } from '../services/parts-json.ts'
 import { keptPhotos } from '../services/photo-files.ts'
 import { type SentFile, serve } from './serve.ts'
+
+const CSV = { 'content-type': 'text/csv; charset=utf-8' }
+const XLSX = {
+  'content-type': 'application/vnd.openxmlformats-officedocument.spreadsheetml.sheet',
+}
 
 /** File names as other systems take them: letters, figures and hyphens. */
 function fileName(name: string, ending: string): string {
@@ -28,16 +38,45 @@ export function documentRoutes({ store, jobs, photos }: Services): App {
     { bytes, isWrapped }: SentFile,
     { decimal, ...mapping }: Pick<z.output<typeof offersInput>, 'decimal' | 'columns' | 'instead'>,
   ) => jobs.files.read('offers', bytes, { isWrapped, decimal, mapping: mappingOf(mapping) })
-  const termsOf = async (whole: 'true' | undefined): Promise<OfferTerms> => ({
-    day: await shopDay(store),
-    isWhole: whole === 'true',
-    leavesBadOut: false,
+  const offersWanted = async (whole: 'true' | undefined) => ({
+    kind: 'offers' as const,
+    terms: { day: await shopDay(store), isWhole: whole === 'true', leavesBadOut: false },
+  })
+  const listOf = ({ bytes }: SentFile, { kind, ...mapping }: z.output<typeof listQuery>) =>
+    jobs.files.read('list', bytes, {
+      isWrapped: false,
+      decimal: 'ask',
+      list: { kind, mapping: listMappingOf(mapping) },
+    })
+  const listWanted = async ({ kind, dates, decimal }: z.output<typeof listQuery>) => ({
+    kind,
+    terms: { day: await shopDay(store), dates, decimal },
   })
   return serve(newRouter(), 'Documents', documentOperations, {
     'POST /offers/preview': async ({ body, query }) =>
-      jobs.offers.preview(store, offersOf(body, query), await termsOf(query.whole)),
+      jobs.imports.preview(store, offersOf(body, query), await offersWanted(query.whole)),
     'POST /offers/import': async ({ body, query }) =>
-      jobs.offers.import(store, offersOf(body, query), await termsOf(query.whole)),
+      jobs.imports.import(store, offersOf(body, query), await offersWanted(query.whole)),
+    'POST /lists/preview': async ({ body, query }) =>
+      jobs.imports.preview(store, listOf(body, query), await listWanted(query)),
+    'POST /lists/import': async ({ body, query }) =>
+      jobs.imports.import(store, listOf(body, query), await listWanted(query)),
+    'GET /lists/all.csv': async ({ query: { list, ...asked }, c }) => {
+      attached(c, fileName(list, 'csv'))
+      return c.body(listCsv(list, writtenRows(store, list, asked)), 200, CSV)
+    },
+    'GET /lists/all.xlsx': async ({ query: { list, ...asked }, c }) => {
+      attached(c, fileName(list, 'xlsx'))
+      return c.body(listXlsx(list, writtenRows(store, list, asked)), 200, XLSX)
+    },
+    'GET /lists/sample.csv': async ({ query: { list }, c }) => {
+      attached(c, fileName(`sample-${list}`, 'csv'))
+      return c.body(listCsv(list, Readable.from(LIST_SAMPLES[list])), 200, CSV)
+    },
+    'GET /parts.json': async ({ query, c }) => {
+      attached(c, 'parts.json')
+      return c.body(partsJson(store, query), 200, { 'content-type': 'application/json' })
+    },
     'GET /builds/{id}/parts.csv': async ({ params, c }) => {
       const { name } = await store.get('build', params.id)
       attached(c, fileName(`${name}-parts`, 'csv'))

@@ -19,7 +19,7 @@ export const marketRoutes = ({ store, jobs, fetching }: Services): App =>
       items: await feedReadings(store, params.id),
     }),
     'POST /suppliers/{id}/readings': async ({ params }) =>
-      readFeed(store, jobs.offers, params.id, fetching),
+      readFeed(store, jobs.imports, params.id, fetching),
     'GET /issuers': async () => ({ items: await store.list('issuer') }),
     'POST /issuers': async ({ body }) => store.transaction((tx) => createIssuer(tx, body)),
     'POST /issuers/{id}/preview': async ({ params, body }) => previewIssuer(store, params.id, body),

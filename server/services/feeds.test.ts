@@ -6,7 +6,8 @@ import { readDue } from '../jobs/feed-schedule.ts'
 import { priceOn, type SoldItem } from '../stand-ins/feed-prices.ts'
 import { type Feeding, priceFeed } from '../stand-ins/price-feed.ts'
 import { feedReadings, feedsDue, readFeed } from './feeds.ts'
-import { changeOffer, importOffers, pricesOf } from './offers.ts'
+import type { OfferTerms } from './offer-reading.ts'
+import { type Chunks, changeOffer, importOffers, pricesOf } from './offers.ts'
 
 const DAY = 86_400_000
 const item = (i: number): SoldItem => ({
@@ -41,7 +42,10 @@ const address = (query = ''): string => `http://127.0.0.1:${listening.port}/coun
 
 let knex: Database
 let store: Store
-const offers = { import: importOffers }
+const offers = {
+  import: (into: Store, chunks: Chunks, { terms }: { terms: OfferTerms }) =>
+    importOffers(into, chunks, terms),
+}
 const QUICK = { answerMs: 1000, waitMs: 1, mostWaitMs: 2 }
 const read = () => readFeed(store, offers, 'counter', QUICK)
 const point = async (at: string): Promise<void> => {

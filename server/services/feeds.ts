@@ -15,7 +15,11 @@ export type FeedReading = z.output<typeof feedReading>
 
 /** Takes offers in, as an import does. */
 export interface TakesOffers {
-  import(store: Store, chunks: Chunks, terms: OfferTerms): Promise<ImportPreview>
+  import(
+    store: Store,
+    chunks: Chunks,
+    wanted: { readonly kind: 'offers'; readonly terms: OfferTerms },
+  ): Promise<ImportPreview>
 }
 
 const READINGS_KEPT = 50
@@ -92,9 +96,8 @@ async function take(
     const pages: OffersRead[] = []
     for await (const page of fetchFeed(address, supplier.name, notes, terms)) pages.push(page)
     const found = await offers.import(store, pages, {
-      day,
-      isWhole: true,
-      leavesBadOut: true,
+      kind: 'offers',
+      terms: { day, isWhole: true, leavesBadOut: true },
     })
     if (found.badCount === 0) await noteRead(store, supplier.id, day)
     const { rows, added, updated, moved, gone, badCount } = found

@@ -6,6 +6,7 @@ import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine } from '../documents/offer-cells.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
+import type { Reading } from './lay-rows.ts'
 
 export interface ImportPreview {
   readonly rows: number
@@ -89,7 +90,7 @@ const valuesOf = (line: OfferLine) => ({
 })
 
 /** Rows of a file looked up, batch by batch: what each would add or change. */
-export class OfferReading {
+export class OfferReading implements Reading<OffersRead, ImportPreview> {
   readonly #store: Store
   readonly terms: OfferTerms
   readonly #moves: PriceMove[] = []
@@ -216,6 +217,15 @@ export class OfferReading {
     }
   }
 
+  /** Of a file one bad cell refuses all; where what is bad is left out, more than a tenth does: then it is not what it should be. */
+  get isRefused(): boolean {
+    return this.#bad.length > (this.terms.leavesBadOut ? this.#counts.rows / 10 : 0)
+  }
+
+  staged(): StagedRows {
+    return rowsOf(this)
+  }
+
   async #load() {
     const [suppliers, issuers] = await Promise.all([
       this.#store.list('supplier'),
@@ -334,7 +344,7 @@ const heldValues = (held: RowOf<'offer'>): ReturnType<typeof valuesOf> => ({
 })
 
 /** What an import writes: rows to be added, and offers to be changed from the version they were seen at. */
-export function rowsOf({
+function rowsOf({
   matched,
   gone,
   issuers,

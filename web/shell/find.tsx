@@ -234,6 +234,11 @@ function actionsOf(build: string | undefined): Action[] {
       to: '/safekeeping',
     },
     { words: 'Import offers', detail: 'Page', to: '/suppliers/import' },
+    {
+      words: 'Import a list',
+      detail: 'Parts, numbers, supersessions, suppliers, kits',
+      to: '/catalogue/import/parts',
+    },
     { words: 'Add an engine', detail: 'Page', to: '/catalogue/new/engine' },
     { words: 'Add a transmission', detail: 'Page', to: '/catalogue/new/transmission' },
     { words: 'Add a vehicle', detail: 'Page', to: '/catalogue/new/vehicle' },

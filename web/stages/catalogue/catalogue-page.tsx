@@ -27,6 +27,9 @@ export function Component() {
         <ButtonLink to="/catalogue/conflicts" tone="quiet">
           Numbers in conflict
         </ButtonLink>
+        <ButtonLink to="/catalogue/import/parts" tone="quiet">
+          Import a list
+        </ButtonLink>
         <ButtonLink to="/catalogue/new/vehicle">Add a vehicle</ButtonLink>
         <ButtonLink to="/catalogue/new/engine">Add an engine</ButtonLink>
         <ButtonLink to="/catalogue/new/transmission">Add a transmission</ButtonLink>

@@ -111,8 +111,9 @@ export function PartsList() {
   const q = params.get('q') ?? ''
   const currency = useAnswer('GET /builds').data?.items[0]?.build.currency ?? 'EUR'
   const [marked, mark] = useState<readonly string[]>([])
+  const asked = { kind: kind || undefined, q: q || undefined, ...narrowed(params, currency) }
   const parts = useAnswer('GET /parts', {
-    query: { limit, kind: kind || undefined, q: q || undefined, ...narrowed(params, currency) },
+    query: { limit, ...asked },
   })
   const columns = useMemo(() => [markColumn(marked, mark), ...COLUMNS], [marked])
   const isAll = !q && !kind && NARROWS.every((name) => !params.get(name))
@@ -178,6 +179,7 @@ export function PartsList() {
                   />
                 )}
               </DataTable>
+              <Whole asked={asked} />
               {next && (
                 <div className="p-4">
                   {limit < MOST ? (
@@ -195,5 +197,34 @@ export function PartsList() {
         }
       </Loaded>
     </>
+  )
+}
+
+/** All parts that are so, however many, as files. */
+function Whole({ asked }: { asked: Readonly<Record<string, unknown>> }) {
+  const query = new URLSearchParams(
+    Object.entries(asked).flatMap(([name, value]) =>
+      value === undefined ? [] : [[name, String(value)]],
+    ),
+  )
+  const files = [
+    ['CSV', `/api/lists/all.csv?list=parts&${query}`],
+    ['XLSX', `/api/lists/all.xlsx?list=parts&${query}`],
+    ['JSON', `/api/parts.json?${query}`],
+  ] as const
+  return (
+    <p className="px-4 pt-3 text-steel print:hidden">
+      All that are so, not only those shown:{' '}
+      {files.map(([words, address]) => (
+        <a
+          key={words}
+          href={address}
+          aria-label={`All as ${words}`}
+          className="mr-3 inline-block min-h-6 text-accent underline underline-offset-2"
+        >
+          {words}
+        </a>
+      ))}
+    </p>
   )
 }

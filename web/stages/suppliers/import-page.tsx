@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import type { ImportPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
+import { NEEDED, OFFER_COLUMNS, type OfferColumn } from '../../../core/tables/offer-columns.ts'
 import { refresh, useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { undoNewest } from '../../api/undo.ts'
@@ -11,19 +12,13 @@ import type { Column } from '../../components/table/column.ts'
 import { moneyColumn } from '../../components/table/columns.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, PageHead } from '../../components/ui.tsx'
-import { ColumnsForm, type Words } from './columns-form.tsx'
+import { ColumnsForm, type WantedField, type Words } from './columns-form.tsx'
+import { FilePicker, NothingWrong, WhichList } from './list-parts.tsx'
 
 const DECIMALS: readonly { readonly value: Decimal; readonly words: string }[] = [
   { value: 'ask', words: 'ask when a price can be read two ways' },
   { value: 'comma', words: 'is the decimal mark: 286,50' },
   { value: 'point', words: 'marks thousands: 1,286.50' },
-]
-
-/** A file that was chosen, or text that was pasted. */
-const CELLS: readonly Column<ImportPreview['bad'][number]>[] = [
-  { id: 'line', head: 'Line', align: 'right', value: (cell) => cell.line },
-  { id: 'column', head: 'Column', className: 'figure', value: (cell) => cell.column },
-  { id: 'message', head: 'What to do', value: (cell) => cell.message },
 ]
 
 const MOVES: readonly Column<ImportPreview['moves'][number]>[] = [
@@ -43,6 +38,7 @@ const MOVES: readonly Column<ImportPreview['moves'][number]>[] = [
   ),
 ]
 
+/** A file that was chosen, or text that was pasted. */
 interface Source {
   readonly text: string
   readonly file: File | null
@@ -67,6 +63,38 @@ const asked = ({ columns, instead, decimal, isWhole }: Reading) => ({
   columns: columns === null ? undefined : JSON.stringify(columns),
   instead: JSON.stringify(instead),
 })
+
+const LABELS: Readonly<Record<OfferColumn, string>> = {
+  supplier: 'Supplier',
+  issuer: 'Whose number it is',
+  number: 'Part number',
+  description: 'Words',
+  price: 'Price',
+  currency: 'Currency',
+  taxIncluded: 'Tax included',
+  pack: 'Pieces in a pack',
+  stock: 'In stock',
+  leadDays: 'Days to deliver',
+  condition: 'Condition',
+  standing: 'Standing: announced, trial, shipping, ended',
+}
+const offerFields = (
+  suppliers: readonly string[],
+  issuers: readonly string[],
+): readonly WantedField[] =>
+  OFFER_COLUMNS.map((name) => ({
+    name,
+    label: LABELS[name],
+    isNeeded: NEEDED.includes(name),
+    among:
+      name === 'taxIncluded'
+        ? 'yes or no'
+        : name === 'supplier'
+          ? suppliers
+          : name === 'issuer'
+            ? issuers
+            : undefined,
+  }))
 
 /** A supplier's list with whatever heads: its columns matched, a preview, then all or nothing. */
 export function Component() {
@@ -129,32 +157,18 @@ export function Component() {
   }
   return (
     <>
-      <PageHead
-        title="Import offers"
-        detail="CSV with commas, semicolons or tabs; all rows are taken, or none"
-      >
+      <PageHead title="Import offers" detail="CSV or a workbook; all rows are taken, or none">
         <ButtonLink to="/suppliers">Suppliers</ButtonLink>
       </PageHead>
       <div className="max-w-4xl px-4 pb-12">
+        <WhichList kind="offers" />
         <p className="mb-3">
           A list as the supplier sends it, or rows copied from a spreadsheet: the first line names
           the columns, in any words and any order. Needed are whose number it is, the number, the
           price, its currency and whether tax is in it; what no column says is said once for all
           rows. Blank pack is 1, blank stock or days is not known.
         </p>
-        <label className="inline-flex cursor-pointer items-center rounded border border-ink bg-ground px-3 py-1.5 font-semibold focus-within:outline-2 focus-within:outline-accent hover:bg-bench">
-          Choose a file
-          <input
-            type="file"
-            accept=".csv,.tsv,.txt,text/csv"
-            className="sr-only"
-            onChange={(event) => {
-              const file = event.target.files?.[0]
-              event.target.value = ''
-              if (file) void show({ text: '', file }, UNREAD)
-            }}
-          />
-        </label>
+        <FilePicker onPick={(file) => void show({ text: '', file }, UNREAD)} />
         <span className="ml-3 text-steel">{source.file?.name}</span>
         <div className="mt-3">
           <span className="font-semibold">A comma in this file's prices</span>
@@ -202,11 +216,13 @@ export function Component() {
         )}
         {preview && preview.heads.length > 0 && (
           <ColumnsForm
+            fields={offerFields(
+              suppliers.map(({ name }) => name),
+              issuers.map(({ name }) => name),
+            )}
             heads={preview.heads}
             columns={preview.columns}
             instead={reading.instead}
-            suppliers={suppliers.map(({ name }) => name)}
-            issuers={issuers.map(({ name }) => name)}
             onChange={change}
           />
         )}
@@ -248,26 +264,7 @@ function PreviewSheet({ preview, onImport }: { preview: ImportPreview; onImport:
           `; new issuers, with the default rule: ${preview.newIssuers.join(', ')}`}
         .
       </p>
-      {preview.bad.length === 0 ? (
-        <Button tone="main" onClick={onImport}>
-          Import all
-        </Button>
-      ) : (
-        <>
-          <p className="border-l-[3px] border-clash pl-2.5" role="alert">
-            {preview.badCount} {preview.badCount === 1 ? 'cell is' : 'cells are'} wrong
-            {preview.badCount > preview.bad.length ? `, the first ${preview.bad.length} shown` : ''}
-            . Nothing is imported until all are mended.
-          </p>
-          <DataTable
-            id="bad-cells"
-            what="cells to mend"
-            rows={preview.bad}
-            columns={CELLS}
-            keyOf={(cell) => `${cell.line}${cell.column}${cell.message}`}
-          />
-        </>
-      )}
+      <NothingWrong preview={preview} onImport={onImport} />
       {preview.moves.length > 0 && (
         <DataTable
           id="moved-prices"

@@ -3,29 +3,58 @@ import { Piscina } from 'piscina'
 import { actorNow } from '../database/actor.ts'
 import type { Store } from '../database/store.ts'
 import { ConflictError } from '../errors.ts'
-import type { ImportPreview, OfferTerms } from '../services/offer-reading.ts'
-import { type Chunks, importOffers, previewOffers, refuseBad } from '../services/offers.ts'
+import { type Chunk, type Previewed, startReading, type Wanted } from '../services/importing.ts'
+import { type Chunks, layRows, previewRows, refuseBad } from '../services/lay-rows.ts'
+import type { ListPreview } from '../services/lists/list-reading.ts'
+import type { ImportPreview } from '../services/offer-reading.ts'
 import type { FromImport, ImportTask, ToImport } from './import-worker.ts'
 import { workerUrl } from './worker-url.ts'
 
+/** What comes of a preview or an import, by what is imported. */
+type PreviewOf<W extends Wanted> = W extends { kind: 'offers' } ? ImportPreview : ListPreview
+
 /**
- * Imports offers on a thread with a connection of its own; this process holds still only while what is ready lands. A
+ * Imports rows on a thread with a connection of its own; this process holds still only while what is ready lands. A
  * database in memory has no other connection: there it is done here.
  */
-export class OfferImporter {
+export class Importer {
   #pool: Piscina | null = null
 
-  preview(store: Store, chunks: Chunks, terms: OfferTerms): Promise<ImportPreview> {
-    return store.file === null
-      ? previewOffers(store, chunks, terms)
-      : this.#run(store, store.file, chunks, terms, true)
+  async preview<W extends Wanted>(
+    store: Store,
+    chunks: Chunks<Chunk>,
+    wanted: W,
+  ): Promise<PreviewOf<W>> {
+    const preview =
+      store.file === null
+        ? await previewRows(chunks, startReading(store, wanted))
+        : await this.#run(store, store.file, chunks, wanted, true)
+    return preview as PreviewOf<W>
   }
 
-  /** @throws UnprocessableError listing every bad row · ConflictError when others change the same offers all the while */
-  import(store: Store, chunks: Chunks, terms: OfferTerms): Promise<ImportPreview> {
-    return store.file === null
-      ? importOffers(store, chunks, terms)
-      : this.#run(store, store.file, chunks, terms, false)
+  /** @throws UnprocessableError listing every bad row · ConflictError when others change the same rows all the while */
+  async import<W extends Wanted>(
+    store: Store,
+    chunks: Chunks<Chunk>,
+    wanted: W,
+  ): Promise<PreviewOf<W>> {
+    if (store.file !== null)
+      return (await this.#run(store, store.file, chunks, wanted, false)) as PreviewOf<W>
+    const { preview, landed } = await layRows(
+      store,
+      chunks,
+      () => startReading(store, wanted),
+      this.#by(store),
+      (merge) => merge(),
+    )
+    if (!landed) refuseBad(preview)
+    else store.landed(landed)
+    return preview as PreviewOf<W>
+  }
+
+  #by(store: Store): { readonly who: string; readonly command: string | null } {
+    const actor = actorNow()
+    return { who: actor?.who ?? store.who, command: actor?.command ?? null }
   }
 
   async close(): Promise<void> {
@@ -36,18 +65,17 @@ export class OfferImporter {
   async #run(
     store: Store,
     database: string,
-    chunks: Chunks,
-    terms: OfferTerms,
+    chunks: Chunks<Chunk>,
+    wanted: Wanted,
     isPreview: boolean,
-  ): Promise<ImportPreview> {
+  ): Promise<Previewed> {
     const { port1, port2 } = new MessageChannel()
-    const actor = actorNow()
     const over = new AbortController()
     const task: ImportTask = {
       database,
       isPreview,
-      terms,
-      actor: { who: actor?.who ?? store.who, command: actor?.command ?? null },
+      wanted,
+      actor: this.#by(store),
       port: port2,
     }
     const ended = this.#threads()

@@ -7,7 +7,7 @@ import { ChangedMeanwhile, merge, stage } from '../database/sqlite/stage.ts'
 import { Store } from '../database/store.ts'
 import { readOffersCsv } from '../documents/offers-csv.ts'
 import { UnprocessableError } from '../errors.ts'
-import { OfferImporter } from './offer-importer.ts'
+import { Importer } from './importer.ts'
 
 const HEAD =
   'supplier,issuer,number,description,price,currency,taxIncluded,pack,stock,leadDays,condition'
@@ -19,11 +19,14 @@ const csv = (count: number, price = 5): string =>
       (_, i) => `Harbour Parts,MLD,A-${i},Bolt ${i},${price}.${i % 90},EUR,no,1,${i},3,new`,
     ),
   ].join('\n')
-const TERMS = { day: '2026-11-30', isWhole: false, leavesBadOut: false }
+const WANTED = {
+  kind: 'offers',
+  terms: { day: '2026-11-30', isWhole: false, leavesBadOut: false },
+} as const
 const chunks = (text: string) => readOffersCsv(Buffer.from(text))
 
 const folder = mkdtempSync(join(tmpdir(), 'junket-import-'))
-const importer = new OfferImporter()
+const importer = new Importer()
 let knex: Database
 let store: Store
 beforeAll(async () => {
@@ -38,37 +41,37 @@ afterAll(async () => {
 })
 
 test('on its own thread and connection: preview writes nothing, import lands all with its history, the same list again nothing', async () => {
-  expect(await importer.preview(store, chunks(csv(450)), TERMS)).toMatchObject({
+  expect(await importer.preview(store, chunks(csv(450)), WANTED)).toMatchObject({
     rows: 450,
     added: 450,
     newIssuers: ['MLD'],
   })
   expect(await store.list('offer')).toEqual([])
   const told = store.told
-  expect(await importer.import(store, chunks(csv(450)), TERMS)).toMatchObject({ added: 450 })
+  expect(await importer.import(store, chunks(csv(450)), WANTED)).toMatchObject({ added: 450 })
   expect(store.told).not.toBe(told)
   const offers = await store.list('offer')
   expect(offers.length).toBe(450)
   expect((await store.list('part', { kind: 'unsorted' })).length).toBe(450)
   expect(await knex('history').where({ entity: 'offer', act: 'insert' })).toHaveLength(450)
   const { count } = (await knex('history').count({ count: '*' }).first())!
-  expect(await importer.import(store, chunks(csv(450)), TERMS)).toMatchObject({
+  expect(await importer.import(store, chunks(csv(450)), WANTED)).toMatchObject({
     added: 0,
     updated: 0,
     unchanged: 450,
   })
   expect((await knex('history').count({ count: '*' }).first())!.count).toBe(count)
-  expect(await importer.import(store, chunks(csv(450, 6)), TERMS)).toMatchObject({ updated: 450 })
+  expect(await importer.import(store, chunks(csv(450, 6)), WANTED)).toMatchObject({ updated: 450 })
   expect(new Set((await store.list('offer')).map(({ version }) => version))).toEqual(new Set([2]))
 })
 
 test('a bad row leaves nothing behind, and others are answered while an import runs', async () => {
   const before = await store.list('offer')
   await expect(
-    importer.import(store, chunks(`${csv(30)}\nNobody,MLD,X-1,Bolt,1.00,EUR,no,1,1,1,new`), TERMS),
+    importer.import(store, chunks(`${csv(30)}\nNobody,MLD,X-1,Bolt,1.00,EUR,no,1,1,1,new`), WANTED),
   ).rejects.toThrow(UnprocessableError)
   expect(await store.list('offer')).toEqual(before)
-  const running = importer.import(store, chunks(csv(900)), TERMS)
+  const running = importer.import(store, chunks(csv(900)), WANTED)
   const supplier = await store.insert('supplier', { name: 'Quay Spares', currency: 'EUR' })
   expect(await store.get('supplier', supplier.id)).toMatchObject({ name: 'Quay Spares' })
   expect(await running).toMatchObject({ added: 450, updated: 450 })

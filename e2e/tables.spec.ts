@@ -1,5 +1,5 @@
 import { expect } from '@playwright/test'
-import { test } from './junket.ts'
+import { settled, test } from './junket.ts'
 
 test('a long list is drawn as it is scrolled, walked by keys, searched, put in order, kept in the address, and printed whole', async ({
   page,
@@ -65,4 +65,19 @@ test('a long list is drawn as it is scrolled, walked by keys, searched, put in o
   await page.reload()
   await expect(page.getByRole('columnheader', { name: 'Shipping' })).toBeVisible()
   await expect(page.getByRole('columnheader', { name: 'Free over' })).toBeHidden()
+})
+
+test('a long list draws only the rows that can be seen, however narrow the window and whatever stands beside it', async ({
+  demo,
+  page,
+}) => {
+  for (const path of ['/builds/lantern/pairing?joint=depth', '/builds/lantern/parts?show=all'])
+    for (const width of [1280, 800, 390]) {
+      await page.setViewportSize({ width, height: 800 })
+      await page.goto(demo.url + path)
+      await settled(page)
+      await expect
+        .poll(() => page.locator('tbody tr').count(), { message: `${path} at ${width}` })
+        .toBeLessThan(100)
+    }
 })

@@ -254,7 +254,7 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
         )}
         <SinceUpgrade build={build} />
         <ChangedChoice build={build} />
-        <div className="min-h-0 flex-1 overflow-auto">
+        <div className="min-h-0 flex-1 overflow-auto max-[1000px]:max-h-[85dvh]">
           <Picked value={picks}>
             <LookedInto value={joint}>
               <OnScale value={scale}>

@@ -167,7 +167,7 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
         selected ? 'grid-cols-[minmax(0,1fr)_372px]' : 'grid-cols-1',
       )}
     >
-      <div className="min-h-0 min-w-0 overflow-y-auto">
+      <div className="min-h-0 min-w-0 overflow-y-auto max-[1000px]:overflow-y-visible">
         <BuildStrip build={build} selected={selected?.joint ?? null} />
         <ToldHere build={build} />
         <PageHead

@@ -67,7 +67,7 @@ function Plan({
   const toProve = view.lines.filter((one) => one.toProve.length > 0).length
   return (
     <div className="grid h-full grid-cols-[minmax(0,1fr)_340px] max-[1000px]:h-auto max-[1000px]:grid-cols-1">
-      <div className="min-h-0 min-w-0 overflow-y-auto">
+      <div className="min-h-0 min-w-0 overflow-y-auto max-[1000px]:overflow-y-visible">
         <BuildStrip build={build} />
         <PageHead
           title={headline(view)}

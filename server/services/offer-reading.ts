@@ -357,10 +357,6 @@ function rowsOf({
     ...[...issuers].map(([key, row]) => [key, row.id] as const),
     ...issuerRows.map(({ key, id }) => [key, id] as const),
   ])
-  const parts = new Map(partOf)
-  const part: Record<string, unknown>[] = []
-  const partNumber: Record<string, unknown>[] = []
-  const offer: Record<string, unknown>[] = []
   const pastPrice: Record<string, unknown>[] = []
   const updates: StagedRows['updates'][number][] = []
   for (const one of gone)
@@ -369,8 +365,11 @@ function rowsOf({
       before: one,
       patch: { ...heldValues(one), standing: 'ended', seenOn: one.seenOn },
     })
-  for (const { line, supplierId, normalised, issuerKey: key, held } of matched) {
-    const issuerId = issuerIds.get(key)!
+  const known = (one: Matched): string => `${issuerIds.get(one.issuerKey)!}:${one.normalised}`
+  const parts = new Map(partOf)
+  const made: { readonly partId: string; readonly of: Matched }[] = []
+  for (const one of matched) {
+    const { line, held } = one
     if (held) {
       updates.push({ table: 'offer', before: held, patch: { ...patchOf(line, held), seenOn: day } })
       // What was asked on the same day was a slip, or is of the same list.
@@ -378,46 +377,62 @@ function rowsOf({
         pastPrice.push(pastPriceOf(held, held.seenOn))
       continue
     }
-    let partId = parts.get(`${issuerId}:${normalised}`)
-    if (partId === undefined) {
-      partId = uuidv7()
-      parts.set(`${issuerId}:${normalised}`, partId)
-      part.push({
+    if (parts.has(known(one))) continue
+    const partId = uuidv7()
+    parts.set(known(one), partId)
+    made.push({ partId, of: one })
+  }
+  // A table at a time: of 100,000 offers all rows at once are more than there is room for.
+  function* part(): Generator<Record<string, unknown>> {
+    for (const {
+      partId,
+      of: { line },
+    } of made)
+      yield {
         id: partId,
         kind: 'unsorted',
         name: (line.description || `${line.issuer} ${line.number}`)
           .replace(/\p{Cc}+/gu, ' ')
           .slice(0, 120),
-      })
-      partNumber.push({
+      }
+  }
+  function* partNumber(): Generator<Record<string, unknown>> {
+    for (const {
+      partId,
+      of: { line, normalised, issuerKey: key },
+    } of made)
+      yield {
         id: uuidv7(),
         partId,
-        issuerId,
+        issuerId: issuerIds.get(key)!,
         number: line.number,
         normalised,
         mark: 'catalogue',
         again: false,
         grade: 'catalogue',
-      })
-    }
-    offer.push({
-      id: uuidv7(),
-      partId,
-      supplierId,
-      issuerId,
-      normalised,
-      pack: line.pack,
-      condition: line.condition,
-      ...valuesOf(line),
-      seenOn: day,
-    })
+      }
+  }
+  function* offer(): Generator<Record<string, unknown>> {
+    for (const one of matched)
+      if (!one.held)
+        yield {
+          id: uuidv7(),
+          partId: parts.get(known(one))!,
+          supplierId: one.supplierId,
+          issuerId: issuerIds.get(one.issuerKey)!,
+          normalised: one.normalised,
+          pack: one.line.pack,
+          condition: one.line.condition,
+          ...valuesOf(one.line),
+          seenOn: day,
+        }
   }
   return {
     inserts: [
       ['issuer', issuerRows.map(({ id, name }) => ({ id, name }))],
-      ['part', part],
-      ['partNumber', partNumber],
-      ['offer', offer],
+      ['part', part()],
+      ['partNumber', partNumber()],
+      ['offer', offer()],
       ['pastPrice', pastPrice],
     ],
     updates,

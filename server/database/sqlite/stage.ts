@@ -3,9 +3,9 @@ import { type PackedChange, packIds } from '../changes.ts'
 import { pack, type Row, toRow } from '../row.ts'
 import { partOf, type TableName } from '../tables.ts'
 
-/** Rows to be added, in the order they refer to one another, and rows to be changed from the version they were seen at. */
+/** Rows to be added, each table's made as they are laid ready, in the order they refer to one another, and rows to be changed from the version they were seen at. */
 export interface StagedRows {
-  readonly inserts: readonly (readonly [TableName, readonly Record<string, unknown>[]])[]
+  readonly inserts: readonly (readonly [TableName, Iterable<Record<string, unknown>>])[]
   readonly updates: readonly {
     readonly table: TableName
     readonly before: Row
@@ -25,7 +25,6 @@ export interface Landed extends Pick<PackedChange, 'tables' | 'touched' | 'parts
 
 const snake = (name: string): string =>
   name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
-const COLUMNS_AT_ONCE = 900
 
 /** What each staged table adds or changes, kept with the connection that holds the rows. */
 interface Staged {
@@ -54,89 +53,124 @@ export async function stage(
   { who, command }: { readonly who: string; readonly command: string | null },
 ): Promise<void> {
   const at = new Date().toISOString()
-  const history: Record<string, unknown>[] = []
   const laid: { inserts: Staged['inserts'][number][]; updates: Staged['updates'][number][] } = {
     inserts: [],
     updates: [],
   }
+  const parts = new Set<string>()
+  const touch = (table: TableName, row: Readonly<Record<string, unknown>>): void => {
+    const part = partOf(table, row)
+    if (part !== null) parts.add(part)
+  }
+  const history = await emptyTable(knex, 'staged_history', HISTORY)
   for (const [table, rows] of inserts) {
-    if (rows.length === 0) continue
-    const columns = Object.keys(rows[0]!)
-    await fill(
-      knex,
-      `staged_${snake(table)}`,
-      columns,
-      rows.map((row) => toRow(table, row)),
-    )
-    laid.inserts.push({ table, columns, ids: rows.map((row) => String(row.id)) })
-    for (const row of rows)
-      history.push({
-        at,
-        who,
-        command,
-        entity: table,
-        entityId: row.id,
-        act: 'insert',
-        before: null,
-        after: pack(row),
-      })
+    let columns: readonly string[] | null = null
+    let fill: Awaited<ReturnType<typeof emptyTable>> | null = null
+    const ids: string[] = []
+    for (const some of batches(rows)) {
+      columns ??= Object.keys(some[0]!)
+      fill ??= await emptyTable(knex, `staged_${snake(table)}`, columns)
+      for (const { id } of some) ids.push(String(id))
+      await fill(some.map((row) => toRow(table, row)))
+      await history(
+        some.map((row) => {
+          touch(table, row)
+          return {
+            at,
+            who,
+            command,
+            entity: table,
+            entityId: row.id,
+            act: 'insert',
+            before: null,
+            after: pack(row),
+          }
+        }),
+      )
+    }
+    if (columns) laid.inserts.push({ table, columns, ids })
   }
   for (const table of new Set(updates.map((update) => update.table))) {
     const own = updates.filter((update) => update.table === table)
     const columns = Object.keys(own[0]!.patch)
-    await fill(
-      knex,
-      `staged_${snake(table)}_change`,
-      ['id', 'version', ...columns],
-      own.map(({ before, patch }) => ({
-        id: before.id,
-        version: before.version,
-        ...toRow(table, patch),
-      })),
-    )
+    const fill = await emptyTable(knex, `staged_${snake(table)}_change`, [
+      'id',
+      'version',
+      ...columns,
+    ])
+    for (const some of batches(own)) {
+      await fill(
+        some.map(({ before, patch }) => ({
+          id: before.id,
+          version: before.version,
+          ...toRow(table, patch),
+        })),
+      )
+      await history(
+        some.map(({ before, patch }) => {
+          touch(table, before)
+          touch(table, { ...before, ...patch })
+          return {
+            at,
+            who,
+            command,
+            entity: table,
+            entityId: before.id,
+            act: 'update',
+            before: pack(Object.fromEntries(columns.map((column) => [column, before[column]]))),
+            after: pack(patch),
+          }
+        }),
+      )
+    }
     laid.updates.push({ table, columns, ids: own.map(({ before }) => before.id) })
-    for (const { before, patch } of own)
-      history.push({
-        at,
-        who,
-        command,
-        entity: table,
-        entityId: before.id,
-        act: 'update',
-        before: pack(Object.fromEntries(columns.map((column) => [column, before[column]]))),
-        after: pack(patch),
-      })
   }
-  await fill(knex, 'staged_history', HISTORY, history)
-  const rows = [
-    ...inserts.flatMap(([table, all]) => all.map((row) => [table, row] as const)),
-    ...updates.flatMap(
-      ({ table, before, patch }) =>
-        [
-          [table, before],
-          [table, { ...before, ...patch }],
-        ] as const,
-    ),
-  ]
-  staged.set(knex, {
-    ...laid,
-    parts: [...new Set(rows.flatMap(([table, row]) => partOf(table, row) ?? []))],
-  })
+  staged.set(knex, { ...laid, parts: [...parts] })
 }
 const HISTORY = ['at', 'who', 'command', 'entity', 'entityId', 'act', 'before', 'after']
+const AT_ONCE = 1000
 
-/** A temporary table with these rows, a batch at a time. */
-async function fill(
+function* batches<T>(all: Iterable<T>): Generator<readonly T[]> {
+  let some: T[] = []
+  for (const one of all) {
+    some.push(one)
+    if (some.length < AT_ONCE) continue
+    yield some
+    some = []
+  }
+  if (some.length > 0) yield some
+}
+
+/** What of better-sqlite3 is used: one statement, made once, run for each row. */
+interface Connection {
+  prepare(sql: string): { run(values: readonly unknown[]): unknown }
+  transaction(work: () => void): () => void
+}
+
+/** A temporary table without rows, and what fills it, some rows at a time: only these are held. */
+async function emptyTable(
   knex: Knex,
   name: string,
   columns: readonly string[],
-  rows: readonly Record<string, unknown>[],
-): Promise<void> {
+): Promise<(rows: readonly Readonly<Record<string, unknown>>[]) => Promise<void>> {
   await knex.raw(`DROP TABLE IF EXISTS temp.${name}`)
   await knex.raw(`CREATE TEMP TABLE ${name} (${columns.map(snake).join(', ')})`)
-  const size = Math.max(1, Math.min(100, Math.floor(COLUMNS_AT_ONCE / columns.length)))
-  for (let i = 0; i < rows.length; i += size) await knex(name).insert(rows.slice(i, i + size))
+  const insert = `INSERT INTO temp.${name} VALUES (${columns.map(() => '?').join(', ')})`
+  return async (rows) => {
+    const connection: Connection = await knex.client.acquireConnection()
+    try {
+      const statement = connection.prepare(insert)
+      connection.transaction(() => {
+        for (const row of rows) statement.run(columns.map((column) => bound(row[column])))
+      })()
+    } finally {
+      await knex.client.releaseConnection(connection)
+    }
+  }
 }
+/** A value as SQLite takes it. */
+const bound = (value: unknown): unknown =>
+  value === undefined ? null : typeof value === 'boolean' ? Number(value) : value
 
 /**
  * Lands what was laid ready, in one transaction of a few statements.

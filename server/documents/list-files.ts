@@ -1,6 +1,5 @@
 import { PassThrough, Readable } from 'node:stream'
 import { stringify } from 'csv-stringify/sync'
-import ExcelJS from 'exceljs'
 import { unformula } from '../../core/quantity/plain-text.ts'
 import { fieldsOf, type ListKind } from '../../core/tables/lists.ts'
 
@@ -31,8 +30,13 @@ export function listCsv(kind: ListKind, rows: Rows): ReadableStream<Uint8Array> 
 export function listXlsx(kind: ListKind, rows: Rows): ReadableStream<Uint8Array> {
   const names = fieldsOf(kind).map(({ name }) => name)
   const out = new PassThrough()
-  const workbook = new ExcelJS.stream.xlsx.WorkbookWriter({ stream: out, useSharedStrings: false })
   const write = async (): Promise<void> => {
+    // Large: loaded where a workbook is written.
+    const { default: ExcelJS } = await import('exceljs')
+    const workbook = new ExcelJS.stream.xlsx.WorkbookWriter({
+      stream: out,
+      useSharedStrings: false,
+    })
     const sheet = workbook.addWorksheet(kind, { views: [{ state: 'frozen', ySplit: 1 }] })
     sheet.addRow(names).commit()
     for await (const row of rows) sheet.addRow(names.map((name) => row[name] ?? '')).commit()

@@ -4,7 +4,6 @@ import { suggestColumns, type WantedColumn } from '../../core/tables/match-colum
 import { type FileRecord, RecordFault } from './file-record.ts'
 import { isZip } from './photo-zip.ts'
 import { utf8Of } from './text.ts'
-import { sheetRows } from './xlsx-rows.ts'
 
 /** Rows of a file, and the mark between its cells; a tab where it is a workbook. */
 export interface Records {
@@ -21,10 +20,16 @@ const PIECE = 1 << 16
  * @throws FileFault when it can be neither
  */
 export function recordsOf(bytes: Uint8Array, fields: readonly WantedColumn[]): Records {
-  if (isZip(bytes)) return { delimiter: '\t', rows: sheetRows(bytes) }
+  if (isZip(bytes)) return { delimiter: '\t', rows: workbookRows(bytes) }
   const text = utf8Of(bytes)
   const delimiter = delimiterOf(text, fields)
   return { delimiter, rows: csvRows(text, delimiter) }
+}
+
+/** What reads workbooks is large: it is loaded where one is read. */
+async function* workbookRows(bytes: Uint8Array): AsyncGenerator<FileRecord> {
+  const { sheetRows } = await import('./xlsx-rows.ts')
+  yield* sheetRows(bytes)
 }
 
 async function* csvRows(text: Uint8Array, delimiter: string): AsyncGenerator<FileRecord> {

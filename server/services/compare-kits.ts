@@ -80,20 +80,20 @@ export async function takeKit(
       ({ partId }) => catalogue.parts.get(partId) ?? [],
     )
     const pair = { engineId: pairing.engineId, transmissionId: pairing.transmissionId }
+    const before = await giveBack(tx, buildId, pairing.id)
     if (parts.some(({ kind }) => isCouplingKind(kind)))
       await chooseKit(tx, buildId, { ...pair, kitId })
     const put = parts.filter((part) => !isCouplingKind(part.kind) && insertionPlace(part) !== null)
     const places = new Set(put.map(insertionPlace))
     const kept = (inserted.get(pairing.id) ?? []).filter((id) => {
       const part = catalogue.parts.get(id)
-      return part !== undefined && !places.has(insertionPlace(part))
+      return part !== undefined && !places.has(insertionPlace(part)) && !before.has(id)
     })
-    if (put.length > 0) await takePairing(tx, buildId, pair, [...kept, ...put.map(({ id }) => id)])
-    for (const before of await tx.list('kitChoice', { buildId })) {
-      await tx.unmake('kitChoice', before)
-      for (const lock of await tx.list('sourcingLock', { buildId, bundle: bundleOf(before.kitId) }))
-        await tx.unmake('sourcingLock', lock)
-    }
+    if (put.length + before.size > 0)
+      await takePairing(tx, buildId, pair, [...kept, ...put.map(({ id }) => id)])
+    const locks = await tx.list('sourcingLock', { buildId, bundle: bundleOf(kitId) })
+    // A lock on it that somebody made before says the same, or the opposite.
+    for (const lock of locks) await tx.unmake('sourcingLock', lock)
     await tx.insert('sourcingLock', { buildId, way: 'in', bundle: bundleOf(kitId) })
     return tx.insert('kitChoice', {
       buildId,
@@ -105,4 +105,22 @@ export async function takeKit(
       day: await shopDay(tx),
     })
   })
+}
+
+/** Takes a kit that was taken before off the pairing again: its pieces, its choice and its lock. @returns parts of it */
+async function giveBack(
+  tx: Store,
+  buildId: string,
+  pairingId: string,
+): Promise<ReadonlySet<string>> {
+  const parts = new Set<string>()
+  for (const choice of await tx.list('kitChoice', { buildId })) {
+    for (const { partId } of await tx.list('kitItem', { kitId: choice.kitId })) parts.add(partId)
+    for (const lock of await tx.list('sourcingLock', { buildId, bundle: bundleOf(choice.kitId) }))
+      await tx.unmake('sourcingLock', lock)
+    await tx.unmake('kitChoice', choice)
+  }
+  for (const row of await tx.list('couplingChoice', { pairingId }))
+    if (parts.has(row.partId)) await tx.unmake('couplingChoice', row)
+  return parts
 }

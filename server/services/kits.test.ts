@@ -93,8 +93,29 @@ test('another kit than recommended is taken for a reason, which is kept; its pla
     ({ wants }) => wants === 'plate-w2-12b',
   )
   expect(plate).toBeDefined()
-  // The next takes its place.
+  // The next takes its place: nothing of the first stays on the pairing, a lock that left it out among it.
+  await store.transaction((tx) =>
+    tx.insert('sourcingLock', { buildId: 'lantern', way: 'out', bundle: 'kit:kit-7' }),
+  )
+  await takeKit(store, 'lantern', { kitId: 'kit-7', reasons: [] })
+  const parts = async () =>
+    (await store.list('pairingPart', { pairingId: pairing.id })).map(({ partId }) => partId)
+  const coupling = async () =>
+    (await store.list('couplingChoice', { pairingId: pairing.id })).map(({ partId }) => partId)
+  expect(await parts()).toEqual([])
+  expect((await coupling()).sort()).toEqual([
+    'marlund-4-cover',
+    'marlund-4-disc-20',
+    'marlund-4-release-bearing',
+  ])
+  expect(
+    (await store.list('sourcingLock', { buildId: 'lantern', bundle: 'kit:kit-7' })).map(
+      ({ way }) => way,
+    ),
+  ).toEqual(['in'])
   await takeKit(store, 'lantern', { kitId: 'kit-1', reasons: [] })
+  expect(await coupling()).toEqual([])
+  expect(await parts()).toEqual(['plate-w2-12'])
   expect(await store.list('kitChoice', { buildId: 'lantern' })).toHaveLength(1)
   expect(await store.list('sourcingLock', { buildId: 'lantern', bundle: 'kit:kit-2' })).toEqual([])
 })

@@ -4,8 +4,11 @@ import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { arrivalsOf, receive, unreceive } from './arrivals.ts'
 import { copyBuild } from './copy-build.ts'
+import { decide } from './decisions.ts'
 import { addClaim } from './parts.ts'
 import { partsList } from './parts-list.ts'
+import { planBuild } from './planning.ts'
+import { totals } from './totals.ts'
 
 let knex: Database
 let store: Store
@@ -64,6 +67,19 @@ test('a size that is not as drawn warns while it can go back, and is told to bui
   const { told } = await arrivalsOf(store, twin)
   expect(told).toHaveLength(1)
   expect(told[0]).toMatchObject({ build: 'Lantern', batch: 'B 7', partId: 'plate-w2-12' })
+})
+
+test('what is ordered and then comes is paid once, at what was typed last', async () => {
+  const committed = async () => totals(await planBuild(store, 'lantern'))!.committedMinor
+  const before = await committed()
+  const needId = plate
+  await decide(store, 'lantern', { needId, act: 'order', priceMinor: 26_500 })
+  expect(await committed()).toBe(before + 26_500)
+  await decide(store, 'lantern', { needId, act: 'receive', priceMinor: 27_000 })
+  expect(await committed()).toBe(before + 27_000)
+  // Said again that it came: what was typed stays.
+  await receive(store, 'lantern', { needId, batch: 'B 8' })
+  expect(await committed()).toBe(before + 27_000)
 })
 
 test('taken back, its line is not received any more; what was measured on it stays', async () => {

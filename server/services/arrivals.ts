@@ -23,10 +23,16 @@ export async function planFor(
   store: Store,
   buildId: string,
   needId: string,
-): Promise<{ readonly partId: string; readonly supplierId: string | null } | null> {
+): Promise<{
+  readonly partId: string
+  readonly supplierId: string | null
+  readonly costMinor: number | null
+} | null> {
   const plan = await planBuild(store, buildId)
   const taken = partOfLine(plan, needId)
-  return taken ? { partId: taken.partId, supplierId: taken.supplierId } : null
+  return taken
+    ? { partId: taken.partId, supplierId: taken.supplierId, costMinor: taken.costMinor }
+    : null
 }
 
 function partOfLine({ plan, gathered, needs }: Planned, needId: string) {
@@ -34,7 +40,9 @@ function partOfLine({ plan, gathered, needs }: Planned, needId: string) {
   const line = plan?.detail.lines.find((one) => one.need === needId)
   const source = line && gathered.sources.get(takenBy(line))
   const partId = source?.partId ?? need?.wants
-  return need && partId ? { need, partId, supplierId: source?.supplierId ?? null } : null
+  return need && partId
+    ? { need, partId, supplierId: source?.supplierId ?? null, costMinor: line?.costMinor ?? null }
+    : null
 }
 
 /**
@@ -57,7 +65,14 @@ export async function receive(
   const { partId, supplierId } = taken
   const stands = await standing()
   return store.transaction(async (tx) => {
-    await decide(tx, buildId, { needId, act: 'receive' }, async () => stands)
+    // What was typed for it before stays: it may have come dearer than it was planned.
+    const [before] = await tx.list('decision', { buildId, needId, act: 'receive' })
+    await decide(
+      tx,
+      buildId,
+      { needId, act: 'receive', priceMinor: before?.priceMinor ?? taken.costMinor },
+      async () => stands,
+    )
     const specimen =
       (await tx.list('specimen', { buildId, partId }))[0] ??
       (await tx.insert('specimen', { buildId, partId, name: 'In this build' }))

@@ -1,6 +1,7 @@
 import type { z } from 'zod'
 import type { ownedInput } from '../../contract/rows.ts'
 import type { RowOf, Store } from '../database/store.ts'
+import { shopDay } from './day.ts'
 
 /** The supplier that is the shop itself: no freight, no wait. */
 export const OWN_SHELF = 'own-shelf'
@@ -26,7 +27,7 @@ export const putOnShelf = (
         minimumMinor: 0,
         shippingMinor: 0,
       })
-    const said = { priceMinor: worthMinor, currency, stock: pieces }
+    const said = { priceMinor: worthMinor, currency, stock: pieces, seenOn: await shopDay(tx) }
     const [before] = await tx.list('offer', { partId, supplierId: OWN_SHELF })
     return before
       ? tx.update('offer', before.id, before.version, said)

@@ -160,15 +160,7 @@ export function totals(plan: Planned, costs = costsOf(plan)): BuildTotals | null
     questions: worth.filter(({ key, lines }) => lines.length > 0 && isAsked(key)).length,
     contingency,
     contingencyMinor,
-    committedMinor: plan.decisions
-      .filter(({ act }) => act === 'order' || act === 'receive')
-      .map(({ priceMinor }) => priceMinor)
-      .concat(
-        plan.view.ownLines
-          .filter(({ state }) => state === 'ordered' || state === 'paid')
-          .map(({ priceMinor }) => priceMinor),
-      )
-      .reduce((sum: number, minor) => sum + Number(minor ?? 0), 0),
+    committedMinor: committed(plan),
     likeForLikeMinor: repair,
     planMinor: solved?.totalMinor ?? null,
     leftoversMinor: leftoversMinor ?? 0,
@@ -179,4 +171,17 @@ export function totals(plan: Planned, costs = costsOf(plan)): BuildTotals | null
       : null,
     pairing: nameOf(plan),
   }
+}
+
+/** What is ordered or here, once a line: what was paid for what came, else what it was ordered at. */
+function committed({ decisions, view }: Planned): number {
+  const paid = new Map<string, number>()
+  for (const step of ['order', 'receive'] as const)
+    for (const { needId, act, priceMinor } of decisions)
+      if (act === step && priceMinor !== null) paid.set(needId, priceMinor)
+  const own = view.ownLines.filter(({ state }) => state === 'ordered' || state === 'paid')
+  return [...paid.values(), ...own.map(({ priceMinor }) => priceMinor ?? 0)].reduce(
+    (sum, minor) => sum + minor,
+    0,
+  )
 }

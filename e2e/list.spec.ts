@@ -147,7 +147,7 @@ test('a line is dropped, its reason changes, and it comes back saying what chang
 }) => {
   await page.goto(`${demo.url}/builds/lantern/parts?show=all`)
   await page.getByPlaceholder('in lines').fill('Clutch disc')
-  await page.getByText('Clutch disc', { exact: false }).first().click()
+  await page.getByRole('row').getByText('Clutch disc').first().click()
   await page.getByRole('button', { name: 'Drop this line' }).click()
   await expect(page.getByText('Dropped by you')).toBeVisible()
   await page.request.post(`${demo.url}/api/builds/lantern/facts`, {

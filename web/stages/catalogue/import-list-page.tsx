@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import { useParams } from 'react-router'
 import type { ListPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
@@ -61,6 +61,7 @@ function ImportList({ kind }: { kind: ListKind }) {
   const [source, setSource] = useState<Source>({ text: '', file: null })
   const [how, setHow] = useState<How>(UNREAD)
   const [preview, setPreview] = useState<ListPreview | null>(null)
+  const newest = useRef(0)
   const [said, setSaid] = useState('')
   const [done, setDone] = useState('')
   const { words, says, fields } = LISTS[kind]
@@ -88,7 +89,10 @@ function ImportList({ kind }: { kind: ListKind }) {
       setSource(next)
       setHow(by)
       const body = bodyOf(next)
-      setPreview(body ? await call('POST /lists/preview', { query: query(by), body }) : null)
+      const turn = ++newest.current
+      const found = body ? await call('POST /lists/preview', { query: query(by), body }) : null
+      // What was asked before may be answered after.
+      if (turn === newest.current) setPreview(found)
     })
   const take = (): Promise<void> =>
     run(async () => {
@@ -178,7 +182,8 @@ function ImportList({ kind }: { kind: ListKind }) {
           <ColumnsForm
             fields={fields}
             heads={preview.heads}
-            columns={preview.columns}
+            // What was just chosen, before it is answered.
+            columns={how.columns ?? preview.columns}
             instead={how.instead}
             onChange={(columns, instead) => void show(source, { ...how, columns, instead })}
           />

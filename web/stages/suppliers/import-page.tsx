@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { useRef, useState } from 'react'
 import type { ImportPreview } from '../../../contract/answers/catalogue.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
 import { NEEDED, OFFER_COLUMNS, type OfferColumn } from '../../../core/tables/offer-columns.ts'
@@ -103,6 +103,7 @@ export function Component() {
   const suppliers = useAnswer('GET /suppliers').data?.items ?? []
   const issuers = useAnswer('GET /issuers').data?.items ?? []
   const [preview, setPreview] = useState<ImportPreview | null>(null)
+  const newest = useRef(0)
   const [said, setSaid] = useState('')
   const [done, setDone] = useState<{ words: string; newParts: number } | null>(null)
   const run = async (work: () => Promise<void>): Promise<void> => {
@@ -120,7 +121,10 @@ export function Component() {
       setSource(next)
       setReading(how)
       const body = bodyOf(next)
-      setPreview(body ? await call('POST /offers/preview', { query: asked(how), body }) : null)
+      const turn = ++newest.current
+      const found = body ? await call('POST /offers/preview', { query: asked(how), body }) : null
+      // What was asked before may be answered after.
+      if (turn === newest.current) setPreview(found)
     })
   /** A supplier chosen for all rows brings how its list was read before, where the file has those heads. */
   /** How this list was read is kept with the supplier that all of it is of. */
@@ -221,7 +225,8 @@ export function Component() {
               issuers.map(({ name }) => name),
             )}
             heads={preview.heads}
-            columns={preview.columns}
+            // What was just chosen, before it is answered.
+            columns={reading.columns ?? preview.columns}
             instead={reading.instead}
             onChange={change}
           />

@@ -142,6 +142,16 @@ test('items that are wrong are left out and told, and end nothing; more than a t
   expect(await store.list('offer', { standing: 'ended' })).toHaveLength(2)
 })
 
+test('a feed that names nothing ends nothing, and makes no price look fresh', async () => {
+  await read()
+  suppliers.set('counter', { currency: 'EUR', taxIncluded: true, items: [] })
+  await knex('supplier').update({ feedReadOn: null })
+  store.replaced()
+  expect(await read()).toMatchObject({ isRead: false, gone: 0 })
+  expect(await store.list('offer', { standing: 'ended' })).toEqual([])
+  expect((await store.get('supplier', 'counter')).feedReadOn).toBeNull()
+})
+
 test('what has a schedule is read when it is due, and not before', async () => {
   expect((await feedsDue(store, Date.now())).map(({ id }) => id)).toEqual(['counter'])
   await readDue(store, offers, Date.now())

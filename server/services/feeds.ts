@@ -95,6 +95,8 @@ async function take(
     // Fetched whole first: nobody's import waits for a slow answer.
     const pages: OffersRead[] = []
     for await (const page of fetchFeed(address, supplier.name, notes, terms)) pages.push(page)
+    if (pages.every(({ rows, bad }) => rows.length + bad.length === 0))
+      return outcome({ why: 'It names nothing at all: nothing was changed. Look at the address.' })
     const found = await offers.import(store, pages, {
       kind: 'offers',
       terms: { day, isWhole: true, leavesBadOut: true },
@@ -107,6 +109,8 @@ async function take(
     if (error instanceof FeedFault) return outcome({ why: error.message })
     if (error instanceof UnprocessableError)
       return outcome({ why: `${error.message} More than a tenth of it is wrong.` })
+    // Others change the same rows, or a backup was put back: told, and tried again in its turn.
+    if (error instanceof ProblemError) return outcome({ why: error.message })
     throw error
   }
 }

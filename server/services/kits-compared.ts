@@ -92,6 +92,8 @@ function withKit(view: BuildView, kit: Kit): { view: BuildView; run: PairingRun 
   return { view: next, run: runBuildPairing(next, row.engineId, row.transmissionId) }
 }
 
+/** The lock that keeps a kit in; it rests where the kit is not sold, or meets no line. */
+const WITH_KIT = 'with this kit'
 /** Plans with kits that are kept at once. */
 const MOST_KEPT = 12
 const planned = new RevisionMemory<Planned>(MOST_KEPT)
@@ -101,7 +103,7 @@ export const planWithKit = (store: Store, buildId: string, kitId: string): Promi
   planned.recall(store, `${buildId}\n${kitId}`, async () => {
     const view = await viewBuild(store, buildId)
     const { view: next } = withKit(view, kitOf(view, kitId))
-    return planAs(store, next, [{ id: 'with this kit', way: 'in', bundle: bundleOf(kitId) }])
+    return planAs(store, next, [{ id: WITH_KIT, way: 'in', bundle: bundleOf(kitId) }])
   })
 
 const isBetween = ({ joint }: JointResult): boolean => jointNamed(joint)?.place === 'coupling'
@@ -274,6 +276,8 @@ export async function kitColumn(
       .filter(({ id, task }) => !task && !lineOf.has(id))
       .reduce((sum, { id }) => sum + (costs.get(id)?.price?.[1] ?? 0), 0),
   )
+  // A plan without it tells nothing of it.
+  const partsMinor = gathered.resting.has(WITH_KIT) ? null : solved.totalMinor
   const hours = totals({ ...plan, plan: null })?.hoursMiddle ?? 0
   const labourMinor = timesRate(view.build.labourRateMinor, hours)
   const offset = at('block-face')?.limits.find(({ id }) => id === 'axis-offset') ?? null
@@ -344,11 +348,11 @@ export async function kitColumn(
     clashes: counted(between, CLASH),
     bridges: counted(between, BRIDGE),
     unmeasured: counted(between, UNMEASURED),
-    partsMinor: solved.totalMinor,
+    partsMinor,
     openMinor,
     hours,
     labourMinor,
-    totalMinor: solved.totalMinor === null ? null : solved.totalMinor + openMinor + labourMinor,
+    totalMinor: partsMinor === null ? null : partsMinor + openMinor + labourMinor,
     status: solved.status,
   }
 }

@@ -65,6 +65,17 @@ test('three kits on one pairing: the thin one leaves the depth open by what it l
   await expect(compareKits(store, jobs, 'lantern', ['kit-1'])).rejects.toThrow('Choose two to 4')
 })
 
+test('a kit that is not sold yet has no total: what the build comes to without it is not told as its own', async () => {
+  const { kits: columns, recommended } = await compareKits(store, jobs, 'lantern', [
+    'kit-1',
+    'kit-10',
+  ])
+  const announced = columns.find(({ id }) => id === 'kit-10')!
+  expect(announced).toMatchObject({ standing: 'announced', partsMinor: null, totalMinor: null })
+  expect(recommended.kitId).toBe('kit-1')
+  expect(recommended.because[0]).not.toContain('comes to')
+})
+
 test('another kit than recommended is taken for a reason, which is kept; its plate is put in and it is locked', async () => {
   const take = (because: string | null) =>
     takeKit(store, 'lantern', {

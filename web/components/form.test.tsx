@@ -246,3 +246,22 @@ test('where a page saves as fields are left: each is saved once, what is typed m
   await waitFor(() => expect(submit).toHaveBeenCalledTimes(3))
   expect(submit.mock.calls[2]![0]).toMatchObject({ use: 'track' })
 })
+
+test('a save that others overtook is tried again by itself, where their change came in before the refusal too, and not for ever', async () => {
+  let refuse: (problem: ApiProblem) => void = () => {}
+  const submit = vi.fn<Submit>(() => new Promise((_, reject) => (refuse = reject)))
+  const { rerender } = render(page(STORED, submit, true, true))
+  type('Price', '3200')
+  fireEvent.blur(screen.getByLabelText('Price'))
+  await waitFor(() => expect(submit).toHaveBeenCalledTimes(1))
+  rerender(page({ ...STORED, why: 'Salt' }, submit, true, true))
+  for (const times of [2, 3, 4]) {
+    refuse(new ApiProblem(409, 'It was changed since.'))
+    await waitFor(() => expect(submit).toHaveBeenCalledTimes(times))
+    expect(submit.mock.lastCall![0]).toMatchObject({ price: 320000, why: 'Salt' })
+  }
+  refuse(new ApiProblem(409, 'It was changed since.'))
+  expect(await screen.findByText('It was changed since.')).toBeTruthy()
+  expect([submit.mock.calls.length, shown('Price')]).toEqual([4, '3200'])
+  expect(screen.getByRole('button', { name: 'Save' })).toBeTruthy()
+})

@@ -29,6 +29,9 @@ const readDraft = (id: string): Draft | null => {
 /** Fields that are chosen, not typed: left as soon as they are. */
 const CHOSEN: ReadonlySet<string> = new Set(['select', 'check', 'part'])
 
+/** How often a save that others' saves overtook is tried again by itself. */
+const MOST_REFUSALS = 4
+
 const isSame = (a: Values, b: Values): boolean =>
   Object.keys(b).every((name) => a[name] === b[name])
 
@@ -109,7 +112,7 @@ export function Form<const F extends readonly FieldSpec[]>({
     shouldFocusError: !savesWhenLeft,
   })
   const isSaving = useRef(false)
-  const isRefused = useRef(false)
+  const refusals = useRef(0)
   const isLeftMeanwhile = useRef(false)
   const leave = useRef<() => void>(() => {})
   const keep = useRef<(values: Values) => void>(() => {})
@@ -139,9 +142,12 @@ export function Form<const F extends readonly FieldSpec[]>({
     for (const [name, value] of Object.entries(merged.values))
       if (value !== getValues(name)) setValue(name, value)
     setClashes(merged.clashes)
-    if (isRefused.current) setTimeout(() => leave.current())
-    isRefused.current = false
   }, [storedKey, getValues, setValue])
+  // Another save starts from what is stored by then: it waits until that is drawn, and clashes with it are known.
+  const [turn, setTurn] = useState(0)
+  useEffect(() => {
+    if (turn > 0) setTimeout(() => leave.current())
+  }, [turn])
   const hasDraft = formState.isDirty || readDraft(id) !== null
   const settle = ({ name, theirs }: Clash, take: boolean): void => {
     base.current = { ...base.current, [name]: theirs }
@@ -166,7 +172,8 @@ export function Form<const F extends readonly FieldSpec[]>({
       const isTypedOn = specs.current.some((spec) => !isSameValue(spec, shown, sent.current))
       base.current = isTypedOn ? sent.current : shown
       reset(base.current, { keepValues: isTypedOn })
-      if (isLeftMeanwhile.current) leave.current()
+      refusals.current = 0
+      if (isLeftMeanwhile.current) setTurn((before) => before + 1)
       if (isTypedOn) return
       // Last: resetting is a change too, and would leave a draft behind.
       localStorage.removeItem(draftKey(id))
@@ -175,11 +182,11 @@ export function Form<const F extends readonly FieldSpec[]>({
       for (const { path, message } of error.errors)
         if (fields.some((spec) => spec.name === path)) setError(path, { message })
       // Newest first: what others saved comes into the form, and the next save starts from it.
-      if (error.status === 409) {
-        isRefused.current = savesWhenLeft
-        await refresh()
-      }
+      if (error.status === 409) await refresh()
       setFault(error.message)
+      // What is newest may have come in before the refusal did.
+      if (error.status === 409 && savesWhenLeft && ++refusals.current < MOST_REFUSALS)
+        setTurn((before) => before + 1)
     } finally {
       isSaving.current = false
     }

@@ -2,6 +2,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { monitorEventLoopDelay } from 'node:perf_hooks'
+import { actAs } from '../server/database/actor.ts'
 import { openDatabase } from '../server/database/sqlite/connection.ts'
 import { Store } from '../server/database/store.ts'
 import { FileReader } from '../server/jobs/file-reader.ts'
@@ -52,7 +53,7 @@ export async function benchImport(): Promise<Row[]> {
           list: { kind: wanted.kind, mapping: {} },
         })
   const rows: Row[] = []
-  const measure = async (words: string, wanted: Wanted): Promise<void> => {
+  const measure = async (words: string, run: () => Promise<unknown>): Promise<void> => {
     const delay = monitorEventLoopDelay({ resolution: 5 })
     const idle = process.memoryUsage().rss
     let peak = idle
@@ -61,7 +62,7 @@ export async function benchImport(): Promise<Row[]> {
     }, 50)
     delay.enable()
     const from = performance.now()
-    await importer.import(store, chunks(wanted), wanted)
+    await run()
     const seconds = (performance.now() - from) / 1000
     delay.disable()
     clearInterval(look)
@@ -79,9 +80,16 @@ export async function benchImport(): Promise<Row[]> {
       row('longest that anybody is held', Math.round(delay.max / 1e6), 'ms', 50),
     )
   }
-  await measure(`${ROWS} offers from CSV, each with its part and number`, OFFERS)
-  await measure('the same again, nothing written', OFFERS)
-  await measure(`${ROWS} parts with their numbers from CSV`, PARTS)
+  const take = (wanted: Wanted) => () => importer.import(store, chunks(wanted), wanted)
+  const as = (command: string, work: () => Promise<unknown>) => () =>
+    actAs({ who: 'bench', command }, work)
+  await measure(`${ROWS} offers from CSV, each with its part and number`, take(OFFERS))
+  await measure('the same again, nothing written', take(OFFERS))
+  await measure(`${ROWS} parts with their numbers from CSV`, as('parts', take(PARTS)))
+  await measure(
+    'those parts undone',
+    as('undo', () => importer.undo(store, 'parts')),
+  )
   await importer.close()
   await files.close()
   await knex.destroy()

@@ -96,6 +96,8 @@ export const kindsInput = z.strictObject({
         id,
         version,
         kind: z.string().max(60).refine(isCatalogueKind, 'Choose a kind of part.'),
+        /** What it hangs on; as it is where nothing is said. */
+        family: name.optional(),
       }),
     )
     .min(1, 'Mark at least one part.')

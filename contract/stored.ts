@@ -18,6 +18,7 @@ import { CONTROLS_SAID, NO_CONTROLS } from '../core/quantity/plain-text.ts'
 import { UNIT_CHOICES } from '../core/quantity/units.ts'
 import { DECISION_ACTS } from '../core/sourcing/decision.ts'
 import { issuerRule } from './issuer-rule.ts'
+import { keptInput } from './kept.ts'
 import { feed, returnDays, standing } from './market-fields.ts'
 import { partialDate } from './numbers.ts'
 import { offerList } from './offer-list.ts'
@@ -300,6 +301,8 @@ export const STORED_ROWS = {
     saidBy: text.nullish(),
     day,
   }),
+  /** What is kept by name. */
+  kept: keptInput.extend({ id }),
   /** A part that is wanted, at most for so much. */
   watch: z.strictObject({
     id,

@@ -117,10 +117,14 @@ export async function settled(page: Page): Promise<void> {
   await page.evaluate(() => document.fonts.ready)
 }
 
-/** Waits until nothing moves. */
+/** Waits until nothing moves, and no message is about to come in or go. */
 export async function still(page: Page): Promise<void> {
-  await page.waitForFunction(() =>
-    document.getAnimations().every(({ playState }) => playState !== 'running'),
+  await page.waitForFunction(
+    () =>
+      document.getAnimations().every(({ playState }) => playState !== 'running') &&
+      [...document.querySelectorAll<HTMLElement>('[data-sonner-toast]')].every(
+        ({ dataset }) => dataset.mounted === 'true' && dataset.removed !== 'true',
+      ),
   )
 }
 
@@ -132,7 +136,10 @@ export async function expectAccessible(
 ): Promise<void> {
   // What fades in or out has a contrast of its own, for a moment.
   await still(page)
-  const axe = within ? new AxeBuilder({ page }).include(within) : new AxeBuilder({ page })
+  const builder = new AxeBuilder({ page })
+    .setLegacyMode(true)
+    .options({ resultTypes: ['violations'] })
+  const axe = within ? builder.include(within) : builder
   const { violations } = await (rules ? axe.withRules(rules) : axe).analyze()
   const serious = violations.filter((one) => one.impact === 'serious' || one.impact === 'critical')
   expect(

@@ -163,7 +163,7 @@ test('a supplier’s list with odd heads is pasted, its columns matched and deci
   await expect.poll(unsorted).toBe(3)
   await page.goto(`${demo.url}/catalogue?kind=unsorted`)
   await page.getByRole('button', { name: /^Mark all 3 here/ }).click()
-  await page.getByRole('button', { name: 'Take what their words tell: 2' }).click()
+  await page.getByRole('button', { name: 'Take what is suggested: 2' }).click()
   await expect(page.getByRole('link', { name: 'Bracket of some sort' })).toBeVisible()
   await expect(page.getByRole('link', { name: 'Oil filter, tall' })).toBeHidden()
   await page.getByRole('button', { name: 'Undo', exact: true }).click()

@@ -47,15 +47,14 @@ test('a reader that does not read is dropped, and nobody else is held up', async
   socket.pause()
   const gone = new Promise<void>((done) => socket.once('close', () => done()))
   socket.on('error', () => undefined)
-  const touched = Array.from({ length: 50 }, (_, i) => `claim:${'x'.repeat(400)}${i}`)
+  const touched = Array.from({ length: 50 }, (_, i) => `${'x'.repeat(400)}${i}`)
   for (let i = 0; i < 3000; i++) {
     announce(knex, {
       revision: i,
       who: 'bench',
       command: null,
-      tables: ['claim'],
-      touched: packIds(touched),
-      parts: '',
+      touched: { claim: packIds(touched) },
+      parts: packIds([]),
     })
     if (i % 100 === 0) await new Promise((turn) => setImmediate(turn))
   }

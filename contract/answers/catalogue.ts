@@ -8,10 +8,21 @@ import { dowel, grade, hole, known, list, point, words } from './basics.ts'
 import { method } from './judging.ts'
 import { offer, rowOf, rowWith } from './rows.ts'
 
+/** The index is taking in what was written: not all of it is found yet. */
+const behind = z.boolean()
 export const partsPage = z.strictObject({
-  items: list(rowWith('part', { numbers: words })),
+  items: list(
+    rowWith('part', {
+      numbers: words,
+      /** Of a part without a kind: what it probably is, and why. */
+      suggested: z
+        .strictObject({ kind: z.string(), family: z.string().nullable(), because: z.string() })
+        .nullable(),
+    }),
+  ),
   next: z.string().nullable(),
   mended: list(z.strictObject({ typed: z.string(), as: z.string() })),
+  isBehind: behind,
 })
 
 const field = z
@@ -40,11 +51,14 @@ const field = z
   .meta({ id: 'PartField' })
 export const fieldView = field
 
-const counted = z.strictObject({ issuer: z.string(), number: z.string(), quantity: z.number() })
+/** A number as it is spelled, and what it is one with in any spelling. */
+const spelled = { issuer: z.string(), number: z.string(), key: z.string() }
+const counted = z.strictObject({ ...spelled, quantity: z.number() })
 
 export const partDetail = rowWith('part', {
   numbers: list(
     rowWith('partNumber', {
+      key: z.string(),
       issuer: z.string().nullable(),
       /** Parts that bear it as well. */
       alsoOn: list(z.strictObject({ id: z.string(), name: z.string(), mark: z.enum(MARKS) })),
@@ -55,8 +69,7 @@ export const partDetail = rowWith('part', {
     rowWith('interchange', {
       members: list(
         z.strictObject({
-          issuer: z.string(),
-          number: z.string(),
+          ...spelled,
           way: z.enum(['both', 'serves', 'served']),
           scope: where.nullable(),
         }),
@@ -78,6 +91,8 @@ export const partDetail = rowWith('part', {
 }).meta({ id: 'PartWithPorts' })
 
 export const partNumber = rowOf('partNumber')
+/** A number that was added, and what it brings along. */
+export const addedNumber = rowWith('partNumber', { changed: words })
 export const supersession = rowOf('supersession')
 export const interchange = rowOf('interchange')
 export const application = rowOf('application')
@@ -187,6 +202,8 @@ export const importPreview = z
     ),
     newPartCount: z.number(),
     newIssuers: words,
+    /** What is worth a look before it is taken in. */
+    notes: words,
     bad: list(z.strictObject({ line: z.number(), column: z.string(), message: z.string() })),
     badCount: z.number(),
     /** What the first line names, and which column is read from which of it. */
@@ -236,6 +253,7 @@ export const found = z.strictObject({
   ),
   /** Words that are none, and what they were taken for. */
   mended: list(z.strictObject({ typed: z.string(), as: z.string() })),
+  isBehind: behind,
 })
 
 export type PartDetail = z.output<typeof partDetail>

@@ -32,6 +32,7 @@ export const decision = rowOf('decision')
 export const ownLine = rowOf('ownLine')
 export const recipe = rowOf('recipe')
 export const lock = rowOf('sourcingLock')
+export const kept = rowOf('kept')
 
 const itemNames = { partName: z.string().nullable(), partKind: z.string().nullable() } as const
 export const kit = rowWith('kit', { items: list(rowWith('kitItem', itemNames)) }).meta({

@@ -1,7 +1,8 @@
 import { z } from 'zod'
 import { items, trash } from '../answers/basics.ts'
 import { partDetail, partsPage, sameInside } from '../answers/catalogue.ts'
-import { claim, donor, kit, part, takenClaim } from '../answers/rows.ts'
+import { claim, donor, kept, kit, part, takenClaim } from '../answers/rows.ts'
+import { keptInput } from '../kept.ts'
 import type { Operations } from '../operation.ts'
 import {
   claimInput,
@@ -35,6 +36,13 @@ export const catalogueOperations = {
     answer: z.strictObject({ changed: z.number() }),
     problems: [404],
   },
+  'GET /kept': {
+    summary: 'What is kept by name: filters, and how lists were read, by their heads',
+    query: keptInput.pick({ what: true }),
+    answer: items(kept),
+  },
+  'POST /kept': { summary: 'Keep it under a name', body: keptInput, answer: kept },
+  'DELETE /kept/{id}': { summary: 'Keep it no more', answer: trash },
   'GET /parts/{id}': {
     summary: 'A part with its ports, claims and numbers',
     query: z.object({ build: z.string().optional() }),

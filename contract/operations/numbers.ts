@@ -1,12 +1,12 @@
 import { z } from 'zod'
 import { items } from '../answers/basics.ts'
 import {
+  addedNumber,
   application,
   generation,
   interchange,
   numberClaim,
   numberConflicts,
-  partNumber,
   supersession,
 } from '../answers/catalogue.ts'
 import {
@@ -24,7 +24,7 @@ export const numberOperations = {
   'POST /parts/{id}/numbers': {
     summary: 'Add a number to a part, as it was read and by whom',
     body: numberInput,
-    answer: partNumber,
+    answer: addedNumber,
   },
   'POST /supersessions': {
     summary: 'Record that numbers are replaced by others',

@@ -147,7 +147,7 @@ export const LISTS: Readonly<
   },
   kits: {
     words: 'Kits with what is in them',
-    says: 'A piece a row; rows of one kit name it alike, its price stands on the first',
+    says: 'A piece a row, by its number or by what it is; rows of one kit name it alike, its price stands on the first',
     fields: [
       field('kit', 'Kit', ['kit name', 'set', 'pack'], true),
       field('supplier', 'Sold by', ['seller', 'vendor']),
@@ -156,8 +156,8 @@ export const LISTS: Readonly<
       field('taxIncluded', 'Tax included', ['incl tax', 'vat included', 'with tax']),
       field('omits', 'What it leaves out', ['leaves out', 'not included', 'without']),
       field('kind', 'Kind of the piece', ['type', 'need']),
-      field('issuer', 'Whose number', ISSUER, true),
-      field('number', 'Number of the piece', NUMBER, true),
+      field('issuer', 'Whose number', ISSUER),
+      field('number', 'Number of the piece', NUMBER),
       field('words', 'What it is', ['piece', 'description', 'text']),
       field('quantity', 'How many', ['qty', 'pieces', 'count']),
       field('hadAgain', 'How it is had again', ['replacement']),

@@ -169,11 +169,7 @@ export async function mirrored<T extends TableName>(
     const fresh = new Map<TableName, Mirror>()
     mirrors.set(store.root, (held = fresh))
     onChange(store.root, (change) => {
-      if (!change.packed.tables.some((table) => fresh.has(table as TableName))) return
-      for (const one of change.touched) {
-        const at = one.indexOf(':')
-        fresh.get(one.slice(0, at) as TableName)?.stale.add(one.slice(at + 1))
-      }
+      for (const [table, { stale }] of fresh) for (const id of change.rowsOf(table)) stale.add(id)
     })
   }
   if (held.get(table)?.epoch !== store.epoch) await meet(store, table)

@@ -22,9 +22,11 @@ const AT_ONCE = 500
 export async function scan(store: Store): Promise<void> {
   if (!followed.has(store.root)) {
     followed.add(store.root)
-    onChange(store.root, ({ touched }) => {
+    onChange(store.root, (change) => {
       const now = scans.get(store.root)
-      for (const one of touched) now?.stale.add(one)
+      if (!now) return
+      for (const table of change.tables)
+        for (const id of change.rowsOf(table)) now.stale.add(`${table}:${id}`)
     })
   }
   let now = scans.get(store.root)

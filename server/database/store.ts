@@ -3,7 +3,7 @@ import type { Knex } from 'knex'
 import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
-import { announce, buildChangesTold, changesTold, packIds, tablesOf } from './changes.ts'
+import { announce, buildChangesTold, changesTold, packIds } from './changes.ts'
 import { meet, mirrored } from './mirror.ts'
 import { pack, type Row, type RowOf, toRow, unpack } from './row.ts'
 import { type AsideRow, asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
@@ -53,8 +53,8 @@ export class Store {
   readonly who: string
   /** The database itself, the same inside and outside transactions. */
   readonly root: Knex
-  /** Rows written in this transaction, as `table:id`. */
-  readonly #touched = new Set<string>()
+  /** Rows written in this transaction, by table. */
+  readonly #touched = new Map<TableName, Set<string>>()
   /** Parts they tell of. */
   readonly #parts = new Set<string>()
   /** The newest entry of the history that this transaction wrote. */
@@ -79,7 +79,7 @@ export class Store {
     })
     const done = inner as Store | null
     if (done && done.#touched.size > 0)
-      this.#wrote({ touched: [...done.#touched], parts: [...done.#parts], newest: done.#newest })
+      this.#wrote({ touched: done.#touched, parts: done.#parts, newest: done.#newest })
     return result
   }
 
@@ -301,7 +301,7 @@ export class Store {
           })),
         )
       this.#wrote({
-        touched: batch.map((row) => `${table}:${row.id}`),
+        touched: new Map([[table, batch.map((row) => String(row.id))]]),
         parts: batch.flatMap((row) => partOf(table, row) ?? []),
         newest,
       })
@@ -479,7 +479,7 @@ export class Store {
       after: after === null ? null : pack(after),
     })
     this.#wrote({
-      touched: [`${entity}:${row.id}`],
+      touched: new Map([[entity, [row.id]]]),
       parts: [partOf(entity, row), partOf(entity, { ...row, ...after })].flatMap(
         (part) => part ?? [],
       ),
@@ -493,20 +493,25 @@ export class Store {
     parts,
     newest,
   }: {
-    readonly touched: readonly string[]
-    readonly parts: readonly string[]
+    readonly touched: ReadonlyMap<TableName, Iterable<string>>
+    readonly parts: Iterable<string>
     readonly newest: number
   }): void {
-    if (this.inTransaction) {
-      this.#newest = Math.max(this.#newest, newest)
-      for (const one of touched) this.#touched.add(one)
-      for (const one of parts) this.#parts.add(one)
-    } else
+    if (!this.inTransaction) {
+      const packed = [...touched].map(([table, ids]) => [table, packIds(ids)] as const)
       this.#tell(newest, {
-        tables: tablesOf(touched),
-        touched: packIds(touched),
+        touched: Object.fromEntries(packed),
         parts: packIds(new Set(parts)),
       })
+      return
+    }
+    this.#newest = Math.max(this.#newest, newest)
+    for (const [table, ids] of touched) {
+      const held = this.#touched.get(table) ?? new Set()
+      this.#touched.set(table, held)
+      for (const id of ids) held.add(id)
+    }
+    for (const one of parts) this.#parts.add(one)
   }
 
   #tell(newest: number, landed: Omit<Landed, 'newest'>): void {

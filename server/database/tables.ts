@@ -19,6 +19,7 @@ export interface TableShape {
 export const TABLES = {
   setting: { json: ['value'] },
   person: {},
+  kept: { json: ['value'] },
   issuer: { flags: ['upper'], json: ['rule'] },
   supplier: { json: ['offerList', 'feed'], owns: [['report', 'supplierId']] },
   rate: {},

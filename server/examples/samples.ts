@@ -327,6 +327,9 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   'POST /parts/kinds': {
     body: { parts: [{ id: 'general-001', version: 1, kind: 'dowel' }] },
   },
+  'POST /kept': { body: { what: 'filter', name: 'Small discs', value: { place: 'clutch' } } },
+  'GET /kept': { query: { what: 'filter' } },
+  'DELETE /kept/{id}': (told) => ({ params: { id: told('POST /kept').id } }),
   'GET /parts/{id}': { params: { id: 'marlund-4-disc' } },
   'GET /parts/{id}/same-inside/{other}': { params: { id: 'marlund-4', other: 'marlund-4b' } },
   'DELETE /parts/{id}': (told) => ({ params: { id: told('POST /parts').id } }),

@@ -3,14 +3,18 @@ import type { MessagePort } from 'node:worker_threads'
 import { connect } from '../database/sqlite/connection.ts'
 import type { Landed } from '../database/sqlite/stage.ts'
 import { Store } from '../database/store.ts'
+import { ProblemError } from '../errors.ts'
 import { type Chunk, type Previewed, startReading, type Wanted } from '../services/importing.ts'
 import { layRows, previewRows } from '../services/lay-rows.ts'
+import { undoMany } from '../services/undo-many.ts'
 import { stepBack } from './step-back.ts'
 
+export type ImportWork =
+  | { readonly kind: 'preview' | 'import'; readonly wanted: Wanted }
+  | { readonly kind: 'undo'; readonly command: string }
 export interface ImportTask {
   readonly database: string
-  readonly isPreview: boolean
-  readonly wanted: Wanted
+  readonly work: ImportWork
   readonly actor: { readonly who: string; readonly command: string | null }
   readonly port: MessagePort
 }
@@ -23,14 +27,15 @@ export type FromImport =
   | 'ready'
   | 'again'
   | { readonly preview: Previewed; readonly landed: Landed | null }
+  | { readonly undone: { readonly undone: number; readonly landed: Landed } | null }
+  | { readonly problem: { readonly status: number; readonly message: string } }
 
 stepBack()
 
 /** Looks rows up and lays them ready with a connection of its own; lands them when the other side holds still. */
 export default async function importRows({
   database,
-  isPreview,
-  wanted,
+  work,
   actor,
   port,
 }: ImportTask): Promise<void> {
@@ -45,23 +50,28 @@ export default async function importRows({
       send('more')
     }
   }
+  const land = async (merge: () => Promise<Landed>): Promise<Landed> => {
+    send('ready')
+    await next()
+    try {
+      return await merge()
+    } catch (error) {
+      send('again')
+      throw error
+    }
+  }
   try {
     const store = new Store(knex, actor.who)
-    const start = () => startReading(store, wanted)
-    if (isPreview) send({ preview: await previewRows(chunks(), start()), landed: null })
-    else
-      send(
-        await layRows(store, chunks(), start, actor, async (merge) => {
-          send('ready')
-          await next()
-          try {
-            return await merge()
-          } catch (error) {
-            send('again')
-            throw error
-          }
-        }),
-      )
+    if (work.kind === 'undo') send({ undone: await undoMany(store, work.command, actor, land) })
+    else {
+      const start = () => startReading(store, work.wanted)
+      if (work.kind === 'preview')
+        send({ preview: await previewRows(chunks(), start()), landed: null })
+      else send(await layRows(store, chunks(), start, actor, land))
+    }
+  } catch (error) {
+    if (!(error instanceof ProblemError)) throw error
+    send({ problem: { status: error.status, message: error.message } })
   } finally {
     await knex.destroy()
     port.close()

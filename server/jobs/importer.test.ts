@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { afterAll, beforeAll, expect, test } from 'vitest'
 import { type Database, openDatabase } from '../database/sqlite/connection.ts'
-import { ChangedMeanwhile, merge, stage } from '../database/sqlite/stage.ts'
+import { ChangedMeanwhile, Staging } from '../database/sqlite/stage.ts'
 import { Store } from '../database/store.ts'
 import { readOffersCsv } from '../documents/offers-csv.ts'
 import { UnprocessableError } from '../errors.ts'
@@ -79,26 +79,21 @@ test('a bad row leaves nothing behind, and others are answered while an import r
 
 test('what was changed, or is there by now, is not written over: the merge gives up whole', async () => {
   const [offer, other] = await store.list('offer')
-  await stage(
-    knex,
-    {
-      inserts: [],
-      updates: [offer!, other!].map((before) => ({
-        table: 'offer' as const,
-        before,
-        patch: { priceMinor: 1 },
-      })),
-    },
-    { who: 'x', command: null },
-  )
+  const staging = new Staging(knex, { who: 'x', command: null })
+  await staging.add({
+    updates: [offer!, other!].map((before) => ({
+      table: 'offer' as const,
+      before,
+      patch: { priceMinor: 1 },
+    })),
+  })
   await store.update('offer', other!.id, other!.version, { priceMinor: 777 })
-  await expect(merge(knex)).rejects.toThrow(ChangedMeanwhile)
+  await expect(staging.land()).rejects.toThrow(ChangedMeanwhile)
+  await staging.close()
   expect((await store.get('offer', offer!.id)).priceMinor).toBe(offer!.priceMinor)
   const { id: _, version: __, ...twin } = offer!
-  await stage(
-    knex,
-    { inserts: [['offer', [{ ...twin, id: 'twin' }]]], updates: [] },
-    { who: 'x', command: null },
-  )
-  await expect(merge(knex)).rejects.toThrow(ChangedMeanwhile)
+  const other2 = new Staging(knex, { who: 'x', command: null })
+  await other2.add({ inserts: [['offer', [{ ...twin, id: 'twin' }]]] })
+  await expect(other2.land()).rejects.toThrow(ChangedMeanwhile)
+  await other2.close()
 })

@@ -1,17 +1,30 @@
 import { MessageChannel, type MessagePort } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import { actorNow } from '../database/actor.ts'
+import type { Landed } from '../database/sqlite/stage.ts'
 import type { Store } from '../database/store.ts'
-import { ConflictError } from '../errors.ts'
-import { type Chunk, type Previewed, startReading, type Wanted } from '../services/importing.ts'
+import { ConflictError, ProblemError } from '../errors.ts'
+import { follow, followFor } from '../search/follow.ts'
+import { type Chunk, startReading, type Wanted } from '../services/importing.ts'
 import { type Chunks, layRows, previewRows, refuseBad } from '../services/lay-rows.ts'
 import type { ListPreview } from '../services/lists/list-reading.ts'
 import type { ImportPreview } from '../services/offer-reading.ts'
-import type { FromImport, ImportTask, ToImport } from './import-worker.ts'
+import { undoMany } from '../services/undo-many.ts'
+import type { FromImport, ImportTask, ImportWork, ToImport } from './import-worker.ts'
 import { workerUrl } from './worker-url.ts'
+
+const PATIENCE_MS = 1000
+/** With a heap that may grow to less, it is kept tidier. */
+const LIMITS = { maxOldGenerationSizeMb: 768, maxYoungGenerationSizeMb: 24 }
 
 /** What comes of a preview or an import, by what is imported. */
 type PreviewOf<W extends Wanted> = W extends { kind: 'offers' } ? ImportPreview : ListPreview
+
+/** What a thread answers at the end, by what it was asked. */
+type Done<W extends ImportWork> = Extract<
+  FromImport,
+  W extends { kind: 'undo' } ? { undone: unknown } : { preview: unknown }
+>
 
 /**
  * Imports rows on a thread with a connection of its own; this process holds still only while what is ready lands. A
@@ -25,10 +38,12 @@ export class Importer {
     chunks: Chunks<Chunk>,
     wanted: W,
   ): Promise<PreviewOf<W>> {
+    // Numbers like those of the file are looked up in the index.
+    await followFor(store, PATIENCE_MS)
     const preview =
       store.file === null
         ? await previewRows(chunks, startReading(store, wanted))
-        : await this.#run(store, store.file, chunks, wanted, true)
+        : (await this.#run(store, store.file, { kind: 'preview', wanted }, chunks)).preview
     return preview as PreviewOf<W>
   }
 
@@ -38,18 +53,35 @@ export class Importer {
     chunks: Chunks<Chunk>,
     wanted: W,
   ): Promise<PreviewOf<W>> {
-    if (store.file !== null)
-      return (await this.#run(store, store.file, chunks, wanted, false)) as PreviewOf<W>
-    const { preview, landed } = await layRows(
-      store,
-      chunks,
-      () => startReading(store, wanted),
-      this.#by(store),
-      (merge) => merge(),
-    )
+    const { preview, landed } =
+      store.file === null
+        ? await layRows(
+            store,
+            chunks,
+            () => startReading(store, wanted),
+            this.#by(store),
+            (merge) => merge(),
+          )
+        : await this.#run(store, store.file, { kind: 'import', wanted }, chunks)
     if (!landed) refuseBad(preview)
-    else store.landed(landed)
+    else this.#landed(store, landed)
     return preview as PreviewOf<W>
+  }
+
+  /** Undoes a command that wrote many rows. @returns how many; null where they must be gone through one by one */
+  async undo(store: Store, command: string): Promise<number | null> {
+    const done =
+      store.file === null
+        ? await undoMany(store, command, this.#by(store), (merge) => merge())
+        : (await this.#run(store, store.file, { kind: 'undo', command }, [])).undone
+    if (done) this.#landed(store, done.landed)
+    return done?.undone ?? null
+  }
+
+  /** Told, and taken into the index while nobody waits for it; where that fails, it is tried again when something is looked for. */
+  #landed(store: Store, landed: Landed): void {
+    store.landed(landed)
+    void follow(store).catch(() => undefined)
   }
 
   #by(store: Store): { readonly who: string; readonly command: string | null } {
@@ -62,22 +94,15 @@ export class Importer {
     this.#pool = null
   }
 
-  async #run(
+  async #run<W extends ImportWork>(
     store: Store,
     database: string,
+    work: W,
     chunks: Chunks<Chunk>,
-    wanted: Wanted,
-    isPreview: boolean,
-  ): Promise<Previewed> {
+  ): Promise<Done<W>> {
     const { port1, port2 } = new MessageChannel()
     const over = new AbortController()
-    const task: ImportTask = {
-      database,
-      isPreview,
-      wanted,
-      actor: this.#by(store),
-      port: port2,
-    }
+    const task: ImportTask = { database, work, actor: this.#by(store), port: port2 }
     const ended = this.#threads()
       .run(task, { signal: over.signal, transferList: [port2] })
       .then(
@@ -89,15 +114,14 @@ export class Importer {
     try {
       const talk = new Talk(port1, ended)
       for await (const chunk of chunks) await talk.ask({ chunk })
-      let message = await talk.ask('end')
+      let message = await (work.kind === 'undo' ? talk.next() : talk.ask('end'))
       while (message === 'ready') message = await this.#land(store, epoch, talk)
       if (typeof message === 'string')
         throw new Error(`An import answered "${message}" where it should have been done.`)
       isDone = true
-      const { preview, landed } = message
-      if (!isPreview && !landed) refuseBad(preview)
-      if (landed) store.landed(landed)
-      return preview
+      if ('problem' in message)
+        throw new ProblemError(message.problem.status, message.problem.message)
+      return message as Done<W>
     } finally {
       // Whoever asked has gone, or the file was bad: the thread is not left waiting for more.
       if (!isDone) over.abort()
@@ -124,6 +148,7 @@ export class Importer {
       maxThreads: 1,
       minThreads: 0,
       idleTimeout: 60_000,
+      resourceLimits: LIMITS,
     })
     return this.#pool
   }

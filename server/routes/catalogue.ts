@@ -1,6 +1,7 @@
 import { catalogueOperations } from '../../contract/operations/catalogue.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { donors, kits } from '../services/bundles.ts'
+import { keep } from '../services/kept.ts'
 import { namedPieces } from '../services/kit-items.ts'
 import {
   addClaim,
@@ -19,6 +20,9 @@ export const catalogueRoutes = ({ store }: Services): App =>
     'GET /parts': async ({ query }) => listParts(store, query),
     'POST /parts': async ({ body }) => createPart(store, body),
     'POST /parts/kinds': async ({ body }) => setKinds(store, body),
+    'GET /kept': async ({ query: { what } }) => ({ items: await store.list('kept', { what }) }),
+    'POST /kept': async ({ body }) => keep(store, body),
+    'DELETE /kept/{id}': async ({ params }) => toTrash(store, 'kept', params.id),
     'GET /parts/{id}': async ({ params, query }) => partDetail(store, params.id, query.build),
     'GET /parts/{id}/same-inside/{other}': async ({ params }) =>
       compareInside(store, params.id, params.other),

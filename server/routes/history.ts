@@ -7,6 +7,7 @@ import { UnprocessableError } from '../errors.ts'
 import { type App, newRouter, type Services } from '../router.ts'
 import { listHistory, listTrash, restoreEntry, undoCommand } from '../services/history.ts'
 import { mendAside, putBackAside, removeAside } from '../services/set-aside.ts'
+import { isMany } from '../services/undo-many.ts'
 import { Outbox, Streams } from '../streams.ts'
 import { DONE, toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
@@ -26,10 +27,11 @@ export function historyRoutes({ store, backups, jobs }: Services): App {
     'GET /history': async ({ query }) => listHistory(store, query),
     'POST /history/{entry}/restore': async ({ params }) =>
       restoreEntry(store, Number(params.entry) || 0),
-    'POST /undo': async ({ body }) => ({
-      ...(await undoCommand(store, body.command)),
-      command: actorNow()?.command ?? null,
-    }),
+    'POST /undo': async ({ body: { command } }) => {
+      const many = (await isMany(store, command)) ? await jobs.imports.undo(store, command) : null
+      const { undone } = many === null ? await undoCommand(store, command) : { undone: many }
+      return { undone, command: actorNow()?.command ?? null }
+    },
     'GET /trash': async () => ({ items: await listTrash(store) }),
     'GET /set-aside': async () => jobs.readings.json(store, 'setAside'),
     'PATCH /set-aside/{table}/{id}': async ({ params, body }) => {
@@ -75,14 +77,14 @@ let last: { readonly change: Change; readonly words: string } | null = null
 /** A change as pages hear of it: who, which tables, and the first of the rows; put into words once for all of them. */
 function told(change: Change): string {
   if (last?.change !== change) {
-    const { revision, who, command, tables } = change.packed
+    const { revision, who, command } = change.packed
     last = {
       change,
       words: JSON.stringify({
         revision,
         who,
         command,
-        tables,
+        tables: change.tables,
         touched: change.first(TOUCHED_TOLD),
       }),
     }

@@ -166,3 +166,20 @@ test('numbers are read by the rule of their issuer; trade items and chassis numb
   const zero = await send('POST', '/normalise', { numbers: [{ issuer: 'MLD', number: '4I7.2O' }] })
   expect(zero.json.numbers[0].didYouMean).toEqual([{ issuer: 'MLD', number: '417.20' }])
 })
+
+test('what a number that was read brings along is said: who bears it, what it replaced, what it fits, who sells it, which builds hang on it', async () => {
+  const disc = (await send('POST', '/parts', { kind: 'disc', name: 'Disc in hand' })).json
+  const { json } = await send('POST', `/parts/${disc.id}/numbers`, {
+    ...mld('417 20'),
+    mark: 'stamped',
+  })
+  expect(json.changed).toEqual([
+    'Marlund clutch disc 200, later bears it too.',
+    'It replaced 417.18.',
+    '1 offer is sold under it.',
+  ])
+  const used = await send('POST', '/parts/wick-2-flywheel/numbers', mld('999.001'))
+  expect(used.json.changed).toEqual(['The lists of Lantern are checked by it from now on.'])
+  const bare = await send('POST', `/parts/${disc.id}/numbers`, mld('999.002'))
+  expect(bare.json.changed).toEqual([])
+})

@@ -9,12 +9,15 @@ import {
   strikeNumberClaim,
 } from '../services/number-claims.ts'
 import { numberConflicts } from '../services/number-conflicts.ts'
+import { numberEffects } from '../services/number-effects.ts'
 import { serve } from './serve.ts'
 
 export const numberRoutes = ({ store }: Services): App =>
   serve(newRouter(), 'Numbers', numberOperations, {
-    'POST /parts/{id}/numbers': async ({ params, body }) =>
-      store.transaction((tx) => addNumber(tx, params.id, body)),
+    'POST /parts/{id}/numbers': async ({ params, body }) => {
+      const added = await store.transaction((tx) => addNumber(tx, params.id, body))
+      return { ...added, changed: await numberEffects(store, added) }
+    },
     'POST /supersessions': async ({ body }) => addSupersession(store, body),
     'POST /interchanges': async ({ body }) => addInterchange(store, body),
     'POST /applications': async ({ body }) => addApplication(store, body),

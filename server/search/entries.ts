@@ -1,12 +1,23 @@
 import type { Knex } from 'knex'
-import { FOUND_KINDS } from '../../contract/answers/catalogue.ts'
+import type { FOUND_KINDS } from '../../contract/answers/catalogue.ts'
+import { runMany } from '../database/sqlite/run-many.ts'
 
 export type EntryKind = (typeof FOUND_KINDS)[number]
 
-/** Ids of each kind lie in one range: a kind is found without reading the others. */
+/** Ids of each kind lie in one range, those of which there are few first: a kind is found without reading those behind it. */
+const RANGES: readonly EntryKind[] = [
+  'build',
+  'kit',
+  'donor',
+  'supplier',
+  'vehicle',
+  'engine',
+  'transmission',
+  'part',
+]
 const SPAN = 2 ** 40
 export const rangeOf = (kind: EntryKind): readonly [from: number, below: number] => {
-  const at = FOUND_KINDS.indexOf(kind)
+  const at = RANGES.indexOf(kind)
   return [at * SPAN, (at + 1) * SPAN]
 }
 
@@ -77,19 +88,19 @@ export async function putWords(
     for (const term of termsOf(entry.words)) terms.add(term)
     return { id, ...entry }
   })
-  await many(
+  await runMany(
     knex,
-    'INSERT INTO search_entry (id, kind, row_id) VALUES',
+    'INSERT INTO search_entry (id, kind, row_id) VALUES (?, ?, ?)',
     placed.map(({ id, kind, rowId }) => [id, kind, rowId]),
   )
-  await many(
+  await runMany(
     knex,
-    'INSERT INTO search_word (rowid, words) VALUES',
+    'INSERT INTO search_word (rowid, words) VALUES (?, ?)',
     placed.map(({ id, words }) => [id, words]),
   )
-  await many(
+  await runMany(
     knex,
-    'INSERT OR IGNORE INTO search_term (term) VALUES',
+    'INSERT OR IGNORE INTO search_term (term) VALUES (?)',
     [...terms].map((term) => [term]),
   )
 }
@@ -102,6 +113,8 @@ async function freeId(knex: Knex, kind: EntryKind): Promise<number> {
   )) as [{ last: number | null }]
   return (last ?? from) + 1
 }
+
+const AT_ONCE = 200
 
 /** Takes rows out of the index of words. */
 export async function dropWords(knex: Knex, rowIds: readonly string[]): Promise<void> {
@@ -124,28 +137,13 @@ export async function putNumbers(
   const [{ last }] = (await knex.raw('SELECT max(id) AS last FROM search_number')) as [
     { last: number | null },
   ]
-  await many(
+  await runMany(
     knex,
-    'INSERT OR IGNORE INTO search_number (issuer_id, key) VALUES',
+    'INSERT OR IGNORE INTO search_number (issuer_id, key) VALUES (?, ?)',
     numbers.map(({ issuerId, key }) => [issuerId, key]),
   )
   await knex.raw(
     'INSERT INTO search_gram (rowid, key) SELECT id, key FROM search_number WHERE id > ?',
     [last ?? 0],
   )
-}
-
-const AT_ONCE = 200
-
-/** One statement for many rows. */
-async function many(
-  knex: Knex,
-  head: string,
-  rows: readonly (readonly (string | number)[])[],
-): Promise<void> {
-  for (let i = 0; i < rows.length; i += AT_ONCE) {
-    const own = rows.slice(i, i + AT_ONCE)
-    const one = `(${own[0]!.map(() => '?').join(', ')})`
-    await knex.raw(`${head} ${own.map(() => one).join(', ')}`, own.flat())
-  }
 }

@@ -1,4 +1,4 @@
-import { setImmediate } from 'node:timers/promises'
+import { setImmediate, setTimeout } from 'node:timers/promises'
 import type { Knex } from 'knex'
 import type { Store } from '../database/store.ts'
 import {
@@ -11,9 +11,9 @@ import {
 } from './entries.ts'
 
 /** Entries of the history that are taken in between two turns of others. */
-const AT_ONCE = 400
+const AT_ONCE = 120
 /** Rows read at once where all is read anew. */
-const PAGE = 500
+const PAGE = 150
 
 const isWords = (table: string): table is WordTable =>
   (WORD_TABLES as readonly string[]).includes(table)
@@ -38,6 +38,15 @@ export function follow(store: Store): Promise<void> {
       throw error
     })
   return now.working
+}
+
+/** The same, waited for at most so long. @returns whether the index tells all that was written */
+export async function followFor(store: Store, ms: number): Promise<boolean> {
+  const over = new AbortController()
+  const late = setTimeout(ms, false, { signal: over.signal }).catch(() => false)
+  const isThere = await Promise.race([follow(store).then(() => true), late])
+  over.abort()
+  return isThere
 }
 
 async function takeIn(store: Store): Promise<void> {

@@ -7,6 +7,8 @@ import { demoDatabase } from '../database/demo.seed.ts'
 import { openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { find } from '../services/find.ts'
+import { addNumber, addSupersession, strikeNumberClaim } from '../services/number-claims.ts'
+import { createPart } from '../services/parts.ts'
 import { listParts } from '../services/parts-found.ts'
 import { putNumbers, putWords } from './entries.ts'
 import { findNumbers } from './numbers.ts'
@@ -111,6 +113,39 @@ test('a number is found in many spellings, with its issuer before or after, with
     ({ match }) => match === 'look-alike',
   )
   expect(like).toMatchObject({ id: 'wick-2-thermostat' })
+})
+
+test('what was struck out is not told of a number: neither what replaced it nor who bore what did; ways on beside one another are all told', async () => {
+  const store = new Store(await demoDatabase())
+  const written = (number: string) => ({ issuer: 'MLD', number, quantity: 1 })
+  const replace = (old: string, next: string) =>
+    addSupersession(store, {
+      old: [written(old)],
+      new: [written(next)],
+      back: 'unsaid',
+      grade: 'heard',
+    })
+  const detail = async () => (await find(store, 'MLD 417.18')).items[0]!.detail
+  const other = await replace('417.18', '417.20 A')
+  expect(await detail()).toMatch(/replaced by (417\.20 or 417\.20 A|417\.20 A or 417\.20)/)
+  const strike = (table: 'supersession' | 'partNumber', id: string, version: number) =>
+    strikeNumberClaim(store, table, id, { version, why: 'read wrong' })
+  await strike('supersession', other.id, other.version)
+  expect(await detail()).toMatch(/replaced by 417\.20$/)
+  const own = await store.get('supersession', 'supersession-disc')
+  await strike('supersession', own.id, own.version)
+  expect(await detail()).not.toContain('replaced')
+  // A number no part bears is found by the part of its heir, unless that does not bear it any more.
+  await replace('77.1', '77.2')
+  const part = await createPart(store, { kind: 'disc', name: 'Heir' })
+  const heir = await addNumber(store, part.id, {
+    ...written('77.2'),
+    mark: 'catalogue',
+    grade: 'heard',
+  })
+  expect((await find(store, 'MLD 77.1')).items[0]).toMatchObject({ id: part.id })
+  await strike('partNumber', heir.id, heir.version)
+  expect((await find(store, 'MLD 77.1')).items.filter(({ id }) => id === part.id)).toEqual([])
 })
 
 test('misspelt words are mended; what is renamed, added and removed is found as it is now', async () => {

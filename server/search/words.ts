@@ -5,6 +5,8 @@ import { type EntryKind, rangeOf, termsOf } from './entries.ts'
 /** Words as they are looked for: each as the beginning of one that is known. */
 export interface AskedWords {
   readonly terms: readonly string[]
+  /** The same as the index is asked; blank where nothing is. */
+  readonly match: string
   /** What was typed and is none, by what it was taken for. */
   readonly mended: ReadonlyMap<string, string>
 }
@@ -25,15 +27,32 @@ export async function askedWords(knex: Knex, typed: string): Promise<AskedWords>
     if (better) mended.set(term, better)
     terms.push(better ?? term)
   }
-  return { terms, mended }
+  const asked = await Promise.all(terms.map((term) => matchOf(knex, term)))
+  return { terms, match: asked.join(' AND '), mended }
 }
+
+/** So many words that begin so are asked for one by one: the index steps through them, and reads all of a beginning at once. */
+const MOST_WORDS = 12
+
+/** A word as a beginning, quoted: nothing typed is a command to the index. */
+async function matchOf(knex: Knex, term: string): Promise<string> {
+  const words = (await knex.raw(
+    `SELECT term FROM search_term WHERE term >= ? AND term < ? LIMIT ${MOST_WORDS + 1}`,
+    [term, term + LAST],
+  )) as { term: string }[]
+  return words.length === 0 || words.length > MOST_WORDS
+    ? `"${term}"*`
+    : `(${words.map((word) => `"${word.term}"`).join(' OR ')})`
+}
+/** After every letter. */
+const LAST = '\u{10FFFF}'
 
 /** Those of some words that a word of the index begins with. */
 async function beginning(knex: Knex, words: readonly string[]): Promise<ReadonlySet<string>> {
   const rows = (await knex.raw(
     `WITH asked(word) AS (VALUES ${words.map(() => '(?)').join(', ')})
      SELECT word FROM asked WHERE EXISTS (SELECT 1 FROM search_term WHERE term >= word AND term < word || ?)`,
-    [...words, '\u{10FFFF}'],
+    [...words, LAST],
   )) as { word: string }[]
   return new Set(rows.map(({ word }) => word))
 }
@@ -57,20 +76,16 @@ async function mend(knex: Knex, term: string): Promise<string | null> {
 /** Rows of one kind that hold every word, in the order they were put in; unranked. @param after the last entry seen */
 export async function findWords(
   knex: Knex,
-  { terms }: Pick<AskedWords, 'terms'>,
+  { match }: Pick<AskedWords, 'match'>,
   kind: EntryKind,
   most: number,
   after = -1,
 ): Promise<{ entry: number; rowId: string }[]> {
-  if (terms.length === 0) return []
+  if (match === '') return []
   const [from, below] = rangeOf(kind)
   return knex.raw(
     `SELECT w.rowid AS entry, e.row_id FROM search_word w JOIN search_entry e ON e.id = w.rowid
      WHERE search_word MATCH ? AND w.rowid > ? AND w.rowid < ? LIMIT ?`,
-    [matchOf(terms), Math.max(from, after), below, most],
+    [match, Math.max(from, after), below, most],
   )
 }
-
-/** Every word as a beginning, quoted: nothing typed is a command to the index. */
-export const matchOf = (terms: readonly string[]): string =>
-  terms.map((term) => `"${term}"*`).join(' AND ')

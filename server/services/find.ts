@@ -6,7 +6,7 @@ import { kindWords } from '../../core/ports/part-kinds.ts'
 import { mirrored } from '../database/mirror.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { EntryKind } from '../search/entries.ts'
-import { follow } from '../search/follow.ts'
+import { followFor } from '../search/follow.ts'
 import { type FoundNumber, findNumbers } from '../search/numbers.ts'
 import { askedWords, findWords } from '../search/words.ts'
 import { keyOf, rowsNaming } from './numbers-of-part.ts'
@@ -22,6 +22,8 @@ export interface Found {
 
 /** So many of each kind are told. */
 const EACH = 8
+/** Whoever looks for something does not wait longer for the index: what it holds is answered, and that it is behind. */
+export const PATIENCE_MS = 300
 
 const rules = new WeakMap<readonly RowOf<'issuer'>[], readonly KnownIssuer[]>()
 /** Issuers with their rules, made once while none of them changes. */
@@ -42,15 +44,16 @@ export async function knownIssuers(store: Store): Promise<readonly KnownIssuer[]
 export async function find(
   store: Store,
   typed: string,
-): Promise<{ items: Found[]; mended: { typed: string; as: string }[] }> {
-  if (typed.trim() === '') return { items: [], mended: [] }
-  await follow(store)
+): Promise<{ items: Found[]; mended: { typed: string; as: string }[]; isBehind: boolean }> {
+  if (typed.trim() === '') return { items: [], mended: [], isBehind: false }
+  const isThere = await followFor(store, PATIENCE_MS)
   const numbers = await foundNumbers(store, typed, EACH)
   const words = await askedWords(store.knex, typed)
   const items: Found[] = [...numbers]
   for (const kind of FOUND_KINDS)
     items.push(...(await named(store, kind, await findWords(store.knex, words, kind, EACH))))
-  return { items, mended: [...words.mended].map(([from, as]) => ({ typed: from, as })) }
+  const mended = [...words.mended].map(([from, as]) => ({ typed: from, as }))
+  return { items, mended, isBehind: !isThere }
 }
 
 const TABLE_OF = {
@@ -146,19 +149,27 @@ export async function ofNumbers(
       ),
     ].map(([key, rows]) => [key, rows.map(({ partId, number }) => ({ partId, number }))]),
   )
-  const old = (await rowsNaming(store, 'supersessionNumber', keys)).filter(
+  const said = (await rowsNaming(store, 'supersessionNumber', keys)).filter(
     ({ side }) => side === 'old',
   )
-  const next = (
-    await store.listIn('supersessionNumber', 'supersessionId', [
-      ...new Set(old.map((row) => row.supersessionId)),
-    ])
-  ).filter(({ side }) => side === 'new')
+  const standing = new Set(
+    (
+      await store.listIn('supersession', 'id', [...new Set(said.map((row) => row.supersessionId))])
+    ).flatMap(({ id, struckDay }) => (struckDay === null ? id : [])),
+  )
+  const old = said.filter(({ supersessionId }) => standing.has(supersessionId))
+  const next = (await store.listIn('supersessionNumber', 'supersessionId', [...standing])).filter(
+    ({ side }) => side === 'new',
+  )
   const nextOf = groupBy(next, (row) => row.supersessionId)
   const replaced = new Map(
-    old.map((row) => [
-      keyOf(row),
-      (nextOf.get(row.supersessionId) ?? []).map(({ number }) => number).join(' and '),
+    [...groupBy(old, keyOf)].map(([key, rows]) => [
+      key,
+      rows
+        .map(({ supersessionId }) =>
+          (nextOf.get(supersessionId) ?? []).map(({ number }) => number).join(' and '),
+        )
+        .join(' or '),
     ]),
   )
   const bare = keys.filter((key) => !borne.has(keyOf(key)))
@@ -171,7 +182,9 @@ export async function ofNumbers(
       .limit(EACH)) as { partId: string; number: string }[]
     if (offers.length > 0) borne.set(keyOf({ issuerId, normalised }), offers)
   }
-  const heirs = await rowsNaming(store, 'partNumber', next)
+  const heirs = (await rowsNaming(store, 'partNumber', next)).filter(
+    (row) => row.struckDay === null,
+  )
   const heirOf = groupBy(heirs, keyOf)
   for (const row of old) {
     if (borne.has(keyOf(row))) continue

@@ -26,7 +26,7 @@ type Told = HistoryEntry & {
 }
 
 type EntryRow = Omit<HistoryEntry, 'before' | 'after'> & { before: unknown; after: unknown }
-const entryOf = (row: EntryRow): HistoryEntry => ({
+export const entryOf = (row: EntryRow): HistoryEntry => ({
   ...row,
   before: unpack(row.before) as HistoryEntry['before'],
   after: unpack(row.after) as HistoryEntry['after'],
@@ -280,7 +280,7 @@ async function changedSince(
   return [...first].filter(([key, value]) => !isSame(row[key], value)).map(([key]) => key)
 }
 
-const isSame = (a: unknown, b: unknown): boolean =>
+export const isSame = (a: unknown, b: unknown): boolean =>
   JSON.stringify(a ?? null) === JSON.stringify(b ?? null)
 
 /** The chosen value of each field follows its claims. */

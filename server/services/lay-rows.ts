@@ -1,10 +1,10 @@
 import { setImmediate } from 'node:timers/promises'
+import { Spool } from '../database/sqlite/spool.ts'
 import {
   ChangedMeanwhile,
   type Landed,
-  merge,
   type StagedRows,
-  stage,
+  Staging,
 } from '../database/sqlite/stage.ts'
 import type { Store } from '../database/store.ts'
 import type { BadCell } from '../documents/offer-cells.ts'
@@ -19,10 +19,11 @@ export interface Told {
 
 /** Rows of a file looked up, batch by batch: what they would add or change. */
 export interface Reading<C, P extends Told> {
-  match(chunk: C, keep: boolean): Promise<void>
-  end(keep: boolean): Promise<void>
+  match(chunk: C): Promise<void>
+  end(): Promise<void>
   preview(): P
-  staged(): StagedRows
+  /** What is to be written of all that was looked up since it was last asked. */
+  take(): StagedRows
   /** Whether so much of it is wrong that nothing is taken. */
   readonly isRefused: boolean
 }
@@ -38,20 +39,48 @@ export async function previewRows<C, P extends Told>(
   reading: Reading<C, P>,
 ): Promise<P> {
   for await (const chunk of chunks) {
-    await reading.match(chunk, false)
+    await reading.match(chunk)
+    reading.take()
     await setImmediate()
   }
-  await reading.end(false)
+  await reading.end()
   return reading.preview()
 }
 
-/** Where somebody changes what an import is about to change, it looks again; so often. */
+/** Where somebody changes what is about to be changed, it is looked up again; so often. */
 const TRIES = 3
 
 /**
- * Looks an import up, lays it ready beside the data, and lands it in one short merge; all or nothing.
- * @param start begins to look up, anew each time
+ * Lays rows ready beside the data and lands them in one short merge, all or nothing; anew where others change the same rows.
+ * @param prepare looks up and lays ready; null where nothing is to be written
  * @param land runs the merge when nobody else writes
+ * @throws ConflictError when others change the same rows all the while
+ */
+export async function layAndLand<T>(
+  store: Store,
+  by: By,
+  prepare: (staging: Staging) => Promise<{ readonly told: T; readonly isRefused: boolean }>,
+  land: (merge: () => Promise<Landed>) => Promise<Landed>,
+): Promise<{ told: T; landed: Landed | null }> {
+  for (let attempt = 0; attempt < TRIES; attempt++) {
+    const staging = new Staging(store.knex, by)
+    try {
+      const { told, isRefused } = await prepare(staging)
+      return { told, landed: isRefused ? null : await land(() => staging.land()) }
+    } catch (error) {
+      if (!(error instanceof ChangedMeanwhile)) throw error
+    } finally {
+      await staging.close()
+    }
+  }
+  throw new ConflictError(
+    'Others change the same rows just now: nothing was written. Try again in a moment.',
+  )
+}
+
+/**
+ * Looks an import up and lands it, all or nothing.
+ * @param start begins to look up, anew each time
  * @returns what it does, and what landed: null where it is refused, and nothing was written
  * @throws ConflictError when others change the same rows all the while
  */
@@ -62,27 +91,39 @@ export async function layRows<C, P extends Told>(
   by: By,
   land: (merge: () => Promise<Landed>) => Promise<Landed>,
 ): Promise<{ preview: P; landed: Landed | null }> {
-  const read: C[] = []
-  for await (const chunk of chunks) read.push(chunk)
-  for (let attempt = 0; attempt < TRIES; attempt++) {
-    const reading = start()
-    for (const chunk of read) {
-      await reading.match(chunk, true)
-      await setImmediate()
-    }
-    await reading.end(true)
-    const preview = reading.preview()
-    if (reading.isRefused) return { preview, landed: null }
-    await stage(store.knex, reading.staged(), by)
-    try {
-      return { preview, landed: await land(() => merge(store.knex)) }
-    } catch (error) {
-      if (!(error instanceof ChangedMeanwhile)) throw error
+  // Put by for another try.
+  const read = new Spool<C>(store.knex)
+  async function* fresh(): AsyncGenerator<C> {
+    for await (const chunk of chunks) {
+      await read.put(chunk)
+      yield chunk
     }
   }
-  throw new ConflictError(
-    'Others change the same rows just now: nothing was imported. Try again in a moment.',
-  )
+  let attempt = 0
+  try {
+    const { told, landed } = await layAndLand(
+      store,
+      by,
+      async (staging) => {
+        const reading = start()
+        const isFirst = attempt++ === 0
+        for await (const chunk of isFirst ? fresh() : read.values()) {
+          await reading.match(chunk)
+          // What is refused already is only looked through for what else is wrong.
+          const rows = reading.take()
+          if (!reading.isRefused) await staging.add(rows)
+          await setImmediate()
+        }
+        await reading.end()
+        await staging.add(reading.take())
+        return { told: reading.preview(), isRefused: reading.isRefused }
+      },
+      land,
+    )
+    return { preview: told, landed }
+  } finally {
+    await read.close()
+  }
 }
 
 /** @throws UnprocessableError listing every bad row */

@@ -56,9 +56,10 @@ export async function numbersOfPart(store: Store, partId: string) {
     ),
   ])
   const issuerName = new Map(issuers.map((row) => [row.id, row.name]))
-  const named = ({ issuerId, number }: { issuerId: string; number: string }) => ({
-    issuer: issuerName.get(issuerId) ?? issuerId,
-    number,
+  const named = (one: NumberKey & { readonly number: string }) => ({
+    issuer: issuerName.get(one.issuerId) ?? one.issuerId,
+    number: one.number,
+    key: keyOf(one),
   })
   const partName = new Map(bearers.map((row) => [row.id, row.name]))
   const ofSupersession = groupBy(said.supersessionNumbers, (row) => row.supersessionId)
@@ -67,6 +68,7 @@ export async function numbersOfPart(store: Store, partId: string) {
     numbers: numbers.map((row) => ({
       ...row,
       issuer: issuerName.get(row.issuerId) ?? null,
+      key: keyOf(row),
       alsoOn: shared.flatMap((other) =>
         keyOf(other) === keyOf(row)
           ? { id: other.partId, name: partName.get(other.partId) ?? other.partId, mark: other.mark }

@@ -7,6 +7,9 @@ import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine } from '../documents/offer-cells.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import type { Reading } from './lay-rows.ts'
+import { Bearers } from './lists/bearers.ts'
+import { LookAlikes } from './look-alikes.ts'
+import { keyOf } from './numbers-of-part.ts'
 
 export interface ImportPreview {
   readonly rows: number
@@ -24,6 +27,8 @@ export interface ImportPreview {
   readonly newParts: readonly { issuer: string; number: string; description: string }[]
   readonly newPartCount: number
   readonly newIssuers: readonly string[]
+  /** What is worth a look before it is taken in. */
+  readonly notes: readonly string[]
   /** The first of them, by line. */
   readonly bad: readonly BadCell[]
   readonly badCount: number
@@ -56,14 +61,6 @@ const SAID_AGAIN_AFTER_DAYS = 7
 
 const NAMED_PARTS = 50
 const NAMED_FAULTS = 1000
-
-interface Matched {
-  readonly line: OfferLine
-  readonly supplierId: string
-  readonly normalised: string
-  readonly issuerKey: string
-  readonly held: RowOf<'offer'> | undefined
-}
 
 const issuerKey = (name: string): string => name.trim().toLowerCase()
 const offerKey = (...parts: readonly unknown[]): string => JSON.stringify(parts)
@@ -104,29 +101,29 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
     issuers: Map<string, RowOf<'issuer'>>
   }> | null = null
   readonly #seen = new Map<string, number>()
-  readonly #newParts = new Set<string>()
+  readonly #pairs = new Map<string, number>()
+  /** Parts that are made for numbers no part bears, by issuer and number. */
+  readonly #newParts = new Map<string, string>()
+  readonly #newIssuers = new Map<string, { readonly id: string; readonly name: string }>()
   readonly #named: { issuer: string; number: string; description: string }[] = []
   readonly #bad: BadCell[] = []
   #head: Pick<ImportPreview, 'heads' | 'columns'> = { heads: [], columns: {} }
   #counts = { rows: 0, added: 0, updated: 0, unchanged: 0, moved: 0, gone: 0 }
-  readonly newIssuers = new Map<string, string>()
-  /** Rows that would be written, where they are kept for it. */
-  readonly matched: Matched[] = []
-  readonly gone: RowOf<'offer'>[] = []
-  readonly partOf = new Map<string, string>()
-  issuers: ReadonlyMap<string, RowOf<'issuer'>> = new Map()
+  readonly #likes = new LookAlikes()
+  /** New numbers of the rows at hand. */
+  #fresh: { line: number; issuerId: string; normalised: string; number: string }[] = []
+  #rows = noRows()
 
   constructor(store: Store, terms: OfferTerms) {
     this.#store = store
     this.terms = terms
   }
 
-  async match({ rows, bad, spoilt, heads, columns }: OffersRead, keep: boolean): Promise<void> {
+  async match({ rows, bad, spoilt, heads, columns }: OffersRead): Promise<void> {
     if (heads) this.#head = { heads, columns: columns ?? {} }
     this.#bad.push(...bad)
     this.#tables ??= this.#load()
     const { suppliers, issuers } = await this.#tables
-    this.issuers = issuers
     for (const line of spoilt)
       if (line.supplier !== '' && !suppliers.has(issuerKey(line.supplier))) this.#noSupplier(line)
     const found = rows.flatMap((line) => {
@@ -148,46 +145,70 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
         line.condition,
         line.pack,
       )
-      const twin = this.#seen.get(key)
+      // Kept for every row of the file: as short as it can be.
+      const pair = this.#pairOf(`${supplier.id} ${issuer?.id ?? issuerKey(line.issuer)}`)
+      const brief = `${pair} ${line.pack} ${line.condition} ${normalised}`
+      const twin = this.#seen.get(brief)
       if (twin !== undefined)
         return this.#fault(
           line,
           'number',
           `The same supplier, issuer, number, condition and pack stand on line ${twin}. Keep one of them.`,
         )
-      this.#seen.set(key, line.line)
+      this.#seen.set(brief, line.line)
       return [{ line, supplier, issuer, normalised, key }]
     })
-    const [held, parts] = await Promise.all([this.#offersOf(found), this.#partsOf(found)])
+    const { day } = this.terms
+    const bearers = new Bearers(this.#store)
+    const [held] = await Promise.all([
+      this.#offersOf(found),
+      bearers.load(
+        found.flatMap(({ issuer, normalised }) =>
+          issuer ? [{ issuerId: issuer.id, normalised }] : [],
+        ),
+      ),
+    ])
     for (const { line, supplier, issuer, normalised, key } of found) {
-      if (!issuer)
-        this.newIssuers.set(
-          issuerKey(line.issuer),
-          this.newIssuers.get(issuerKey(line.issuer)) ?? line.issuer,
-        )
-      const partId = issuer ? parts.get(`${issuer.id}:${normalised}`) : undefined
-      if (partId !== undefined) this.partOf.set(`${issuer!.id}:${normalised}`, partId)
-      else this.#newPart(`${issuerKey(line.issuer)}:${normalised}`, line)
+      const issuerId = issuer?.id ?? this.#newIssuer(line.issuer)
+      const borne = issuer && bearers.of({ issuerId, normalised })
+      const partId = borne?.partId ?? this.#newPart(issuerId, normalised, line)
       const other = issuer ? held.get(key) : undefined
       this.#ofSuppliers.add(supplier.id)
-      if (other) this.#inFile.add(other.id)
-      const isSame =
-        other !== undefined && isSameOffer(patchOf(line, other), other) && !this.#isOld(other)
-      this.#counts[other ? (isSame ? 'unchanged' : 'updated') : 'added']++
-      if (other && isPriceMoved(line, other)) this.#moved(line, other)
-      if (keep && !isSame)
-        this.matched.push({
-          line,
+      if (other && this.terms.isWhole) this.#inFile.add(other.id)
+      if (!other) {
+        this.#counts.added++
+        this.#rows.offer.push({
+          id: uuidv7(),
+          partId,
           supplierId: supplier.id,
+          issuerId,
           normalised,
-          issuerKey: issuerKey(line.issuer),
-          held: other,
+          pack: line.pack,
+          condition: line.condition,
+          ...valuesOf(line),
+          seenOn: day,
         })
+        continue
+      }
+      const patch = patchOf(line, other)
+      if (isSameOffer(patch, other) && !this.#isOld(other)) {
+        this.#counts.unchanged++
+        continue
+      }
+      this.#counts.updated++
+      this.#rows.updates.push({ table: 'offer', before: other, patch: { ...patch, seenOn: day } })
+      if (!isPriceMoved(line, other)) continue
+      this.#moved(line, other)
+      // What was asked on the same day was a slip, or is of the same list.
+      if (other.seenOn !== null && other.seenOn !== day)
+        this.#rows.pastPrice.push(pastPriceOf(other, other.seenOn))
     }
+    await this.#likes.add(this.#store, this.#fresh, (one) => this.#newParts.has(keyOf(one)))
+    this.#fresh = []
   }
 
   /** What a whole list does not name any more; looked up once all of it was read. */
-  async end(keep: boolean): Promise<void> {
+  async end(): Promise<void> {
     // What could not be read may be what seems gone.
     if (!this.terms.isWhole || this.#bad.length > 0) return
     for (const supplierId of this.#ofSuppliers)
@@ -198,7 +219,11 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
         this.#counts.gone++
         if (this.#goneNames.length < NAMED_PARTS)
           this.#goneNames.push(offer.number ?? offer.description ?? offer.id)
-        if (keep) this.gone.push(offer)
+        this.#rows.updates.push({
+          table: 'offer',
+          before: offer,
+          patch: { ...heldValues(offer), standing: 'ended', seenOn: offer.seenOn },
+        })
       }
   }
 
@@ -210,7 +235,8 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
       goneNames: this.#goneNames,
       newParts: this.#named,
       newPartCount: this.#newParts.size,
-      newIssuers: [...this.newIssuers.values()],
+      notes: this.#likes.notes(),
+      newIssuers: [...this.#newIssuers.values()].map(({ name }) => name),
       bad: bad.slice(0, NAMED_FAULTS),
       badCount: bad.length,
       ...this.#head,
@@ -222,8 +248,16 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
     return this.#bad.length > (this.terms.leavesBadOut ? this.#counts.rows / 10 : 0)
   }
 
-  staged(): StagedRows {
-    return rowsOf(this)
+  take(): StagedRows {
+    const { updates, ...inserts } = this.#rows
+    this.#rows = noRows()
+    return {
+      inserts: (Object.keys(inserts) as (keyof typeof inserts)[]).map((table) => [
+        table,
+        inserts[table],
+      ]),
+      updates,
+    }
   }
 
   async #load() {
@@ -266,20 +300,48 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
     return []
   }
 
-  #newPart(key: string, { issuer, number, description }: OfferLine): void {
-    if (this.#newParts.has(key)) return
-    this.#newParts.add(key)
-    if (this.#named.length < NAMED_PARTS) this.#named.push({ issuer, number, description })
+  #pairOf(supplierAndIssuer: string): number {
+    const known = this.#pairs.get(supplierAndIssuer)
+    if (known !== undefined) return known
+    this.#pairs.set(supplierAndIssuer, this.#pairs.size)
+    return this.#pairs.size - 1
   }
 
-  async #partsOf(
-    found: readonly { issuer: RowOf<'issuer'> | undefined; normalised: string }[],
-  ): Promise<Map<string, string>> {
-    const parts = new Map<string, string>()
-    for (const [issuerId, numbers] of grouped(found, ({ issuer }) => issuer?.id ?? null))
-      for (const row of await this.#store.readIn('partNumber', 'normalised', numbers, { issuerId }))
-        parts.set(`${issuerId}:${row.normalised}`, row.partId)
-    return parts
+  #newIssuer(name: string): string {
+    const known = this.#newIssuers.get(issuerKey(name))
+    if (known) return known.id
+    const issuer = { id: uuidv7(), name }
+    this.#newIssuers.set(issuerKey(name), issuer)
+    this.#rows.issuer.push(issuer)
+    return issuer.id
+  }
+
+  /** The part made for a number that no part bears. */
+  #newPart(issuerId: string, normalised: string, line: OfferLine): string {
+    const key = keyOf({ issuerId, normalised })
+    const known = this.#newParts.get(key)
+    if (known !== undefined) return known
+    const { issuer, number, description } = line
+    const id = uuidv7()
+    this.#newParts.set(key, id)
+    this.#fresh.push({ line: line.line, issuerId, normalised, number })
+    if (this.#named.length < NAMED_PARTS) this.#named.push({ issuer, number, description })
+    this.#rows.part.push({
+      id,
+      kind: 'unsorted',
+      name: (description || `${issuer} ${number}`).replace(/\p{Cc}+/gu, ' ').slice(0, 120),
+    })
+    this.#rows.partNumber.push({
+      id: uuidv7(),
+      partId: id,
+      issuerId,
+      number,
+      normalised,
+      mark: 'catalogue',
+      again: false,
+      grade: 'catalogue',
+    })
+    return id
   }
 
   async #offersOf(
@@ -343,98 +405,12 @@ const heldValues = (held: RowOf<'offer'>): ReturnType<typeof valuesOf> => ({
   standing: held.standing,
 })
 
-/** What an import writes: rows to be added, and offers to be changed from the version they were seen at. */
-function rowsOf({
-  matched,
-  gone,
-  issuers,
-  partOf,
-  newIssuers,
-  terms: { day },
-}: OfferReading): StagedRows {
-  const issuerRows = [...newIssuers].map(([key, name]) => ({ key, id: uuidv7(), name }))
-  const issuerIds = new Map([
-    ...[...issuers].map(([key, row]) => [key, row.id] as const),
-    ...issuerRows.map(({ key, id }) => [key, id] as const),
-  ])
-  const pastPrice: Record<string, unknown>[] = []
-  const updates: StagedRows['updates'][number][] = []
-  for (const one of gone)
-    updates.push({
-      table: 'offer',
-      before: one,
-      patch: { ...heldValues(one), standing: 'ended', seenOn: one.seenOn },
-    })
-  const known = (one: Matched): string => `${issuerIds.get(one.issuerKey)!}:${one.normalised}`
-  const parts = new Map(partOf)
-  const made: { readonly partId: string; readonly of: Matched }[] = []
-  for (const one of matched) {
-    const { line, held } = one
-    if (held) {
-      updates.push({ table: 'offer', before: held, patch: { ...patchOf(line, held), seenOn: day } })
-      // What was asked on the same day was a slip, or is of the same list.
-      if (isPriceMoved(line, held) && held.seenOn !== null && held.seenOn !== day)
-        pastPrice.push(pastPriceOf(held, held.seenOn))
-      continue
-    }
-    if (parts.has(known(one))) continue
-    const partId = uuidv7()
-    parts.set(known(one), partId)
-    made.push({ partId, of: one })
-  }
-  // A table at a time: of 100,000 offers all rows at once are more than there is room for.
-  function* part(): Generator<Record<string, unknown>> {
-    for (const {
-      partId,
-      of: { line },
-    } of made)
-      yield {
-        id: partId,
-        kind: 'unsorted',
-        name: (line.description || `${line.issuer} ${line.number}`)
-          .replace(/\p{Cc}+/gu, ' ')
-          .slice(0, 120),
-      }
-  }
-  function* partNumber(): Generator<Record<string, unknown>> {
-    for (const {
-      partId,
-      of: { line, normalised, issuerKey: key },
-    } of made)
-      yield {
-        id: uuidv7(),
-        partId,
-        issuerId: issuerIds.get(key)!,
-        number: line.number,
-        normalised,
-        mark: 'catalogue',
-        again: false,
-        grade: 'catalogue',
-      }
-  }
-  function* offer(): Generator<Record<string, unknown>> {
-    for (const one of matched)
-      if (!one.held)
-        yield {
-          id: uuidv7(),
-          partId: parts.get(known(one))!,
-          supplierId: one.supplierId,
-          issuerId: issuerIds.get(one.issuerKey)!,
-          normalised: one.normalised,
-          pack: one.line.pack,
-          condition: one.line.condition,
-          ...valuesOf(one.line),
-          seenOn: day,
-        }
-  }
-  return {
-    inserts: [
-      ['issuer', issuerRows.map(({ id, name }) => ({ id, name }))],
-      ['part', part()],
-      ['partNumber', partNumber()],
-      ['offer', offer()],
-      ['pastPrice', pastPrice],
-    ],
-    updates,
-  }
-}
+type New = Record<string, unknown>
+const noRows = () => ({
+  issuer: [] as New[],
+  part: [] as New[],
+  partNumber: [] as New[],
+  offer: [] as New[],
+  pastPrice: [] as New[],
+  updates: [] as NonNullable<StagedRows['updates']>[number][],
+})

@@ -40,7 +40,7 @@ const NONE: readonly never[] = []
 function keptOf(store: Store): Kept {
   if (!followed.has(store.root)) {
     followed.add(store.root)
-    onChange(store.root, ({ parts, packed: { tables } }) => {
+    onChange(store.root, ({ parts, tables }) => {
       const now = kept.get(store.root)
       for (const id of parts) now?.stale.add(id)
       // Numbers are told by the names of their issuers.

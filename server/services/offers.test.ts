@@ -5,7 +5,7 @@ import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { FileFault } from '../documents/file-fault.ts'
 import { type OffersRead, readOffersCsv } from '../documents/offers-csv.ts'
-import { addNumber } from './number-claims.ts'
+import { addNumber, strikeNumberClaim } from './number-claims.ts'
 import * as offers from './offers.ts'
 import { createPart } from './parts.ts'
 
@@ -299,4 +299,17 @@ test('a list with odd heads is read by its columns, what no column says counts f
   expect((await read(csv.replace('€', '£'), { instead })).bad).toEqual([
     expect.stringContaining('2 price: "£ 1.250,50" names another currency than EUR'),
   ])
+})
+
+test('an offer does not join a part by a number that was struck out; where one is only cast, it joins what bears it', async () => {
+  const struck = await createPart(store, { kind: 'disc', name: 'Disc' })
+  const cast = await createPart(store, { kind: 'flywheel', name: 'Flywheel' })
+  const number = await addNumber(store, struck.id, listed('MLD', '931.20'))
+  await strikeNumberClaim(store, 'partNumber', number.id, { version: 1, why: 'read wrong' })
+  await addNumber(store, cast.id, { ...listed('MLD', '88 C'), mark: 'cast' })
+  const csv = `${HEAD}\nHarbour Parts,MLD,931-20,Other,5.00,EUR,no,1,1,1,new\nHarbour Parts,MLD,88C,Wheel,9.00,EUR,no,1,1,1,new`
+  expect(await importOffers(store, csv)).toMatchObject({ added: 2, newPartCount: 1 })
+  const bought = await store.list('offer')
+  expect(bought.some(({ partId }) => partId === struck.id)).toBe(false)
+  expect(bought.filter(({ partId }) => partId === cast.id)).toHaveLength(1)
 })

@@ -9,10 +9,11 @@ import { LINE_ROWS } from '../../core/needs/lines/index.ts'
 import { GRADES } from '../../core/quantity/grade.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { rangeOf } from '../search/entries.ts'
-import { follow } from '../search/follow.ts'
+import { followFor } from '../search/follow.ts'
 import { findNumbers } from '../search/numbers.ts'
-import { askedWords, matchOf } from '../search/words.ts'
-import { knownIssuers, ofNumbers } from './find.ts'
+import { askedWords } from '../search/words.ts'
+import { knownIssuers, ofNumbers, PATIENCE_MS } from './find.ts'
+import { placements } from './placements.ts'
 import { toRate } from './rate.ts'
 import { shopNumbers } from './shop-numbers.ts'
 
@@ -33,6 +34,7 @@ export async function listParts(store: Store, asked: Asked) {
       ? await searched(store, q, narrow, after, limit)
       : await paged(store, narrow, after, limit)
   const items = found.rows
+  const suggested = await placements(store, items)
   const numbers = groupBy(
     await store.listIn(
       'partNumber',
@@ -47,9 +49,11 @@ export async function listParts(store: Store, asked: Asked) {
       numbers: (numbers.get(row.id) ?? []).flatMap((one) =>
         one.struckDay === null ? one.number : [],
       ),
+      suggested: suggested.get(row.id) ?? null,
     })),
     next: found.next,
     mended: found.mended,
+    isBehind: found.isBehind,
   }
 }
 
@@ -57,6 +61,7 @@ interface Page {
   readonly rows: readonly RowOf<'part'>[]
   readonly next: string | null
   readonly mended: readonly { readonly typed: string; readonly as: string }[]
+  readonly isBehind: boolean
 }
 type Narrow = (query: Knex.QueryBuilder) => void
 
@@ -77,12 +82,13 @@ async function paged(
     rows: store.sound('part', rows.slice(0, limit)),
     next: rows.length > limit ? rows[limit - 1]!.id : null,
     mended: [],
+    isBehind: false,
   }
 }
 
 /** Entries of parts, whatever their kind, lie one behind the other. */
 const PARTS_FROM = rangeOf('vehicle')[0]
-const PARTS_BELOW = rangeOf('kit')[0]
+const PARTS_BELOW = rangeOf('part')[1]
 
 async function searched(
   store: Store,
@@ -91,17 +97,17 @@ async function searched(
   after: string | undefined,
   limit: number,
 ): Promise<Page> {
-  await follow(store)
+  const isThere = await followFor(store, PATIENCE_MS)
   const byNumber = await numbered(store, q, narrow)
   const words = await askedWords(store.knex, q)
   const from = Math.max(PARTS_FROM, after ? Number(after) || 0 : 0)
   const rows: ({ entry: number } & Record<string, unknown>)[] = []
-  if (words.terms.length > 0) {
+  if (words.match !== '') {
     const query = store
       .knex('searchWord')
       .join('searchEntry', 'search_entry.id', 'search_word.rowid')
       .join('part', 'part.id', 'search_entry.row_id')
-      .whereRaw('search_word MATCH ?', [matchOf(words.terms)])
+      .whereRaw('search_word MATCH ?', [words.match])
       .whereRaw('search_word.rowid > ? AND search_word.rowid < ?', [from, PARTS_BELOW])
       .select('part.*', 'search_word.rowid as entry')
       .limit(limit + 1)
@@ -120,6 +126,7 @@ async function searched(
     rows: after ? named : [...byNumber, ...named],
     next: rows.length > limit ? String(page.at(-1)!.entry) : null,
     mended: [...words.mended].map(([typed, as]) => ({ typed, as })),
+    isBehind: !isThere,
   }
 }
 

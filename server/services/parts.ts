@@ -167,7 +167,7 @@ export const setKinds = (
   { parts }: z.infer<typeof kindsInput>,
 ): Promise<{ changed: number }> =>
   store.transaction(async (tx) => {
-    for (const { id, version, kind } of parts) await tx.update('part', id, version, { kind })
+    for (const { id, version, ...said } of parts) await tx.update('part', id, version, said)
     return { changed: parts.length }
   })
 

@@ -31,7 +31,7 @@ export function shopNumbers(store: Store): Promise<NumberIndex> {
   if (!held) {
     const fresh = { index: null as Promise<NumberIndex> | null, epoch: store.epoch }
     shops.set(store.root, (held = fresh))
-    onChange(store.root, ({ packed: { tables } }) => {
+    onChange(store.root, ({ tables }) => {
       if (tables.some((table) => TABLES.includes(table as TableName))) fresh.index = null
     })
   }

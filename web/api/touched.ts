@@ -7,6 +7,7 @@ const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^\/rates$/, ['rate']],
   [/^\/kits/, ['kit', 'kitItem', 'part']],
   [/^\/reports/, ['report']],
+  [/^\/kept/, ['kept']],
   [/^\/watches/, ['watch', 'offer', 'part', 'supplier', 'build', 'rate']],
   [/^\/donors/, ['donor', 'donorItem', 'part']],
   [/^\/offers/, ['offer', 'pastPrice']],
@@ -21,7 +22,7 @@ const SHOWS: readonly (readonly [RegExp, readonly string[]])[] = [
   [/^\/(session|backups|joints|templates)/, []],
 ]
 /** Nothing of a build is computed from these. */
-const APART = new Set(['person'])
+const APART = new Set(['person', 'kept'])
 
 /** Whether what a path reads may look other after a change of these tables. */
 export function showsChange(path: string, tables: readonly string[]): boolean {

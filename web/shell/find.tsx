@@ -7,6 +7,7 @@ import type { NumberMatch } from '../../core/identity/number-search.ts'
 import type { Joint } from '../../core/joints/joint.ts'
 import { useAnswer } from '../api/answer.ts'
 import { undoNewest } from '../api/undo.ts'
+import { Behind } from '../components/behind.tsx'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
 import { STAGES } from './stages.ts'
@@ -45,6 +46,7 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
       ? known.filter(({ title, short }) => holds(`${title} ${short}`))
       : []
   const actions = actionsOf(build).filter(({ words }) => holds(words))
+  const isBehind = asked !== '' && found.data?.isBehind === true
   const items = asked ? (found.data?.items ?? []) : []
   const mended = asked ? (found.data?.mended ?? []) : []
   return (
@@ -59,6 +61,7 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
       <Command.List className="mt-2 max-h-[52vh] overflow-y-auto">
         {asked !== '' &&
           !found.isLoading &&
+          !isBehind &&
           items.length + joints.length + actions.length === 0 && (
             <p className="py-3" role="status">
               Nothing here is called "{asked}". Numbers are found in any spelling; try a part of the
@@ -70,6 +73,7 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
             Nothing holds "{one.typed}": shown for "{one.as}".
           </p>
         ))}
+        {isBehind && <Behind ask={found.mutate} />}
         {items.map((item) => (
           <Row
             key={`${item.kind}-${item.id}-${item.words}`}

@@ -48,7 +48,7 @@ test('offers of an older file were last heard of when they were last written; wh
   await store.transaction((tx) => tx.restore(trash))
   expect(await pricesOf(store, 'o')).toHaveLength(2)
   await expect(
-    store.transaction((tx) => tx.update('offer', 'unwritten', 1, { standing: 'soon' as never })),
+    store.transaction((tx) => tx.update('offer', 'unwritten', 1, { standing: 'soon' })),
   ).rejects.toThrow()
   await knex.destroy()
 })

@@ -23,6 +23,7 @@ import * as search from '../migrations/20261129_0019_search.ts'
 import * as listsOfSuppliers from '../migrations/20261129_0020_lists_of_suppliers.ts'
 import * as standingAndFeeds from '../migrations/20261130_0021_standing_and_feeds.ts'
 import * as kitsWatchedAndArrived from '../migrations/20261130_0022_kits_watched_and_arrived.ts'
+import * as keptByName from '../migrations/20261130_0023_kept_by_name.ts'
 
 /** Every migration, oldest first. Forward only. */
 export const MIGRATIONS = [
@@ -48,6 +49,7 @@ export const MIGRATIONS = [
   { name: '20261129_0020_lists_of_suppliers', ...listsOfSuppliers },
   { name: '20261130_0021_standing_and_feeds', ...standingAndFeeds },
   { name: '20261130_0022_kits_watched_and_arrived', ...kitsWatchedAndArrived },
+  { name: '20261130_0023_kept_by_name', ...keptByName },
 ]
 
 export type Database = Knex

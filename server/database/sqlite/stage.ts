@@ -1,16 +1,20 @@
 import type { Knex } from 'knex'
-import { type PackedChange, packIds } from '../changes.ts'
+import { groupBy } from '../../../core/group.ts'
+import { BETWEEN_IDS, type PackedChange, type PackedIds, packIds, shared } from '../changes.ts'
 import { pack, type Row, toRow } from '../row.ts'
-import { partOf, type TableName } from '../tables.ts'
+import { partOf, TABLES, type TableName } from '../tables.ts'
+import { runMany } from './run-many.ts'
 
-/** Rows to be added, each table's made as they are laid ready, in the order they refer to one another, and rows to be changed from the version they were seen at. */
+/** Rows to be added or put back, rows to be changed and rows to be taken out, these two from the version they were seen at. */
 export interface StagedRows {
-  readonly inserts: readonly (readonly [TableName, Iterable<Record<string, unknown>>])[]
-  readonly updates: readonly {
+  readonly inserts?: readonly (readonly [TableName, Iterable<Record<string, unknown>>])[]
+  readonly updates?: readonly {
     readonly table: TableName
     readonly before: Row
     readonly patch: Record<string, unknown>
   }[]
+  readonly removes?: readonly { readonly table: TableName; readonly row: Row }[]
+  readonly restores?: readonly { readonly table: TableName; readonly row: Row }[]
 }
 
 /** What was to be changed is not as it was seen: nothing was written. */
@@ -19,116 +23,248 @@ export class ChangedMeanwhile extends Error {
 }
 
 /** What landed: the rows it touched and the parts they tell of, as they are told from thread to thread, and the newest entry of the history. */
-export interface Landed extends Pick<PackedChange, 'tables' | 'touched' | 'parts'> {
+export interface Landed extends Pick<PackedChange, 'touched' | 'parts'> {
   readonly newest: number
 }
 
 const snake = (name: string): string =>
   name.replace(/[A-Z]/g, (letter) => `_${letter.toLowerCase()}`)
-
-/** What each staged table adds or changes, kept with the connection that holds the rows. */
-interface Staged {
-  /** Parts that something is added or changed of. */
-  readonly parts: readonly string[]
-  readonly inserts: readonly {
-    readonly table: TableName
-    readonly columns: readonly string[]
-    readonly ids: readonly string[]
-  }[]
-  readonly updates: readonly {
-    readonly table: TableName
-    readonly columns: readonly string[]
-    readonly ids: readonly string[]
-  }[]
-}
-const staged = new WeakMap<Knex, Staged>()
-
-/**
- * Lays rows ready in temporary tables of this connection, each with its history entry: however many there are, nobody
- * else is held up, and nothing is written yet.
- */
-export async function stage(
-  knex: Knex,
-  { inserts, updates }: StagedRows,
-  { who, command }: { readonly who: string; readonly command: string | null },
-): Promise<void> {
-  const at = new Date().toISOString()
-  const laid: { inserts: Staged['inserts'][number][]; updates: Staged['updates'][number][] } = {
-    inserts: [],
-    updates: [],
-  }
-  const parts = new Set<string>()
-  const touch = (table: TableName, row: Readonly<Record<string, unknown>>): void => {
-    const part = partOf(table, row)
-    if (part !== null) parts.add(part)
-  }
-  const history = await emptyTable(knex, 'staged_history', HISTORY)
-  for (const [table, rows] of inserts) {
-    let columns: readonly string[] | null = null
-    let fill: Awaited<ReturnType<typeof emptyTable>> | null = null
-    const ids: string[] = []
-    for (const some of batches(rows)) {
-      columns ??= Object.keys(some[0]!)
-      fill ??= await emptyTable(knex, `staged_${snake(table)}`, columns)
-      for (const { id } of some) ids.push(String(id))
-      await fill(some.map((row) => toRow(table, row)))
-      await history(
-        some.map((row) => {
-          touch(table, row)
-          return {
-            at,
-            who,
-            command,
-            entity: table,
-            entityId: row.id,
-            act: 'insert',
-            before: null,
-            after: pack(row),
-          }
-        }),
-      )
-    }
-    if (columns) laid.inserts.push({ table, columns, ids })
-  }
-  for (const table of new Set(updates.map((update) => update.table))) {
-    const own = updates.filter((update) => update.table === table)
-    const columns = Object.keys(own[0]!.patch)
-    const fill = await emptyTable(knex, `staged_${snake(table)}_change`, [
-      'id',
-      'version',
-      ...columns,
-    ])
-    for (const some of batches(own)) {
-      await fill(
-        some.map(({ before, patch }) => ({
-          id: before.id,
-          version: before.version,
-          ...toRow(table, patch),
-        })),
-      )
-      await history(
-        some.map(({ before, patch }) => {
-          touch(table, before)
-          touch(table, { ...before, ...patch })
-          return {
-            at,
-            who,
-            command,
-            entity: table,
-            entityId: before.id,
-            act: 'update',
-            before: pack(Object.fromEntries(columns.map((column) => [column, before[column]]))),
-            after: pack(patch),
-          }
-        }),
-      )
-    }
-    laid.updates.push({ table, columns, ids: own.map(({ before }) => before.id) })
-  }
-  staged.set(knex, { ...laid, parts: [...parts] })
-}
 const HISTORY = ['at', 'who', 'command', 'entity', 'entityId', 'act', 'before', 'after']
 const AT_ONCE = 1000
+/** In an order in which rows can be inserted. */
+const ORDER = Object.keys(TABLES) as TableName[]
+const byOrder = (p: { readonly table: TableName }, q: { readonly table: TableName }): number =>
+  ORDER.indexOf(p.table) - ORDER.indexOf(q.table)
+
+/** A temporary table: rows of one table to be added, changed in the same columns, or taken out. */
+interface Laid {
+  readonly name: string
+  readonly table: TableName
+  readonly act: 'insert' | 'update' | 'remove' | 'restore'
+  /** What is added or changed of each row. */
+  readonly columns: readonly string[]
+  readonly fill: Fill
+  count: number
+}
+type Fill = (rows: readonly Readonly<Record<string, unknown>>[]) => Promise<void>
+let made = 0
+const isNew = (act: Laid['act']): boolean => act === 'insert' || act === 'restore'
+
+/**
+ * Rows laid ready in temporary tables of a connection, each with its history entry: however many there are, nobody else is
+ * held up, and nothing is written before they land. To be closed.
+ */
+export class Staging {
+  readonly #knex: Knex
+  readonly #by: { readonly who: string; readonly command: string | null }
+  readonly #name = `staged_${++made}`
+  readonly #laid = new Map<string, Laid>()
+  readonly #parts = new Set<string>()
+  readonly #at = new Date().toISOString()
+  #history: Fill | null = null
+
+  constructor(knex: Knex, by: { readonly who: string; readonly command: string | null }) {
+    this.#knex = knex
+    this.#by = by
+  }
+
+  /** Lays rows ready, after those that are there. */
+  async add({
+    inserts = [],
+    updates = [],
+    removes = [],
+    restores = [],
+  }: StagedRows): Promise<void> {
+    for (const [table, rows] of inserts)
+      for (const some of batches(rows))
+        await this.#lay(
+          table,
+          'insert',
+          Object.keys(some[0]!),
+          some.map((row) => ({
+            id: String(row.id),
+            row: toRow(table, row),
+            told: [row],
+            before: null,
+            after: row,
+          })),
+        )
+    for (const own of groupBy(
+      updates,
+      ({ table, patch }) => `${table} ${Object.keys(patch)}`,
+    ).values())
+      for (const some of batches(own)) {
+        const { table, patch } = some[0]!
+        const columns = Object.keys(patch)
+        await this.#lay(
+          table,
+          'update',
+          columns,
+          some.map(({ before, patch: after }) => ({
+            id: before.id,
+            row: { id: before.id, version: before.version, ...toRow(table, after) },
+            told: [before, { ...before, ...after }],
+            before: Object.fromEntries(columns.map((column) => [column, before[column]])),
+            after,
+          })),
+        )
+      }
+    for (const [table, own] of groupBy(removes, (one) => one.table))
+      for (const some of batches(own))
+        await this.#lay(
+          table,
+          'remove',
+          [],
+          some.map(({ row }) => ({
+            id: row.id,
+            row: { id: row.id, version: row.version },
+            told: [row],
+            before: row,
+            after: null,
+          })),
+        )
+    for (const own of groupBy(
+      restores,
+      ({ table, row }) => `${table} ${Object.keys(row)}`,
+    ).values())
+      for (const some of batches(own))
+        await this.#lay(
+          some[0]!.table,
+          'restore',
+          Object.keys(some[0]!.row),
+          some.map(({ table, row }) => ({
+            id: row.id,
+            row: toRow(table, { ...row, version: row.version + 1 }),
+            told: [row],
+            before: null,
+            after: row,
+          })),
+        )
+  }
+
+  async #lay(
+    table: TableName,
+    act: Laid['act'],
+    columns: readonly string[],
+    rows: readonly {
+      readonly id: string
+      readonly row: Readonly<Record<string, unknown>>
+      readonly told: readonly Readonly<Record<string, unknown>>[]
+      readonly before: object | null
+      readonly after: object | null
+    }[],
+  ): Promise<void> {
+    const laid = await this.#tableFor(table, act, columns)
+    await laid.fill(rows.map(({ row }) => row))
+    this.#history ??= await this.#empty(`${this.#name}_history`, HISTORY)
+    await this.#history(
+      rows.map(({ id, before, after }) => ({
+        at: this.#at,
+        ...this.#by,
+        entity: table,
+        entityId: id,
+        act,
+        before: before && pack(before),
+        after: after && pack(after),
+      })),
+    )
+    laid.count += rows.length
+    for (const one of rows.flatMap(({ told }) => told)) {
+      const part = partOf(table, one)
+      if (part !== null) this.#parts.add(part)
+    }
+  }
+
+  async #tableFor(table: TableName, act: Laid['act'], columns: readonly string[]): Promise<Laid> {
+    const key = `${table} ${act} ${columns}`
+    const held = this.#laid.get(key)
+    if (held) return held
+    const name = `${this.#name}_${this.#laid.size}`
+    const all = isNew(act) ? columns : ['id', 'version', ...columns]
+    const laid = { name, table, act, columns, fill: await this.#empty(name, all), count: 0 }
+    this.#laid.set(key, laid)
+    return laid
+  }
+
+  /** A temporary table without rows, and what fills it, some rows at a time: only these are held. */
+  async #empty(name: string, columns: readonly string[]): Promise<Fill> {
+    await this.#knex.raw(`CREATE TEMP TABLE ${name} (${columns.map(snake).join(', ')})`)
+    const insert = `INSERT INTO temp.${name} VALUES (${columns.map(() => '?').join(', ')})`
+    return (rows) =>
+      runMany(
+        this.#knex,
+        insert,
+        rows.map((row) => columns.map((column) => row[column])),
+      )
+  }
+
+  /**
+   * Lands what was laid ready, in one transaction of a few statements.
+   * @throws ChangedMeanwhile where a row is not at the version it was seen at, or what is to be added is there by now
+   */
+  async land(): Promise<Landed> {
+    const all = [...this.#laid.values()].sort(byOrder)
+    try {
+      const newest = await this.#knex.transaction(async (trx) => {
+        for (const { name, table, act, count } of all) {
+          if (isNew(act)) continue
+          const [{ same }] = await trx.raw(
+            `SELECT count(*) AS same FROM ${name} c JOIN ${snake(table)} r ON r.id = c.id AND r.version = c.version`,
+          )
+          if (same !== count)
+            throw new ChangedMeanwhile(`${count - same} rows were changed meanwhile.`)
+        }
+        for (const { name, table } of all.filter(({ act }) => act === 'remove').reverse())
+          await trx.raw(`DELETE FROM ${snake(table)} WHERE id IN (SELECT id FROM ${name})`)
+        for (const { name, table, columns } of all.filter(({ act }) => isNew(act))) {
+          const names = columns.map(snake).join(', ')
+          await trx.raw(`INSERT INTO ${snake(table)} (${names}) SELECT ${names} FROM ${name}`)
+        }
+        for (const { name, table, columns } of all.filter(({ act }) => act === 'update')) {
+          const set = columns.map((column) => `${snake(column)} = c.${snake(column)}`).join(', ')
+          await trx.raw(
+            `UPDATE ${snake(table)} SET ${set}, version = ${snake(table)}.version + 1 FROM ${name} c WHERE c.id = ${snake(table)}.id`,
+          )
+        }
+        const names = HISTORY.map(snake).join(', ')
+        if (this.#history)
+          await trx.raw(
+            `INSERT INTO history (${names}) SELECT ${names} FROM ${this.#name}_history ORDER BY rowid`,
+          )
+        const found = await trx('history').max('id as id').first()
+        return Number(found?.id ?? 0)
+      })
+      const touched: Partial<Record<TableName, PackedIds>> = {}
+      for (const table of new Set(all.map((one) => one.table))) {
+        // Packed by the database: so many strings at once are more than there is room for.
+        const names = all.filter((one) => one.table === table).map(({ name }) => name)
+        const [{ ids }] = await this.#knex.raw(
+          `SELECT CAST(group_concat(id, ?) AS BLOB) AS ids FROM (${names.map((name) => `SELECT id FROM temp.${name}`).join(' UNION ALL ')})`,
+          [BETWEEN_IDS],
+        )
+        touched[table] = shared(ids)
+      }
+      return {
+        touched,
+        parts: packIds(this.#parts),
+        newest,
+      }
+    } catch (error) {
+      if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_UNIQUE')
+        throw new ChangedMeanwhile('What was to be added is there by now.')
+      throw error
+    }
+  }
+
+  /** Gives the temporary tables up. */
+  async close(): Promise<void> {
+    const names = [...this.#laid.values()].map(({ name }) => name)
+    if (this.#history) names.push(`${this.#name}_history`)
+    for (const name of names) await this.#knex.raw(`DROP TABLE IF EXISTS temp.${name}`)
+    this.#laid.clear()
+    this.#history = null
+  }
+}
 
 function* batches<T>(all: Iterable<T>): Generator<readonly T[]> {
   let some: T[] = []
@@ -139,84 +275,4 @@ function* batches<T>(all: Iterable<T>): Generator<readonly T[]> {
     some = []
   }
   if (some.length > 0) yield some
-}
-
-/** What of better-sqlite3 is used: one statement, made once, run for each row. */
-interface Connection {
-  prepare(sql: string): { run(values: readonly unknown[]): unknown }
-  transaction(work: () => void): () => void
-}
-
-/** A temporary table without rows, and what fills it, some rows at a time: only these are held. */
-async function emptyTable(
-  knex: Knex,
-  name: string,
-  columns: readonly string[],
-): Promise<(rows: readonly Readonly<Record<string, unknown>>[]) => Promise<void>> {
-  await knex.raw(`DROP TABLE IF EXISTS temp.${name}`)
-  await knex.raw(`CREATE TEMP TABLE ${name} (${columns.map(snake).join(', ')})`)
-  const insert = `INSERT INTO temp.${name} VALUES (${columns.map(() => '?').join(', ')})`
-  return async (rows) => {
-    const connection: Connection = await knex.client.acquireConnection()
-    try {
-      const statement = connection.prepare(insert)
-      connection.transaction(() => {
-        for (const row of rows) statement.run(columns.map((column) => bound(row[column])))
-      })()
-    } finally {
-      await knex.client.releaseConnection(connection)
-    }
-  }
-}
-/** A value as SQLite takes it. */
-const bound = (value: unknown): unknown =>
-  value === undefined ? null : typeof value === 'boolean' ? Number(value) : value
-
-/**
- * Lands what was laid ready, in one transaction of a few statements.
- * @throws ChangedMeanwhile where a row is not at the version it was seen at, or what is to be added is there by now
- */
-export async function merge(knex: Knex): Promise<Landed> {
-  const { inserts, updates, parts } = staged.get(knex) ?? { inserts: [], updates: [], parts: [] }
-  try {
-    const newest = await knex.transaction(async (trx) => {
-      for (const { table, ids } of updates) {
-        const changes = `staged_${snake(table)}_change`
-        const [{ same }] = await trx.raw(
-          `SELECT count(*) AS same FROM ${changes} c JOIN ${snake(table)} r ON r.id = c.id AND r.version = c.version`,
-        )
-        if (same !== ids.length)
-          throw new ChangedMeanwhile(`${ids.length - same} rows were changed meanwhile.`)
-      }
-      for (const { table, columns } of inserts) {
-        const names = columns.map(snake).join(', ')
-        await trx.raw(
-          `INSERT INTO ${snake(table)} (${names}) SELECT ${names} FROM staged_${snake(table)}`,
-        )
-      }
-      for (const { table, columns } of updates) {
-        const set = columns.map((column) => `${snake(column)} = c.${snake(column)}`).join(', ')
-        await trx.raw(
-          `UPDATE ${snake(table)} SET ${set}, version = ${snake(table)}.version + 1 FROM staged_${snake(table)}_change c WHERE c.id = ${snake(table)}.id`,
-        )
-      }
-      const names = HISTORY.map(snake).join(', ')
-      await trx.raw(
-        `INSERT INTO history (${names}) SELECT ${names} FROM staged_history ORDER BY rowid`,
-      )
-      const found = await trx('history').max('id as id').first()
-      return Number(found?.id ?? 0)
-    })
-    const written = [...inserts, ...updates]
-    return {
-      tables: [...new Set(written.map(({ table }) => table))],
-      touched: packIds(written.flatMap(({ table, ids }) => ids.map((id) => `${table}:${id}`))),
-      parts: packIds(parts),
-      newest,
-    }
-  } catch (error) {
-    if ((error as { code?: string }).code === 'SQLITE_CONSTRAINT_UNIQUE')
-      throw new ChangedMeanwhile('What was to be added is there by now.')
-    throw error
-  }
 }

@@ -1,3 +1,4 @@
+import { groupBy } from '../../../core/group.ts'
 import type { ListRow } from '../../documents/list-rows.ts'
 import type { Desk, ListReader, Numbered } from './list-reading.ts'
 
@@ -103,13 +104,11 @@ export class InterchangeReader implements ListReader {
       desk.store.readIn('interchange', 'id', [...ids]),
       desk.store.readIn('interchangeNumber', 'interchangeId', [...ids]),
     ])
+    const ofGroup = groupBy(numbers, ({ interchangeId }) => interchangeId)
     return new Set(
       rows
         .filter(({ struckDay }) => struckDay === null)
-        .map(
-          ({ id, serves }) =>
-            `${serves} ${membersKey(numbers.filter(({ interchangeId }) => interchangeId === id))}`,
-        ),
+        .map(({ id, serves }) => `${serves} ${membersKey(ofGroup.get(id) ?? [])}`),
     )
   }
 }

@@ -1,13 +1,18 @@
+import { groupBy } from '../../../core/group.ts'
 import { isCurrency, parseMoney } from '../../../core/money/money.ts'
 import { isCatalogueKind } from '../../../core/needs/catalogue-kinds.ts'
 import { suggestKind } from '../../../core/needs/suggest-kind.ts'
 import type { ListRow } from '../../documents/list-rows.ts'
+import { keyOf } from '../numbers-of-part.ts'
 import { Bearers } from './bearers.ts'
 import type { Desk, ListReader, Numbered } from './list-reading.ts'
 
 interface Piece {
   readonly row: ListRow
-  readonly number: Numbered
+  /** None: the part is known by its kind and its words. */
+  readonly number: Numbered | null
+  readonly words: string
+  readonly kind: string
   readonly quantity: number
 }
 interface Read {
@@ -15,6 +20,8 @@ interface Read {
   readonly pieces: Piece[]
   isBad: boolean
 }
+
+const wordsKey = (kind: string, words: string): string => JSON.stringify([kind, words])
 
 /** Kits with what is in them: a piece a row. A kit that is here already is changed in price and words; its pieces are added to. */
 export class KitsReader implements ListReader {
@@ -25,20 +32,54 @@ export class KitsReader implements ListReader {
       const key = row.cells.kit!.trim().toLowerCase()
       const kit = this.#kits.get(key) ?? { first: row, pieces: [], isBad: false }
       this.#kits.set(key, kit)
-      const number = desk.numbered(row.line, row.cells.issuer!, row.cells.number!)
-      const quantity = desk.whole(row, 'quantity', 1, 1_000_000, 1)
-      const { kind } = row.cells
-      const isKind = kind === undefined || isCatalogueKind(kind)
-      if (!isKind) desk.fault(row.line, 'kind', `"${kind}" is no kind of part that is known here.`)
-      if (number && quantity !== undefined && isKind) kit.pieces.push({ row, number, quantity })
+      const piece = this.#piece(row, desk)
+      if (piece) kit.pieces.push(piece)
       else kit.isBad = true
     }
   }
 
+  #piece(row: ListRow, desk: Desk): Piece | null {
+    const { line, cells } = row
+    if ((cells.issuer === undefined) !== (cells.number === undefined))
+      return desk.fault(
+        line,
+        cells.number === undefined ? 'number' : 'issuer',
+        'A number goes with whose number it is.',
+      )
+    if (cells.number === undefined && cells.words === undefined)
+      return desk.fault(line, 'number', 'Say which piece it is: its number, or what it is.')
+    const number =
+      cells.number === undefined ? null : desk.numbered(line, cells.issuer!, cells.number)
+    if (cells.number !== undefined && number === null) return null
+    const quantity = desk.whole(row, 'quantity', 1, 1_000_000, 1)
+    if (quantity === undefined) return null
+    const words = (cells.words ?? `${cells.issuer} ${cells.number}`)
+      .replace(/\s+/g, ' ')
+      .slice(0, 120)
+    const kind = cells.kind ?? suggestKind(words) ?? 'unsorted'
+    if (!isCatalogueKind(kind))
+      return desk.fault(line, 'kind', `"${kind}" is no kind of part that is known here.`)
+    return { row, number, words, kind, quantity }
+  }
+
   async end(desk: Desk): Promise<void> {
     const bearers = new Bearers(desk.store)
-    await bearers.load(
-      [...this.#kits.values()].flatMap(({ pieces }) => pieces.map(({ number }) => number)),
+    const all = [...this.#kits.values()].flatMap(({ pieces }) => pieces)
+    const numbered = all.flatMap(({ row, number }) =>
+      number ? [{ line: row.line, ...number }] : [],
+    )
+    await bearers.load(numbered)
+    const met = new Set(numbered.map(keyOf))
+    await desk.likes.add(
+      desk.store,
+      numbered.filter((one) => bearers.all(one).length === 0),
+      (one) => met.has(keyOf(one)),
+    )
+    const byWords = groupBy(
+      await desk.store.readIn('part', 'name', [
+        ...new Set(all.flatMap(({ number, words }) => (number ? [] : words))),
+      ]),
+      ({ kind, name }) => wordsKey(kind, name),
     )
     const [known, suppliers] = await Promise.all([
       desk.store.list('kit'),
@@ -79,25 +120,38 @@ export class KitsReader implements ListReader {
           taxIncluded: values.taxIncluded ?? true,
           omits: values.omits,
         })
-      for (const { row, number, quantity } of pieces) {
-        const key = `${number.issuerId} ${number.normalised}`
-        let partId = bearers.of(number)?.partId ?? made.get(key)
+      const lines = new Map<string, number>()
+      for (const { row, number, words, kind, quantity } of pieces) {
+        const key = number ? keyOf(number) : wordsKey(kind, words)
+        const alike = (byWords.get(key) ?? []).filter(({ id }) => !lines.has(id))
+        let partId = number
+          ? bearers.of(number)?.partId
+          : (alike.find(({ id }) => items.some((item) => item.partId === id)) ?? alike[0])?.id
+        // What is found and taken already is the same piece again.
+        partId ??= made.get(key) ?? (number ? undefined : byWords.get(key)?.[0]?.id)
+        const twin = partId === undefined ? undefined : lines.get(partId)
+        if (twin !== undefined) {
+          desk.fault(
+            row.line,
+            number ? 'number' : 'words',
+            `The same piece stands on line ${twin}. Keep one of them, with how many there are.`,
+          )
+          continue
+        }
         if (partId === undefined) {
-          const words = row.cells.words ?? `${row.cells.issuer} ${row.cells.number}`
-          partId = desk.insert('part', {
-            kind: row.cells.kind ?? suggestKind(words) ?? 'unsorted',
-            name: words.replace(/\s+/g, ' ').slice(0, 120),
-          })
-          desk.insert('partNumber', {
-            partId,
-            ...number,
-            mark: 'catalogue',
-            again: false,
-            grade: 'catalogue',
-            day: desk.terms.day,
-          })
+          partId = desk.insert('part', { kind, name: words })
+          if (number)
+            desk.insert('partNumber', {
+              partId,
+              ...number,
+              mark: 'catalogue',
+              again: false,
+              grade: 'catalogue',
+              day: desk.terms.day,
+            })
           made.set(key, partId)
         }
+        lines.set(partId, row.line)
         const item = items.find((one) => one.partId === partId)
         const hadAgain = row.cells.hadAgain ?? item?.hadAgain ?? null
         if (item) isChanged = desk.update('kitItem', item, { quantity, hadAgain }) || isChanged

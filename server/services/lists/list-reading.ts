@@ -11,6 +11,7 @@ import type { TableName } from '../../database/tables.ts'
 import type { ListRead, ListRow } from '../../documents/list-rows.ts'
 import type { BadCell } from '../../documents/offer-cells.ts'
 import type { Reading } from '../lay-rows.ts'
+import { LookAlikes } from '../look-alikes.ts'
 
 /** How a list is taken in. */
 export interface ListTerms {
@@ -59,11 +60,12 @@ export class Desk {
   readonly terms: ListTerms
   readonly bad: BadCell[] = []
   readonly notes: string[] = []
+  readonly likes = new LookAlikes()
   readonly counts = { rows: 0, added: 0, updated: 0, unchanged: 0 }
-  readonly #inserts = new Map<TableName, Record<string, unknown>[]>()
-  readonly #updates: StagedRows['updates'][number][] = []
+  #inserts = new Map<TableName, Record<string, unknown>[]>()
+  #updates: NonNullable<StagedRows['updates']>[number][] = []
   #issuers: Map<string, RowOf<'issuer'>> | null = null
-  readonly #made = new Map<string, { readonly id: string; readonly name: string }>()
+  readonly #made = new Map<string, string>()
 
   constructor(store: Store, terms: ListTerms) {
     this.store = store
@@ -116,9 +118,10 @@ export class Desk {
         column,
         `"${number}" has nothing left once separators are dropped. Write the part number.`,
       )
-    let made = this.#made.get(key)
-    if (!known && !made) this.#made.set(key, (made = { id: uuidv7(), name: issuer.trim() }))
-    return { issuerId: known?.id ?? made!.id, number: number.trim(), normalised }
+    let issuerId = known?.id ?? this.#made.get(key)
+    if (issuerId === undefined)
+      this.#made.set(key, (issuerId = this.insert('issuer', { name: issuer.trim() })))
+    return { issuerId, number: number.trim(), normalised }
   }
 
   /** A number of an issuer that is known; null of any other. */
@@ -206,12 +209,12 @@ export class Desk {
     return this.oneOf(row, 'mark', MARKS)
   }
 
-  staged(): StagedRows {
-    const issuers = [...this.#made.values()].map(({ id, name }) => ({ id, name }))
-    return {
-      inserts: [['issuer', issuers], ...this.#inserts],
-      updates: this.#updates,
-    }
+  /** What is to be written of all since it was last asked. */
+  take(): StagedRows {
+    const taken = { inserts: [...this.#inserts], updates: this.#updates }
+    this.#inserts = new Map()
+    this.#updates = []
+    return taken
   }
 }
 
@@ -244,15 +247,15 @@ export class ListReading implements Reading<ListRead, ListPreview> {
     const bad = [...this.#desk.bad].sort((p, q) => p.line - q.line)
     return {
       ...this.#desk.counts,
-      notes: this.#desk.notes,
+      notes: [...this.#desk.notes, ...this.#desk.likes.notes()],
       bad: bad.slice(0, NAMED_FAULTS),
       badCount: bad.length,
       ...this.#head,
     }
   }
 
-  staged(): StagedRows {
-    return this.#desk.staged()
+  take(): StagedRows {
+    return this.#desk.take()
   }
 
   get isRefused(): boolean {

@@ -10,9 +10,11 @@ import { FileFault } from '../../documents/file-fault.ts'
 import { listCsv, listXlsx } from '../../documents/list-files.ts'
 import { readList } from '../../documents/list-rows.ts'
 import { Importer } from '../../jobs/importer.ts'
+import { follow } from '../../search/follow.ts'
 import { addNumber } from '../number-claims.ts'
 import { numberConflicts } from '../number-conflicts.ts'
 import { createPart } from '../parts.ts'
+import { listParts } from '../parts-found.ts'
 import { writtenRows } from './written.ts'
 
 const TERMS = { day: '2026-11-30', dates: 'ask', decimal: 'ask' } as const
@@ -163,6 +165,58 @@ describe('of an empty shop', () => {
     expect((await store.list('kit')).map(({ priceMinor }) => priceMinor)).toEqual([4100])
     expect(await store.list('kitItem')).toHaveLength(2)
     expect(await store.list('part', { kind: 'pilot' })).toHaveLength(2)
+  })
+
+  test('a new number that looks like one that is known, or like another of the list, is told; the same one in another spelling is not', async () => {
+    await follow(store)
+    const csv =
+      'name,issuer,number\nDisc,MLD,417-20\nOther,MLD,4I7.20\nPump,MLD,0417.20\nSeal,MLD,5O1\nSeal of oil,MLD,501\nRing,MLD,417.21\n'
+    const { notes } = await look(store, 'parts', csv)
+    expect(notes.filter((one) => one.startsWith('Line'))).toEqual([
+      'Line 3: 4I7.20 is new, and easily mistaken for 417.20. Is it the same?',
+      'Line 4: 0417.20 is new, and easily mistaken for 4I7.20. Is it the same?',
+      'Line 6: 501 is new, and easily mistaken for 5O1. Is it the same?',
+    ])
+  })
+
+  test('a new part is of the kind and family of the part whose number it replaces; words tell where no number does', async () => {
+    const [disc] = await store.list('part')
+    await store.update('part', disc!.id, disc!.version, { family: 'Kessarn Wick' })
+    await take(store, 'supersessions', 'issuer,old,new\nMLD,417.20,417.44\nMLD,417.44,417.45\n')
+    const csv =
+      'name,issuer,number\nFriction plate,MLD,417.44\nThermostat 82,MLD,9.1\nThing,MLD,417.45\n'
+    const done = await take(store, 'parts', csv)
+    expect(done.notes).toEqual([
+      '1 kind is that of a part whose number its own replaces or serves for: look it over in Catalogue.',
+      '1 kind is told by its words: look it over in Catalogue.',
+      '1 waits as unsorted until its kind is set in Catalogue.',
+    ])
+    const parts = new Map((await store.list('part')).map((part) => [part.name, part]))
+    expect(parts.get('Friction plate')).toMatchObject({ kind: 'disc', family: 'Kessarn Wick' })
+    expect(parts.get('Thermostat 82')).toMatchObject({ kind: 'thermostat', family: null })
+    // By now its neighbour has a kind: it is suggested where kinds are set in bulk.
+    const { items } = await listParts(store, { kind: 'unsorted' })
+    expect(items.map(({ name, suggested }) => [name, suggested])).toEqual([
+      ['Thing', { kind: 'disc', family: 'Kessarn Wick', because: 'by 417.44 of Friction plate' }],
+    ])
+  })
+
+  test('a piece of a kit without a number is known by its kind and its words; twice in a kit is told', async () => {
+    const csv =
+      'kit,price,currency,kind,words,quantity\nPilot kit,39,EUR,pilot,Pilot bush 15,2\nPilot kit,,,disc,Clutch disc,1\n'
+    await take(store, 'kits', csv)
+    expect(await take(store, 'kits', csv)).toMatchObject({ added: 0, updated: 0, unchanged: 1 })
+    expect(await store.list('kitItem')).toHaveLength(2)
+    expect(await store.list('part', { kind: 'disc' })).toHaveLength(1)
+    expect(
+      (await look(store, 'kits', `${csv}Pilot kit,,,pilot,Pilot bush 15,1\n`)).bad,
+    ).toMatchObject([{ line: 4, column: 'words' }])
+    expect(
+      (await look(store, 'kits', 'kit,price,currency,number\nX,1,EUR,\nX,1,EUR,12\n')).bad,
+    ).toMatchObject([
+      { line: 2, column: 'number' },
+      { line: 3, column: 'issuer' },
+    ])
   })
 
   test('three thousand broken files: each is told with line and column or refused whole, and nothing is written', async () => {

@@ -1,10 +1,13 @@
 import type { ListRow } from '../../documents/list-rows.ts'
+import { keyOf } from '../numbers-of-part.ts'
 import { Bearers } from './bearers.ts'
 import type { Desk, ListReader, Numbered } from './list-reading.ts'
 
 /** Numbers of parts: the part by its id, its name, or another number of it as "issuer number". */
 export class NumbersReader implements ListReader {
   readonly #seen = new Map<string, number>()
+  readonly #numbers = new Set<string>()
+  readonly #borne = new Set<string>()
   /** Numbers that stand on two parts once this is in. */
   #twice = 0
 
@@ -27,6 +30,14 @@ export class NumbersReader implements ListReader {
     })
     const bearers = new Bearers(desk.store)
     await bearers.load([...read.map(({ number }) => number), ...others.map(([, number]) => number)])
+    await desk.likes.add(
+      desk.store,
+      read.flatMap(({ row, number }) =>
+        bearers.all(number).length === 0 ? [{ line: row.line, ...number }] : [],
+      ),
+      (one) => this.#numbers.has(keyOf(one)),
+    )
+    for (const { number } of read) this.#numbers.add(keyOf(number))
     const numberOf = new Map(others)
     for (const { row, number, mark, said } of read) {
       const text = row.cells.part!
@@ -62,9 +73,9 @@ export class NumbersReader implements ListReader {
         desk.counts.unchanged++
         continue
       }
-      const isBorne = held.some((one) => one.mark === 'catalogue') || this.#isNew(number)
+      const isBorne = held.some((one) => one.mark === 'catalogue') || this.#borne.has(keyOf(number))
       if (isBorne && mark === 'catalogue') this.#twice++
-      if (mark === 'catalogue') this.#borne.add(`${number.issuerId} ${number.normalised}`)
+      if (mark === 'catalogue') this.#borne.add(keyOf(number))
       desk.insert('partNumber', {
         partId,
         ...number,
@@ -74,11 +85,6 @@ export class NumbersReader implements ListReader {
       })
       desk.counts.added++
     }
-  }
-
-  readonly #borne = new Set<string>()
-  #isNew({ issuerId, normalised }: Numbered): boolean {
-    return this.#borne.has(`${issuerId} ${normalised}`)
   }
 
   async end(desk: Desk): Promise<void> {

@@ -3,6 +3,8 @@ import { suggestKind } from '../../../core/needs/suggest-kind.ts'
 import { readMass } from '../../../core/tables/read-mass.ts'
 import type { RowOf } from '../../database/store.ts'
 import type { ListRow } from '../../documents/list-rows.ts'
+import { keyOf } from '../numbers-of-part.ts'
+import { placedByNumbers } from '../placements.ts'
 import { Bearers } from './bearers.ts'
 import type { Desk, ListReader, Numbered } from './list-reading.ts'
 
@@ -16,6 +18,7 @@ const LAST_YEAR = 2100
 export class PartsReader implements ListReader {
   readonly #seen = new Map<string, number>()
   #suggested = 0
+  #placed = 0
   #unsorted = 0
 
   async match(rows: readonly ListRow[], desk: Desk): Promise<void> {
@@ -28,10 +31,13 @@ export class PartsReader implements ListReader {
     const byId = new Map(
       (await desk.store.readIn('part', 'id', ids)).map((part) => [part.id, part]),
     )
+    const fresh = read.flatMap(({ row, number }) =>
+      number && !bearers.of(number) ? [{ line: row.line, ...number }] : [],
+    )
+    await desk.likes.add(desk.store, fresh, (one) => this.#seen.has(keyOf(one)))
+    const placed = await placedByNumbers(desk.store, fresh)
     for (const { row, values, number, kind } of read) {
-      const key = JSON.stringify(
-        number ? [number.issuerId, number.normalised] : [values.name.toLowerCase(), kind],
-      )
+      const key = number ? keyOf(number) : JSON.stringify([values.name.toLowerCase(), kind])
       const twin = this.#seen.get(key)
       if (twin !== undefined) {
         desk.fault(
@@ -59,10 +65,16 @@ export class PartsReader implements ListReader {
         desk.counts[desk.update('part', held, full) ? 'updated' : 'unchanged']++
         continue
       }
-      const suggested = kind ?? suggestKind(values.name)
-      if (kind === null && suggested !== null) this.#suggested++
-      if (suggested === null) this.#unsorted++
-      const partId = desk.insert('part', { ...values, kind: suggested ?? 'unsorted' })
+      const near = number ? placed.get(keyOf(number)) : undefined
+      const told = kind ?? near?.kind ?? suggestKind(values.name)
+      if (kind === null && near) this.#placed++
+      else if (kind === null && told !== null) this.#suggested++
+      if (told === null) this.#unsorted++
+      const partId = desk.insert('part', {
+        ...values,
+        kind: told ?? 'unsorted',
+        family: values.family ?? (near && near.kind === told ? near.family : null),
+      })
       if (number)
         desk.insert('partNumber', {
           partId,
@@ -78,10 +90,24 @@ export class PartsReader implements ListReader {
   }
 
   async end(desk: Desk): Promise<void> {
-    if (this.#suggested > 0)
-      desk.note(`${this.#suggested} kinds are told by their words: look them over in Catalogue.`)
-    if (this.#unsorted > 0)
-      desk.note(`${this.#unsorted} wait as unsorted until their kind is set in Catalogue.`)
+    const told = (count: number, one: string, many: string): void => {
+      if (count > 0) desk.note(count === 1 ? `1 ${one}` : `${count} ${many}`)
+    }
+    told(
+      this.#placed,
+      'kind is that of a part whose number its own replaces or serves for: look it over in Catalogue.',
+      'kinds are those of parts whose numbers theirs replace or serve for: look them over in Catalogue.',
+    )
+    told(
+      this.#suggested,
+      'kind is told by its words: look it over in Catalogue.',
+      'kinds are told by their words: look them over in Catalogue.',
+    )
+    told(
+      this.#unsorted,
+      'waits as unsorted until its kind is set in Catalogue.',
+      'wait as unsorted until their kind is set in Catalogue.',
+    )
   }
 
   #read(row: ListRow, desk: Desk) {

@@ -220,8 +220,6 @@ async function* kits(store: Store, issuer: Named): AsyncGenerator<WrittenRow> {
       const number = numbers.find(
         (one) => one.partId === partId && one.mark === 'catalogue' && one.struckDay === null,
       )
-      // A piece without a number cannot be found again by a list.
-      if (!number) continue
       const part = parts.find(({ id }) => id === partId)
       yield {
         kit: kit.name,
@@ -231,8 +229,8 @@ async function* kits(store: Store, issuer: Named): AsyncGenerator<WrittenRow> {
         taxIncluded: kit.taxIncluded ? 'yes' : 'no',
         omits: kit.omits,
         kind: part?.kind,
-        issuer: issuer(number.issuerId),
-        number: number.number,
+        issuer: number && issuer(number.issuerId),
+        number: number?.number,
         words: part?.name,
         quantity: String(quantity),
         hadAgain,

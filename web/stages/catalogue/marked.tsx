@@ -1,7 +1,6 @@
 import { useState } from 'react'
 import type { Answer } from '../../../contract/asked.ts'
 import { CATALOGUE_OPTIONS } from '../../../core/needs/catalogue-kinds.ts'
-import { suggestKind } from '../../../core/needs/suggest-kind.ts'
 import { call } from '../../api/client.ts'
 import { act } from '../../api/hooks.ts'
 import { undoNewest } from '../../api/undo.ts'
@@ -11,14 +10,17 @@ import { MOST_BESIDE } from './most-beside.ts'
 
 type PartRow = Answer<'GET /parts'>['items'][number]
 
-/** What can be done with the parts that are marked: read side by side, given a kind, or the kind their words tell of. */
+/** What can be done with the parts that are marked: read side by side, given a kind, or what their numbers and words tell of them. */
 export function Marked({ parts, onDone }: { parts: readonly PartRow[]; onDone: () => void }) {
   const [kind, setKind] = useState('')
-  const suggested = parts.flatMap((part) => {
-    const told = part.kind === 'unsorted' ? suggestKind(part.name) : null
-    return told === null ? [] : [{ id: part.id, version: part.version, kind: told }]
-  })
-  const set = (all: readonly { id: string; version: number; kind: string }[]): void =>
+  const suggested = parts.flatMap(({ id, version, suggested: told }) =>
+    told === null
+      ? []
+      : [{ id, version, kind: told.kind, ...(told.family ? { family: told.family } : {}) }],
+  )
+  const set = (
+    all: readonly { id: string; version: number; kind: string; family?: string }[],
+  ): void =>
     void act(
       () => call('POST /parts/kinds', { body: { parts: [...all] } }),
       `${all.length} ${all.length === 1 ? 'part has' : 'parts have'} their kind.`,
@@ -47,9 +49,7 @@ export function Marked({ parts, onDone }: { parts: readonly PartRow[]; onDone: (
         </Button>
       )}
       {suggested.length > 0 && (
-        <Button onClick={() => set(suggested)}>
-          Take what their words tell: {suggested.length}
-        </Button>
+        <Button onClick={() => set(suggested)}>Take what is suggested: {suggested.length}</Button>
       )}
       <Button tone="quiet" onClick={onDone}>
         Unmark

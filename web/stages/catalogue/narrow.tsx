@@ -2,13 +2,15 @@ import { useState } from 'react'
 import { LINE_PLACES, placeWords } from '../../../core/needs/line.ts'
 import { PORT_KINDS } from '../../../core/ports/index.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
-import { useReading } from '../../api/hooks.ts'
+import { useAnswer } from '../../api/answer.ts'
+import { call } from '../../api/client.ts'
+import { act, useReading } from '../../api/hooks.ts'
+import { undoNewest } from '../../api/undo.ts'
 import { Check } from '../../components/fields/check.tsx'
 import { Field, INPUT } from '../../components/fields/field.tsx'
 import { optionsOf, Select } from '../../components/fields/select.tsx'
 import { Button, Folded } from '../../components/ui.tsx'
 import type { Change } from '../../components/use-address.ts'
-import { type KeptFilter, keepFilter, keptFilters } from './kept-filters.ts'
 import { NarrowField, readNarrow } from './narrow-field.tsx'
 
 /** Sizes a part can be found by: every figure of every port. */
@@ -52,7 +54,7 @@ export function Narrow({
 }) {
   const value = (name: Narrowed): string => params.get(name) ?? ''
   const reading = useReading()
-  const [kept, setKept] = useState(keptFilters)
+  const kept = useAnswer('GET /kept', { query: { what: 'filter' } }).data?.items ?? []
   const [name, setName] = useState('')
   const [fault, setFault] = useState('')
   const used = NARROWS.filter((one) => value(one) !== '').length
@@ -70,8 +72,21 @@ export function Narrow({
       onChange={(next) => change({ [field]: next })}
     />
   )
-  const put = ({ values }: KeptFilter): void =>
+  const put = (values: Readonly<Record<string, string>>): void =>
     change(Object.fromEntries(NARROWS.map((one) => [one, values[one] ?? null])))
+  const keep = (): void => {
+    const isNamed = name.trim() !== ''
+    setFault(isNamed ? '' : 'Give it a name.')
+    if (!isNamed) return
+    const values = Object.fromEntries(
+      NARROWS.flatMap((one) => (value(one) === '' ? [] : [[one, value(one)]])),
+    )
+    void act(
+      () => call('POST /kept', { body: { what: 'filter', name: name.trim(), value: values } }),
+      `Kept for everybody here as ${name.trim()}.`,
+      undoNewest,
+    ).then((isKept) => isKept && setName(''))
+  }
   return (
     <div className="px-4 pb-2 print:hidden">
       <Folded
@@ -136,36 +151,34 @@ export function Narrow({
               Show all again
             </Button>
           )}
-          {kept.map((one) => (
-            <span key={one.name} className="inline-flex items-center rounded border border-line">
-              <Button tone="quiet" onClick={() => put(one)}>
-                {one.name}
-              </Button>
-              <Button
-                tone="quiet"
-                aria-label={`Forget ${one.name}`}
-                onClick={() => setKept(keepFilter(one.name, null))}
-              >
-                ×
-              </Button>
-            </span>
-          ))}
+          {[...kept]
+            .sort((p, q) => p.name.localeCompare(q.name, 'en'))
+            .map((one) => (
+              <span key={one.id} className="inline-flex items-center rounded border border-line">
+                <Button tone="quiet" onClick={() => put(one.value)}>
+                  {one.name}
+                </Button>
+                <Button
+                  tone="quiet"
+                  aria-label={`Forget ${one.name}`}
+                  onClick={() =>
+                    void act(
+                      () => call('DELETE /kept/{id}', { params: { id: one.id } }),
+                      `${one.name} is kept no more.`,
+                      undoNewest,
+                    )
+                  }
+                >
+                  ×
+                </Button>
+              </span>
+            ))}
           {used > 0 && (
             <form
               className="flex items-end gap-2"
               onSubmit={(event) => {
                 event.preventDefault()
-                if (name.trim() === '') return setFault('Give it a name.')
-                setFault('')
-                setKept(
-                  keepFilter(
-                    name.trim(),
-                    Object.fromEntries(
-                      NARROWS.flatMap((one) => (value(one) === '' ? [] : [[one, value(one)]])),
-                    ),
-                  ),
-                )
-                setName('')
+                keep()
               }}
             >
               <Field label="Keep this under a name" {...(fault ? { fault } : {})}>

@@ -1,6 +1,8 @@
+import { useState } from 'react'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { readWhere, WhereFault, type WhereText } from '../../../core/identity/where-text.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
+import { useAnswer } from '../../api/answer.ts'
 import { ApiProblem, call } from '../../api/client.ts'
 import { write } from '../../api/hooks.ts'
 import { personNow } from '../../api/person.ts'
@@ -68,6 +70,18 @@ const saidBy = (): { by: string | null } => ({ by: personNow()?.name ?? null })
 
 /** Forms for what is said of the numbers of a part. */
 export function NumberForms({ part }: { part: PartDetail }) {
+  const [changed, setChanged] = useState<readonly string[]>([])
+  const photos = useAnswer('GET /photos', { query: { partId: part.id } }).data?.items ?? []
+  const photo = {
+    name: 'photoId',
+    label: 'Photo it is read from',
+    type: 'select',
+    hint: 'One of those of this part; add it there first',
+    options: photos.map(({ id, note, takenAt }, i) => ({
+      value: id,
+      words: note ?? takenAt ?? `Photo ${i + 1}`,
+    })),
+  } as const
   const [first] = part.numbers
   const own = { issuer: first?.issuer ?? '', number: first?.number ?? '' }
   return (
@@ -88,6 +102,7 @@ export function NumberForms({ part }: { part: PartDetail }) {
               hint: 'A stamped or cast number may stand on many parts: it asks for a second look',
             },
             ...SAID,
+            ...(photos.length > 0 ? [photo] : []),
             {
               name: 'isSo',
               label: 'Another part bears it too, and it is so',
@@ -98,14 +113,21 @@ export function NumberForms({ part }: { part: PartDetail }) {
           initial={{ issuer: own.issuer, mark: 'catalogue', grade: 'catalogue' }}
           action="Add number"
           submit={(values) =>
-            write(() =>
-              call('POST /parts/{id}/numbers', {
+            write(async () => {
+              const added = await call('POST /parts/{id}/numbers', {
                 params: { id: part.id },
                 body: { ...values, ...saidBy() },
-              }),
-            )
+              })
+              setChanged([`${values.number} is a number of ${part.name} now.`, ...added.changed])
+              return added
+            })
           }
         />
+        {changed.length > 0 && (
+          <p role="status" className="my-2 border-l-[3px] border-accent pl-2.5">
+            {changed.join(' ')}
+          </p>
+        )}
       </Folded>
       <Folded words="Add a supersession">
         <Form
@@ -134,6 +156,7 @@ export function NumberForms({ part }: { part: PartDetail }) {
             },
             { name: 'since', label: 'Since', type: 'text', hint: '2004, 2004-03 or 2004-03-15' },
             ...SAID,
+            ...(photos.length > 0 ? [photo] : []),
           ]}
           initial={{ issuer: own.issuer, old: own.number, back: 'unsaid', grade: 'catalogue' }}
           action="Add supersession"
@@ -170,11 +193,12 @@ export function NumberForms({ part }: { part: PartDetail }) {
               ],
             },
             ...SAID,
+            ...(photos.length > 0 ? [photo] : []),
             ...WHERE,
           ]}
           initial={{ serves: 'yes', grade: 'heard' }}
           action="Add interchange"
-          submit={({ issuer, number, serves, grade, source, ...values }) =>
+          submit={({ issuer, number, serves, grade, source, photoId, ...values }) =>
             write(() =>
               call('POST /interchanges', {
                 body: {
@@ -182,6 +206,7 @@ export function NumberForms({ part }: { part: PartDetail }) {
                   serves,
                   grade,
                   source,
+                  photoId,
                   scope: scopeOf(values),
                   ...saidBy(),
                 },
@@ -208,11 +233,12 @@ export function NumberForms({ part }: { part: PartDetail }) {
               ],
             },
             ...SAID,
+            ...(photos.length > 0 ? [photo] : []),
             ...WHERE,
           ]}
           initial={{ ...own, fits: 'yes', grade: 'catalogue' }}
           action="Add what it fits"
-          submit={({ issuer, number, fits, grade, source, ...values }) =>
+          submit={({ issuer, number, fits, grade, source, photoId, ...values }) =>
             write(() =>
               call('POST /applications', {
                 body: {
@@ -221,6 +247,7 @@ export function NumberForms({ part }: { part: PartDetail }) {
                   fits,
                   grade,
                   source,
+                  photoId,
                   scope: scopeOf(values),
                   ...saidBy(),
                 },

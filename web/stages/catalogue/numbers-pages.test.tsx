@@ -7,9 +7,10 @@ import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { fetcher } from '../../api/client.ts'
+import { openPage } from '../../testing/open-page.tsx'
 import { Component as Beside } from './beside-page.tsx'
+import { Component as Catalogue } from './catalogue-page.tsx'
 import { Component as Conflicts } from './conflicts-page.tsx'
-import { keepFilter, keptFilters } from './kept-filters.ts'
 import { Numbers } from './part-numbers.tsx'
 import { Tree } from './tree.tsx'
 
@@ -82,6 +83,7 @@ const part = (id: string, value: number): PartDetail => ({
       issuer: 'KSN',
       number: `311.${value}`,
       normalised: `311${value}`,
+      key: `i 311${value}`,
       mark: 'cast',
       again: false,
       scope: { targets: { engine: { family: 'Wick', generations: ['2nd'] } }, do: ['ream it'] },
@@ -97,10 +99,10 @@ const part = (id: string, value: number): PartDetail => ({
       since: '2011-04',
       until: null,
       scope: null,
-      old: [{ issuer: 'KSN', number: '311.1', quantity: 1 }],
+      old: [{ issuer: 'KSN', number: '311.1', key: 'i 3111', quantity: 1 }],
       new: [
-        { issuer: 'KSN', number: '311.2', quantity: 1 },
-        { issuer: 'KSN', number: '311.3', quantity: 2 },
+        { issuer: 'KSN', number: '311.2', key: 'i 3112', quantity: 1 },
+        { issuer: 'KSN', number: '311.3', key: 'i 3113', quantity: 2 },
       ],
     },
   ],
@@ -258,16 +260,53 @@ test('the tree asks for what hangs on something once it is opened', async () => 
   await screen.findByRole('link', { name: 'Part flywheel' })
 })
 
-test('filters are kept by name, forgotten, and a spoilt store keeps none', () => {
-  keepFilter('small bores', { size: 'pilot-bore.boreMm', sizeTo: '22' })
-  keepFilter('cheap', { priceTo: '5' })
-  keepFilter('cheap', { priceTo: '9' })
-  expect(keptFilters()).toEqual([
-    { name: 'cheap', values: { priceTo: '9' } },
-    { name: 'small bores', values: { size: 'pilot-bore.boreMm', sizeTo: '22' } },
-  ])
-  keepFilter('cheap', null)
-  expect(keptFilters().map(({ name }) => name)).toEqual(['small bores'])
-  localStorage.setItem('filters:parts', '{"no": "list"}')
-  expect(keptFilters()).toEqual([])
+test('a filter is kept for everybody under a name, taken again, and forgotten', async () => {
+  const sent = openPage(Catalogue, '/catalogue', '/catalogue?kind=disc&fits=wick', {
+    '/parts': { items: [], next: null, mended: [], isBehind: false },
+    '/builds': { items: [] },
+    '/kept': {
+      items: [{ id: 'k', version: 1, what: 'filter', name: 'cheap', value: { priceTo: '9' } }],
+    },
+  })
+  await screen.findByText('Narrowed by 1')
+  fireEvent.click(screen.getByRole('button', { name: 'Keep' }))
+  await screen.findByText('Give it a name.')
+  fireEvent.change(screen.getByLabelText(/Keep this under a name/), { target: { value: 'Wicks' } })
+  fireEvent.click(screen.getByRole('button', { name: 'Keep' }))
+  await waitFor(() =>
+    expect(sent.at(-1)).toMatchObject({
+      path: expect.stringContaining('/kept'),
+      body: { what: 'filter', name: 'Wicks', value: { fits: 'wick' } },
+    }),
+  )
+  fireEvent.click(await screen.findByRole('button', { name: 'cheap' }))
+  await waitFor(() => expect(screen.getByLabelText(/Price to/)).toHaveProperty('value', '9'))
+  fireEvent.click(screen.getByRole('button', { name: 'Forget cheap' }))
+  await waitFor(() => expect(sent.at(-1)!.path).toContain('/kept/k'))
+})
+
+test('the numbers of a part are drawn; one that is read names its photo and says what it brings along', async () => {
+  // Its own number, spelled otherwise than the row that replaces it: one box.
+  const base = part('wick', 2)
+  open(<Numbers part={base} />, {
+    '/photos': { items: [{ id: 'ph', note: 'On the web' }] },
+    '/parts/wick/numbers': { ...base.numbers[0], changed: ['It replaced 311.1.'] },
+  })
+  expect(
+    screen.getByRole('img', {
+      name: 'KSN 311.1 replaced by KSN 311.2; KSN 311.1 replaced by KSN 311.3',
+    }),
+  ).toBeTruthy()
+  const map = screen.getByRole('img', { name: /replaced by/ })
+  expect(map.textContent).toBe('KSN 311.1KSN 311.2KSN 311.3')
+  expect(map.querySelectorAll('.fill-bench')).toHaveLength(1)
+  fireEvent.click(screen.getByText('Add a number'))
+  const [photo] = await screen.findAllByLabelText(/^Photo it is read from/)
+  fireEvent.keyDown(photo!, { key: 'Enter' })
+  fireEvent.click(await screen.findByRole('option', { name: 'On the web' }))
+  const form = screen.getByRole('button', { name: 'Add number' }).closest('form')!
+  fireEvent.change(within(form).getByLabelText('Number'), { target: { value: '311.25' } })
+  fireEvent.click(screen.getByRole('button', { name: 'Add number' }))
+  await screen.findByText('311.25 is a number of Part wick now. It replaced 311.1.')
+  expect(sent.at(-1)!.body).toMatchObject({ number: '311.25', photoId: 'ph' })
 })

@@ -41,7 +41,7 @@ const ANSWERS = {
   '/suppliers': { items: [{ id: 's', name: 'Harbour Parts', currency: 'EUR', feedReadOn: null }] },
   '/settings': { timeZone: 'UTC' },
 }
-const PartOffers = () => <Offers part={{ id: 'p', name: 'Slip yoke' } as never} />
+const PartOffers = () => <Offers part={{ id: 'p', name: 'Slip yoke' }} />
 
 test('an offer says how far it has come and how old it is; it opens with what was asked, and is changed on its version', async () => {
   const sent = openPage(PartOffers, '/', '/', ANSWERS)

@@ -7,6 +7,7 @@ import { call } from '../../api/client.ts'
 import { Row, Rows } from '../../components/rows.tsx'
 import { StrikeForm } from '../../components/strike-form.tsx'
 import { Button } from '../../components/ui.tsx'
+import { NumberMap } from '../../drawing/number-map.tsx'
 import { NumberForms } from './number-forms.tsx'
 
 type Said = Pick<
@@ -18,6 +19,7 @@ type Said = Pick<
   | 'saidBy'
   | 'day'
   | 'scope'
+  | 'photoId'
   | 'struckDay'
   | 'struckBy'
   | 'struckWhy'
@@ -78,6 +80,7 @@ export function Numbers({ part }: { part: PartDetail }) {
           </ClaimRow>
         ))}
       </Rows>
+      <Drawn part={part} />
       {supersessions.length > 0 && <h3 className="mt-3 font-semibold">Replaced</h3>}
       <Rows label="Supersessions">
         {supersessions.map((one) => (
@@ -131,6 +134,52 @@ export function Numbers({ part }: { part: PartDetail }) {
   )
 }
 
+/** What hangs together with the numbers of a part, as far as it stands: one box for a number in all its spellings. */
+function Drawn({ part: { numbers, supersessions, interchanges } }: { part: PartDetail }) {
+  const own = new Set(numbers.flatMap(({ key, struckDay }) => (struckDay ? [] : key)))
+  const replaced = supersessions
+    .filter(({ struckDay }) => !struckDay)
+    .flatMap(({ old, new: next, back }) =>
+      old.flatMap((from) =>
+        next.map((to) => ({ from, to, isLevel: false, isBothWays: back === 'yes' })),
+      ),
+    )
+  const level = interchanges
+    .filter(({ struckDay, serves }) => !struckDay && serves === 'yes')
+    .flatMap(({ members }) =>
+      members.slice(1).map((to, i) => ({
+        from: members[i]!,
+        to,
+        isLevel: true,
+        isBothWays: members[i]!.way === 'both' && to.way === 'both',
+      })),
+    )
+  const edges = [...replaced, ...level]
+  if (edges.length === 0) return null
+  const wordsOf = new Map(
+    edges.flatMap(({ from, to }) =>
+      [from, to].map(({ key, issuer, number }) => [key, `${issuer} ${number}`] as const),
+    ),
+  )
+  return (
+    <div className="my-2">
+      <NumberMap
+        nodes={[...wordsOf].map(([id, words]) => ({ id, words, isOwn: own.has(id) }))}
+        edges={edges.map(({ from, to, ...how }) => ({ ...how, from: from.key, to: to.key }))}
+        label={edges
+          .map(
+            ({ from, to, isLevel }) =>
+              `${wordsOf.get(from.key)} ${isLevel ? 'stands for' : 'replaced by'} ${wordsOf.get(to.key)}`,
+          )
+          .join('; ')}
+      />
+      <p className="text-steel">
+        Down: replaced by. {level.length > 0 && 'Dashed: one for the other. '}Filled: of this part.
+      </p>
+    </div>
+  )
+}
+
 /** One claim: what it says, where it holds, who says so; struck out it stays to be read. */
 function ClaimRow({
   table,
@@ -144,7 +193,7 @@ function ClaimRow({
   children: ReactNode
 }) {
   const [isAsking, setAsking] = useState(false)
-  const { grade, saidBy, source, day, scope, struckDay, struckBy, struckWhy } = claim
+  const { grade, saidBy, source, day, photoId, scope, struckDay, struckBy, struckWhy } = claim
   const where = whereWords(scope)
   return (
     <Row
@@ -182,6 +231,11 @@ function ClaimRow({
       {scope?.do?.map((one) => (
         <span key={one}>to do: {one}</span>
       ))}
+      {photoId && (
+        <a href={`/api/photos/${photoId}/image`} className="text-accent underline">
+          photo
+        </a>
+      )}
       <span className="text-steel">{[grade, saidBy, source, day].filter(Boolean).join(', ')}</span>
       {struckDay && (
         <span className="text-steel">

@@ -10,8 +10,10 @@ import { Age, STANDING_OPTIONS, STANDING_WORDS } from '../../components/standing
 import { Button, Folded, Money } from '../../components/ui.tsx'
 import { OfferPrices } from './offer-prices.tsx'
 
+type OfPart = Pick<PartDetail, 'id' | 'name'>
+
 /** Who sells the part, for how much, and an offer by hand. */
-export function Offers({ part }: { part: PartDetail }) {
+export function Offers({ part }: { part: OfPart }) {
   const offers = useAnswer('GET /offers', { query: { part: part.id } })
   const suppliers = useAnswer('GET /suppliers').data?.items ?? []
   const nameOf = (id: string): string => suppliers.find((one) => one.id === id)?.name ?? ''

@@ -7,6 +7,7 @@ import { LINE_PLACES } from '../../../core/needs/line.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
 import { useAnswer } from '../../api/answer.ts'
+import { Behind } from '../../components/behind.tsx'
 import { Select } from '../../components/fields/select.tsx'
 import { LIKE } from '../../components/likes.tsx'
 import type { Column } from '../../components/table/column.ts'
@@ -33,7 +34,21 @@ const COLUMNS: readonly Column<PartRow>[] = [
       </Link>
     ),
   },
-  { id: 'kind', head: 'Kind', value: (part) => kindWords(part.kind) },
+  {
+    id: 'kind',
+    head: 'Kind',
+    value: (part) => kindWords(part.kind),
+    cell: ({ kind, suggested }) =>
+      suggested === null ? (
+        kindWords(kind)
+      ) : (
+        <>
+          {kindWords(kind)}; {kindWords(suggested.kind).toLowerCase()}
+          {suggested.family && ` of ${suggested.family}`}?{' '}
+          <span className="text-steel">{suggested.because}</span>
+        </>
+      ),
+  },
   {
     id: 'years',
     head: 'Years',
@@ -121,7 +136,7 @@ export function PartsList() {
     <>
       <Narrow params={params} currency={currency} change={change} />
       <Loaded of={parts} what="the parts">
-        {({ items, next, mended }) =>
+        {({ items, next, mended, isBehind }) =>
           items.length === 0 && isAll ? (
             <Empty
               like={LIKE.parts}
@@ -144,7 +159,7 @@ export function PartsList() {
                   </Button>
                 </p>
               )}
-              {items.length === 0 && (
+              {items.length === 0 && !isBehind && (
                 <p role="status" className="px-4 pb-2">
                   No part is so. Change what narrows the list, or show all again.
                 </p>
@@ -154,6 +169,7 @@ export function PartsList() {
                   Nothing holds "{typed}": shown for "{as}".
                 </p>
               ))}
+              {isBehind && <Behind ask={parts.mutate} />}
               <DataTable
                 id="parts"
                 what="parts"

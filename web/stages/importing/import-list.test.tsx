@@ -22,8 +22,13 @@ const PREVIEW: ListPreview = {
   heads: ['Brand', 'Article', 'Text'],
   columns: { issuer: 'Brand', number: 'Article' },
 }
-const open = (kind: string, preview: Partial<ListPreview> = {}) =>
+const open = (
+  kind: string,
+  preview: Partial<ListPreview> = {},
+  others: Readonly<Record<string, unknown>> = {},
+) =>
   openPage(Page, '/catalogue/import/:kind', `/catalogue/import/${kind}`, {
+    ...others,
     '/lists/preview': { ...PREVIEW, ...preview },
     '/lists/import': { ...PREVIEW, ...preview },
   })
@@ -48,8 +53,46 @@ test('what is pasted is looked at first; columns are changed by hand, then all i
   fireEvent.click(within(preview).getByRole('button', { name: 'Import all' }))
   expect(await screen.findByText(/Imported: 2 added, 0 updated/)).toBeTruthy()
   expect(screen.getByRole('button', { name: 'Undo this import' })).toBeTruthy()
-  expect(sent.at(-1)).toMatchObject({ body: 'Brand;Article;Text\nMLD;417.20;Disc\n' })
-  expect(sent.at(-1)!.path).toContain('/lists/import')
+  const [kept, taken] = sent.slice(-2)
+  expect(taken).toMatchObject({ body: 'Brand;Article;Text\nMLD;417.20;Disc\n' })
+  expect(taken!.path).toContain('/lists/import')
+  // How it was read is kept by its heads.
+  expect(kept).toMatchObject({
+    path: '/kept',
+    body: {
+      what: 'numbers',
+      name: 'Article\tBrand\tText',
+      value: { dates: 'ask', instead: '{}' },
+    },
+  })
+})
+
+test('a list with heads that were met before is read as it was then; what is kept and cannot be read is passed over', async () => {
+  const kept = (columns: string) => ({
+    items: [
+      {
+        id: 'k',
+        version: 1,
+        what: 'numbers',
+        name: 'Article\tBrand\tText',
+        value: { columns, instead: '{"mark":"cast"}', dates: 'dmy', decimal: 'ask' },
+      },
+    ],
+  })
+  const sent = open('numbers', {}, { '/kept': kept('{"part":"Text"}') })
+  await screen.findByText(/Import: numbers of parts/)
+  await waitFor(() => expect(screen.getByText(/A sample/)).toBeTruthy())
+  paste('Brand;Article;Text\nMLD;417.20;Disc\n')
+  await waitFor(() => expect(sent).toHaveLength(2))
+  expect(sent[1]!.path).toContain('dates=dmy')
+  expect(sent[1]!.path).toContain(encodeURIComponent('{"mark":"cast"}'))
+  const dmy = screen.getByRole('radio', { name: '14/3/2026' })
+  expect(dmy.getAttribute('aria-checked') ?? String((dmy as HTMLInputElement).checked)).toBe('true')
+  cleanup()
+  const again = open('numbers', {}, { '/kept': kept('{') })
+  paste('Brand;Article;Text\nMLD;417.20;Disc\n')
+  await screen.findByRole('region', { name: 'Preview' })
+  expect(again).toHaveLength(1)
 })
 
 test('bad cells are listed and nothing can be taken in; what a date means is said and sent', async () => {

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { copyFileSync, mkdtempSync } from 'node:fs'
+import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -57,6 +57,8 @@ export async function startJunket({
         JUNKET_DATA: data,
         JUNKET_LOG: 'error',
         JUNKET_FEED_PORT: 'off',
+        // Most stories look at one build: what they do not look at is not judged for them.
+        JUNKET_WARM: 'off',
         ...(host ? { JUNKET_HOST: host, JUNKET_PASSCODE: passcode } : {}),
       },
       stdio: ['ignore', 'ignore', 'inherit'],
@@ -82,17 +84,23 @@ export async function startJunket({
   return { url, data, process: child, stop }
 }
 
+/** Nobody looks at it any more: what it is still at is not waited for. */
+async function leave({ stop, data }: Junket): Promise<void> {
+  await stop('SIGKILL')
+  rmSync(data, { recursive: true, force: true })
+}
+
 /** A test with its own demo or empty application; the page fails on any error of its own. */
 export const test = base.extend<{ demo: Junket; empty: Junket }>({
   demo: async ({}, use) => {
     const junket = await startJunket({ demo: true })
     await use(junket)
-    await junket.stop()
+    await leave(junket)
   },
   empty: async ({}, use) => {
     const junket = await startJunket()
     await use(junket)
-    await junket.stop()
+    await leave(junket)
   },
   page: async ({ page }, use) => {
     const errors: string[] = []

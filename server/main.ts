@@ -75,9 +75,10 @@ async function main(): Promise<void> {
   // The thread that plans reads the shop in before anybody asks.
   setTimeout(
     () =>
-      void (process.env.JUNKET_WARM === 'off'
-        ? Promise.resolve()
-        : jobs.readings.warm(store, (work) => jobs.gate.enter(work))
+      void (
+        process.env.JUNKET_WARM === 'off'
+          ? Promise.resolve()
+          : jobs.readings.warm(store, (work) => jobs.gate.enter(work))
       )
         // After that: what a newer program judges otherwise is noted.
         .then(() =>

@@ -181,9 +181,8 @@ function straightAnswer(
   let quantity = one.quantity ?? 1
   const path: PathStep[] = []
   for (const row of rows) {
-    const [from, to] = [row.old[0]!, row.new[0]!]
     strength = Math.min(strength, row.strength)
-    quantity = Math.ceil(quantity / from.quantity) * to.quantity
+    quantity = Math.ceil(quantity / row.taken) * row.given
     path.push(stepOver(row))
   }
   const code = rows.length === 0 ? RAISES.exact : RAISES['superseded by']
@@ -312,7 +311,7 @@ interface Judged {
 /** A way with what stands against it, as an answer; null where a number would come twice on a branch. */
 function judged(root: Root, way: Way, against: readonly Denial[]): Judged | null {
   const told = new Told()
-  if (!told.walk(way, root.quantity, [])) return null
+  if (!told.walk(way, root.quantity)) return null
   const strength = Math.min(way.strength, root.strength)
   let code = Math.max(way.code, root.code)
   const open = new Set([...(root.where.truth === 'unknown' ? root.where.open : NONE), ...told.open])
@@ -384,16 +383,18 @@ class Told {
   readonly todo: string[] = []
   readonly notes: string[] = []
 
+  /** Numbers from the start to where it is. */
+  readonly #branch = new Set<number>()
+
   /** @returns whether no number comes twice on a branch */
-  walk(way: Way, quantity: number, branch: readonly number[]): boolean {
+  walk(way: Way, quantity: number): boolean {
     const { node, step, had, ways } = way
-    if (branch.includes(node.at)) return false
-    this.notes.push(...way.notes)
+    if (this.#branch.has(node.at)) return false
+    for (const note of way.notes) this.notes.push(note)
     if (!step) {
       add(this.use, had!.mention, quantity)
       return true
     }
-    const on = [...branch, node.at]
     this.path.push({
       kind: step.kind,
       from: [written(step.from)],
@@ -401,17 +402,20 @@ class Told {
       row: step.row,
       grade: GRADES[step.rowStrength]!,
     })
-    this.open.push(...step.open)
-    this.todo.push(...step.todo)
+    for (const key of step.open) this.open.push(key)
+    for (const one of step.todo) this.todo.push(one)
     const times = Math.ceil(quantity / step.from.quantity)
     for (const other of step.others) add(this.surplus, other, times * other.quantity)
-    return step.to.every((mention, i) => {
+    this.#branch.add(node.at)
+    const isPlain = step.to.every((mention, i) => {
       const wanted = times * mention.quantity
       const own = ways[i]
-      if (own) return this.walk(own, wanted, on)
+      if (own) return this.walk(own, wanted)
       add(this.missing, mention, wanted)
-      return !on.includes(mention.at)
+      return !this.#branch.has(mention.at)
     })
+    this.#branch.delete(node.at)
+    return isPlain
   }
 
   counted(counts: Told['use']): readonly Counted[] {

@@ -123,12 +123,11 @@ export class Follower {
     if (!this.isInForce(row) || to.some((one) => one.at === at)) return
     const isRing = this.isRing(row)
     const isUnsaid = !isForward && row.back === 'unsaid'
-    const others = side.filter((one) => one.at !== at)
-    const notes = [
-      ...(isRing ? ['The supersessions run in a ring.'] : NONE),
-      ...(isUnsaid ? ['Nobody said whether the old one serves for the new.'] : NONE),
-      ...(others.length > 0 ? ['It is one of several that belong together.'] : NONE),
-    ]
+    const others = side.length === 1 ? NONE : side.filter((one) => one.at !== at)
+    const notes: string[] = []
+    if (isRing) notes.push('The supersessions run in a ring.')
+    if (isUnsaid) notes.push('Nobody said whether the old one serves for the new.')
+    if (others.length > 0) notes.push('It is one of several that belong together.')
     this.#add(steps, this.#asked.where(row.where), {
       kind: !isForward
         ? 'back'
@@ -169,18 +168,30 @@ export class Follower {
         })
   }
 
-  #add(steps: Step[], where: WhereAnswer, step: Omit<Step, 'strength' | 'open' | 'todo'>): void {
+  #add(
+    steps: Step[],
+    where: WhereAnswer,
+    { kind, row, from, to, others, code, rowStrength, notes }: Bare,
+  ): void {
     if (where.truth === 'fails') return
-    const isWeak = step.to.some(({ at }) => this.isWeak(at))
+    const isWeak = to.some(({ at }) => this.isWeak(at))
     steps.push({
-      ...step,
-      code: Math.max(step.code, raisedBy(where), isWeak ? RAISES['with note'] : 0),
-      strength: Math.min(step.rowStrength, where.strength),
+      kind,
+      row,
+      from,
+      to,
+      others,
+      code: Math.max(code, raisedBy(where), isWeak ? RAISES['with note'] : 0),
+      rowStrength,
+      strength: Math.min(rowStrength, where.strength),
       open: where.truth === 'unknown' ? where.open : NONE,
       todo: where.todo,
-      notes: isWeak
-        ? [...step.notes, 'A number stamped or cast may be borne by many parts.']
-        : step.notes,
+      notes: isWeak ? [...notes, WEAK_ON] : notes,
+      text: null,
     })
   }
 }
+
+const WEAK_ON = 'A number stamped or cast may be borne by many parts.'
+/** A step as its row has it. */
+type Bare = Omit<Step, 'strength' | 'open' | 'todo' | 'text'>

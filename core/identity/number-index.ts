@@ -53,6 +53,9 @@ export interface SupersessionRow {
   isOnRing: boolean
   /** One by one, plainly spelled, without where, day or ring. */
   isPlain: boolean
+  /** How many of the first replaced count as how many of the first that replaces: beside the row, so that it is read at once. */
+  readonly taken: number
+  readonly given: number
   /** As a step of a path, made once it is asked for. */
   step: PathStep | null
 }
@@ -130,6 +133,8 @@ export class NumberIndex {
   readonly hasDenials: boolean
   /** By number, the one that the only row of it leads on to, where supersessions alone lead on and nothing is said against it. */
   readonly plainNext: Int32Array
+  /** That row; null where there is none. */
+  readonly plainRows: (SupersessionRow | null)[] = []
   /** By number, how many rows lead back from it; 2 for more. */
   readonly openBack: Uint8Array
   readonly #rules = new Map<string, NumberRule>()
@@ -298,10 +303,14 @@ export class NumberIndex {
       throw new RangeError(
         `Supersession ${claim.id} replaces several numbers by several: write one row for each that is replaced, or for each that replaces.`,
       )
+    const old = claim.old.map((one) => this.#mention(one))
+    const successors = claim.new.map((one) => this.#mention(one))
     const row: SupersessionRow = {
       id: claim.id,
-      old: claim.old.map((one) => this.#mention(one)),
-      new: claim.new.map((one) => this.#mention(one)),
+      old,
+      new: successors,
+      taken: old[0]?.quantity ?? 1,
+      given: successors[0]?.quantity ?? 1,
       back: claim.back ?? 'unsaid',
       since: claim.since,
       until: claim.until,
@@ -390,6 +399,7 @@ export class NumberIndex {
     const [on, other] = node.onward
     this.plainNext[at] =
       !isPlain || other || (on && !on.isPlain) ? NOT_PLAIN : on ? on.new[0]!.at : ENDS
+    this.plainRows.push(on ?? null)
     this.openBack[at] = Math.min(2, node.backward.filter(({ back }) => back !== 'no').length)
   }
 }

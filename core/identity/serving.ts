@@ -206,6 +206,21 @@ function endsAt(node: Node, had: Had, denials: Denials): Way {
 
 /** A way by a step, from ways of the numbers it leads to. */
 function through({ parent, step }: Edge, ways: readonly (Way | null)[]): Way {
+  const [only] = ways
+  if (only && ways.length === 1)
+    return {
+      node: parent,
+      step,
+      had: null,
+      ways,
+      code: Math.max(step.code, only.code),
+      strength: Math.min(step.strength, only.strength),
+      steps: 1 + only.steps,
+      against:
+        parent.against.length === 0 ? only.against : byPlace([...parent.against, ...only.against]),
+      notes: step.notes,
+      isPartial: only.isPartial,
+    }
   const found = ways.filter((way) => way !== null)
   const isPartial = found.length < ways.length || found.some((way) => way.isPartial)
   return {
@@ -271,18 +286,10 @@ export function byText(p: Way, q: Way): number {
   return 0
 }
 
-const texts = new WeakMap<Step | Had, string>()
 /** What a way does first, as text. */
-function textOf({ step, had }: Way): string {
-  const key = (step ?? had)!
-  let text = texts.get(key)
-  if (text === undefined) {
-    text = step
-      ? `${step.kind} ${step.row} ${[step.from, ...step.to, ...step.others].map(inWords).join(', ')}`
-      : inWords(had!.mention)
-    texts.set(key, text)
-  }
-  return text
-}
+const textOf = ({ step, had }: Way): string =>
+  step
+    ? (step.text ??= `${step.kind} ${step.row} ${[step.from, ...step.to, ...step.others].map(inWords).join(', ')}`)
+    : inWords(had!.mention)
 
 const inWords = ({ issuer, number, quantity }: Mention): string => `${issuer} ${number} ${quantity}`

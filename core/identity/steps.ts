@@ -41,6 +41,8 @@ export interface Step {
   readonly open: readonly string[]
   readonly todo: readonly string[]
   readonly notes: readonly string[]
+  /** What it does, in one order for all, made once it is asked for. */
+  text: string | null
 }
 
 /** What a where raises of itself. */

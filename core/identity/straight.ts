@@ -25,7 +25,7 @@ export function straightChain(
   had: Mention,
 ): StraightChain | null {
   if (wanted.aside.length > 0 || had.aside.length > 0) return null
-  const { nodes, plainNext, openBack } = index
+  const { nodes, plainNext, plainRows, openBack } = index
   const rows: SupersessionRow[] = []
   let at = wanted.at
   let found = at === had.at ? 0 : -1
@@ -35,8 +35,14 @@ export function straightChain(
     if (next === NOT_PLAIN) return null
     // The only row that may lead back is the one that led here.
     if (openBack[at]! > (came && came.back !== 'no' ? 1 : 0)) return null
-    if (next === ENDS) return { rows: found < 0 ? null : rows.slice(0, found), last: nodes[at]! }
-    came = nodes[at]!.onward[0]!
+    if (next === ENDS) {
+      const isWhole = found === rows.length
+      return {
+        rows: found < 0 ? null : isWhole ? rows : rows.slice(0, found),
+        last: nodes[at]!,
+      }
+    }
+    came = plainRows[at]!
     rows.push(came)
     at = next
     if (at === had.at) found = rows.length

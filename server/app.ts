@@ -6,13 +6,13 @@ import { bodyLimit } from 'hono/body-limit'
 import { getCookie } from 'hono/cookie'
 import { HTTPException } from 'hono/http-exception'
 import { secureHeaders } from 'hono/secure-headers'
-import { v7 as uuidv7 } from 'uuid'
 import { BODY_BYTES, FILE_LIMITS, FILE_PATHS } from '../contract/files.ts'
 import type { Problem } from '../contract/problem.ts'
 import { TooManyTriesError } from './access/guard.ts'
 import { answersAs } from './access/hosts.ts'
 import { isOverTls } from './access/tls.ts'
 import { actAs } from './database/actor.ts'
+import { newId } from './database/new-id.ts'
 import { brokenRule } from './database/sqlite/constraint.ts'
 import { storageFault } from './database/sqlite/storage-fault.ts'
 import { FileFault } from './documents/file-fault.ts'
@@ -241,7 +241,7 @@ async function actAsPerson({ store }: Services, c: Context, next: Next): Promise
   if (c.req.method === 'GET') return next()
   const id = c.req.header('x-junket-person')
   const person = id ? await store.find('person', id) : null
-  const command = uuidv7()
+  const command = newId()
   c.header('x-junket-command', command)
   await actAs({ who: person ? String(person.name) : store.who, command }, next)
 }

@@ -1,10 +1,10 @@
 import { setImmediate } from 'node:timers/promises'
 import type { Knex } from 'knex'
-import { v7 as uuidv7 } from 'uuid'
 import { ConflictError, MissingError, UnprocessableError } from '../errors.ts'
 import { actorNow } from './actor.ts'
 import { announce, buildChangesTold, changesTold, packIds } from './changes.ts'
 import { meet, mirrored } from './mirror.ts'
+import { newId } from './new-id.ts'
 import { pack, type Row, type RowOf, toRow, unpack } from './row.ts'
 import { type AsideRow, asideOf, faultsOf, type RowFault, soundRow } from './set-aside.ts'
 import { fileOf } from './sqlite/connection.ts'
@@ -272,7 +272,7 @@ export class Store {
   }
 
   async insert<T extends TableName>(table: T, values: Record<string, unknown>): Promise<RowOf<T>> {
-    const row = { id: uuidv7(), ...values }
+    const row = { id: newId(), ...values }
     await this.#keepTree(table, String(row.id), row)
     await this.knex(table).insert(toRow(table, row))
     await this.#hold(table, String(row.id))
@@ -376,7 +376,7 @@ export class Store {
         { theirs: row },
       )
     const rows = await this.#gather(table, row)
-    const trash = uuidv7()
+    const trash = newId()
     await this.knex('trash').insert({
       id: trash,
       entity: table,

@@ -1,8 +1,8 @@
 import { MessagePort } from 'node:worker_threads'
 import { Piscina } from 'piscina'
-import { v7 as uuidv7 } from 'uuid'
 import type { Problem } from '../../core/sourcing/problem.ts'
 import type { Plan } from '../../core/sourcing/solve.ts'
+import { newId } from '../database/new-id.ts'
 import { RestoreGate } from '../restore-gate.ts'
 import { FileReader } from './file-reader.ts'
 import { Importer } from './importer.ts'
@@ -97,7 +97,7 @@ export class JobRunner {
     const shared = new SharedArrayBuffer(32)
     const abort = new AbortController()
     const state: JobState = {
-      id: uuidv7(),
+      id: newId(),
       kind,
       subject,
       status: 'running',

@@ -1,4 +1,4 @@
-import { v7 as uuidv7 } from 'uuid'
+import { newId } from '../database/new-id.ts'
 import type { Row, RowOf, Store } from '../database/store.ts'
 import { partOf, shapeOf, type TableName } from '../database/tables.ts'
 import { rebuildPortValues } from './one-part.ts'
@@ -20,13 +20,13 @@ export async function copyBuild(
 ): Promise<RowOf<'build'>> {
   return store.transaction(async (tx) => {
     const build = await tx.get('build', buildId)
-    const ids = new Map<string, string>([[build.id, uuidv7()]])
+    const ids = new Map<string, string>([[build.id, newId()]])
     const rows: [TableName, Row][] = []
     const gather = async (table: TableName, owner: Row): Promise<void> => {
       for (const [owned, column] of shapeOf(table).owns ?? []) {
         if (LEFT.has(owned)) continue
         for (const row of await tx.list(owned, { [column]: owner.id })) {
-          ids.set(row.id, uuidv7())
+          ids.set(row.id, newId())
           rows.push([owned, row])
           await gather(owned, row)
         }
@@ -36,7 +36,7 @@ export async function copyBuild(
     for (const [table, row] of [...rows])
       if (table === 'specimen')
         for (const claim of await tx.readIn('claim', 'specimenId', [row.id])) {
-          ids.set(claim.id, uuidv7())
+          ids.set(claim.id, newId())
           rows.push(['claim', claim])
         }
     const copied = (table: TableName, { version: _, ...row }: Row): Record<string, unknown> => {

@@ -1,8 +1,8 @@
-import { v7 as uuidv7 } from 'uuid'
 import type { z } from 'zod'
 import { feedReading } from '../../contract/answers/feeds.ts'
 import { nextReading } from '../../core/sourcing/feed-due.ts'
 import { actAs } from '../database/actor.ts'
+import { newId } from '../database/new-id.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { OffersRead } from '../documents/offers-csv.ts'
 import { ProblemError, UnprocessableError } from '../errors.ts'
@@ -156,4 +156,4 @@ export const readFeedUnasked = (
   offers: TakesOffers,
   { id, name }: RowOf<'supplier'>,
 ): Promise<FeedReading> =>
-  actAs({ who: `Prices of ${name}`, command: uuidv7() }, () => readFeed(store, offers, id))
+  actAs({ who: `Prices of ${name}`, command: newId() }, () => readFeed(store, offers, id))

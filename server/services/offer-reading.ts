@@ -1,7 +1,7 @@
-import { v7 as uuidv7 } from 'uuid'
+import { formatISO, parseISO, subDays } from 'date-fns'
 import { DEFAULT_RULE, readNumber, ruleOf } from '../../core/identity/number-rule.ts'
-import { daysOld } from '../../core/sourcing/freshness.ts'
 import type { OfferMapping } from '../../core/tables/offer-columns.ts'
+import { newId } from '../database/new-id.ts'
 import type { StagedRows } from '../database/sqlite/stage.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import type { BadCell, OfferLine } from '../documents/offer-cells.ts'
@@ -114,9 +114,14 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
   #fresh: { line: number; issuerId: string; normalised: string; number: string }[] = []
   #rows = noRows()
 
+  /** What was last heard of on this day or before is said again. */
+  readonly #oldFrom: string
+
   constructor(store: Store, terms: OfferTerms) {
     this.#store = store
     this.terms = terms
+    const oldFrom = subDays(parseISO(terms.day), SAID_AGAIN_AFTER_DAYS)
+    this.#oldFrom = formatISO(oldFrom, { representation: 'date' })
   }
 
   async match({ rows, bad, spoilt, heads, columns }: OffersRead): Promise<void> {
@@ -178,7 +183,7 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
       if (!other) {
         this.#counts.added++
         this.#rows.offer.push({
-          id: uuidv7(),
+          id: newId(),
           partId,
           supplierId: supplier.id,
           issuerId,
@@ -279,7 +284,7 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
   }
 
   #isOld({ seenOn }: RowOf<'offer'>): boolean {
-    return (daysOld(seenOn, null, this.terms.day) ?? Infinity) >= SAID_AGAIN_AFTER_DAYS
+    return seenOn === null || seenOn <= this.#oldFrom
   }
 
   #moved(line: OfferLine, { priceMinor, currency }: RowOf<'offer'>): void {
@@ -310,7 +315,7 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
   #newIssuer(name: string): string {
     const known = this.#newIssuers.get(issuerKey(name))
     if (known) return known.id
-    const issuer = { id: uuidv7(), name }
+    const issuer = { id: newId(), name }
     this.#newIssuers.set(issuerKey(name), issuer)
     this.#rows.issuer.push(issuer)
     return issuer.id
@@ -322,7 +327,7 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
     const known = this.#newParts.get(key)
     if (known !== undefined) return known
     const { issuer, number, description } = line
-    const id = uuidv7()
+    const id = newId()
     this.#newParts.set(key, id)
     this.#fresh.push({ line: line.line, issuerId, normalised, number })
     if (this.#named.length < NAMED_PARTS) this.#named.push({ issuer, number, description })
@@ -332,7 +337,7 @@ export class OfferReading implements Reading<OffersRead, ImportPreview> {
       name: (description || `${issuer} ${number}`).replace(/\p{Cc}+/gu, ' ').slice(0, 120),
     })
     this.#rows.partNumber.push({
-      id: uuidv7(),
+      id: newId(),
       partId: id,
       issuerId,
       number,
@@ -387,7 +392,7 @@ function grouped<T extends { normalised: string }>(
 
 /** What was asked for an offer until now, on the day that was last heard. */
 export const pastPriceOf = ({ id, priceMinor, currency }: RowOf<'offer'>, day: string) => ({
-  id: uuidv7(),
+  id: newId(),
   offerId: id,
   day,
   priceMinor,

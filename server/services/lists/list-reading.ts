@@ -1,10 +1,10 @@
-import { v7 as uuidv7 } from 'uuid'
 import { MARKS } from '../../../core/identity/claims.ts'
 import { DEFAULT_RULE, readNumber, ruleOf } from '../../../core/identity/number-rule.ts'
 import { readWhere, WHERE_COLUMNS, WhereFault } from '../../../core/identity/where-text.ts'
 import { GRADES, type Grade } from '../../../core/quantity/grade.ts'
 import type { Decimal } from '../../../core/quantity/units.ts'
 import { type DateOrder, readDay } from '../../../core/tables/read-day.ts'
+import { newId } from '../../database/new-id.ts'
 import type { StagedRows } from '../../database/sqlite/stage.ts'
 import type { Row, RowOf, Store } from '../../database/store.ts'
 import type { TableName } from '../../database/tables.ts'
@@ -82,7 +82,7 @@ export class Desk {
   }
 
   insert(table: TableName, row: Record<string, unknown>): string {
-    const id = String(row.id ?? uuidv7())
+    const id = String(row.id ?? newId())
     const held = this.#inserts.get(table) ?? []
     this.#inserts.set(table, held)
     held.push({ ...row, id })

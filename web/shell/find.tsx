@@ -3,15 +3,14 @@ import { useDeferredValue, useEffect, useState } from 'react'
 import { useHotkeys } from 'react-hotkeys-hook'
 import { useNavigate } from 'react-router'
 import type { Answer } from '../../contract/asked.ts'
+import { holdsWords } from '../../core/holds-words.ts'
 import type { NumberMatch } from '../../core/identity/number-search.ts'
 import type { Joint } from '../../core/joints/joint.ts'
 import { useAnswer } from '../api/answer.ts'
-import { undoNewest } from '../api/undo.ts'
 import { Behind } from '../components/behind.tsx'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
-import { STAGES } from './stages.ts'
-import { setTheme, themeNow } from './theme.ts'
+import { actionsOf } from './actions.ts'
 
 /** `/`: finds builds, parts, numbers in any spelling, joints, donors and actions. */
 export function Find({ build }: { build: string | undefined }) {
@@ -38,14 +37,12 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
     onDone()
     navigate(to)
   }
-  const holds = (words: string): boolean =>
-    typed.trim() === '' || words.toLowerCase().includes(typed.trim().toLowerCase())
   const known = useJoints()
   const joints =
     build && typed.trim() !== ''
-      ? known.filter(({ title, short }) => holds(`${title} ${short}`))
+      ? holding(known, typed, ({ title, short }) => `${title} ${short}`)
       : []
-  const actions = actionsOf(build).filter(({ words }) => holds(words))
+  const actions = holding(actionsOf(build), typed, ({ words, detail }) => `${words} ${detail}`)
   const isBehind = asked !== '' && found.data?.isBehind === true
   const items = asked ? (found.data?.items ?? []) : []
   const mended = asked ? (found.data?.mended ?? []) : []
@@ -110,6 +107,14 @@ function Results({ build, onDone }: { build: string | undefined; onDone: () => v
   )
 }
 
+/** Those that hold what is typed; where none does, those that hold it but for a typing error. */
+function holding<T>(all: readonly T[], typed: string, textOf: (one: T) => string): readonly T[] {
+  const as = (isMended: boolean): readonly T[] =>
+    all.filter((one) => holdsWords(textOf(one), typed, isMended))
+  const exactly = as(false)
+  return exactly.length > 0 ? exactly : as(true)
+}
+
 /** Every joint, loaded when first something is to be found: what they declare is too much for every page to wait for. */
 function useJoints(): readonly Joint[] {
   const [joints, setJoints] = useState<readonly Joint[]>([])
@@ -159,104 +164,4 @@ function placeOf({ kind, id }: Answer<'GET /find'>['items'][number]): string {
   if (kind === 'build') return `/builds/${id}/pairing`
   if (kind === 'kit' || kind === 'donor') return `/catalogue/${kind}s/${encodeURIComponent(id)}`
   return kind === 'supplier' ? '/suppliers' : `/catalogue/parts/${encodeURIComponent(id)}`
-}
-
-interface Action {
-  readonly words: string
-  readonly detail: string
-  readonly to?: string
-  readonly run?: () => void
-}
-
-function actionsOf(build: string | undefined): Action[] {
-  return [
-    ...(build
-      ? STAGES.map((stage) => ({
-          words: stage.words,
-          detail: stage.digit === null ? 'Stage' : `Stage, Alt+${stage.digit}`,
-          to: `/builds/${build}/${stage.id}`,
-        }))
-      : []),
-    ...(build
-      ? [
-          {
-            words: 'Shop mode',
-            detail: 'Big and plain, one line at a time',
-            to: `/builds/${build}/shop`,
-          },
-        ]
-      : []),
-    ...(build
-      ? [
-          {
-            words: 'Recipient',
-            detail: 'Measured on its drawings',
-            to: `/builds/${build}/recipient`,
-          },
-        ]
-      : []),
-    ...(build
-      ? [
-          {
-            words: 'Measuring card',
-            detail: 'To print, or on a phone',
-            to: `/builds/${build}/recipient/card`,
-          },
-        ]
-      : []),
-    ...(build
-      ? [{ words: 'Loose gearbox', detail: 'Tried on the bench', to: `/builds/${build}/bench` }]
-      : []),
-    ...(build
-      ? [
-          {
-            words: 'Kits compared',
-            detail: 'On the chosen pairing',
-            to: `/builds/${build}/kits`,
-          },
-          {
-            words: 'What came',
-            detail: 'Measured in, batch by batch',
-            to: `/builds/${build}/arrivals`,
-          },
-          {
-            words: 'Mating card',
-            detail: 'To print or fill beside the floor',
-            to: `/builds/${build}/mating`,
-          },
-        ]
-      : []),
-    { words: 'Start a build', detail: 'Two minutes', to: '/start' },
-    { words: 'Builds', detail: 'Page', to: '/' },
-    { words: 'Catalogue', detail: 'Page', to: '/catalogue' },
-    { words: 'Suppliers', detail: 'Page', to: '/suppliers' },
-    { words: 'Wanted parts', detail: 'Page', to: '/wanted' },
-    { words: 'Settings', detail: 'Page', to: '/settings' },
-    {
-      words: 'People and safekeeping',
-      detail: 'Page: backups, trash, passcode',
-      to: '/safekeeping',
-    },
-    { words: 'Import offers', detail: 'Page', to: '/suppliers/import' },
-    {
-      words: 'Import a list',
-      detail: 'Parts, numbers, supersessions, suppliers, kits',
-      to: '/catalogue/import/parts',
-    },
-    { words: 'Add an engine', detail: 'Page', to: '/catalogue/new/engine' },
-    { words: 'Add a transmission', detail: 'Page', to: '/catalogue/new/transmission' },
-    { words: 'Add a vehicle', detail: 'Page', to: '/catalogue/new/vehicle' },
-    { words: 'Add a part', detail: 'Page', to: '/catalogue/new/part' },
-    { words: 'Undo', detail: 'Ctrl+Z', run: () => void undoNewest() },
-    {
-      words: 'Day or late bench',
-      detail: 'Theme',
-      run: () => setTheme(themeNow() === 'late' ? 'day' : 'late'),
-    },
-    {
-      words: 'Print this page',
-      detail: 'Action',
-      run: () => setTimeout(() => window.print(), 100),
-    },
-  ]
 }

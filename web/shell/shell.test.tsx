@@ -98,6 +98,22 @@ test('outside a build there are no joints to find; nothing found says so', async
   expect(screen.queryByRole('option', { name: /Joint/ })).toBeNull()
 })
 
+test('an action and a joint are found with a typing error; what holds the words as typed comes alone', async () => {
+  dark(false)
+  answers({ '/find': { items: [] } })
+  render(page(<Find build="lantern" />))
+  fireEvent.click(screen.getByRole('button', { name: 'Find /' }))
+  const type = async (value: string): Promise<void> =>
+    void fireEvent.change(await screen.findByRole('combobox'), { target: { value } })
+  await type('improt lsit')
+  expect(await screen.findByRole('option', { name: /Import a list/ })).toBeTruthy()
+  expect(screen.queryByRole('option', { name: /Import offers/ })).toBeNull()
+  await type('backups')
+  expect(await screen.findByRole('option', { name: /People and safekeeping/ })).toBeTruthy()
+  await type('crossmebmer')
+  expect(await screen.findByRole('option', { name: /Gearbox mount to crossmember/ })).toBeTruthy()
+})
+
 test('with nothing typed every action stands ready, stages of the build first', async () => {
   dark(false)
   answers({})

@@ -2,7 +2,7 @@ import { fieldsOf, type ListKind, type ListMapping } from '../../core/tables/lis
 import { suggestColumns } from '../../core/tables/match-columns.ts'
 import { RecordFault } from './file-record.ts'
 import type { BadCell } from './offer-cells.ts'
-import { recordsOf } from './records.ts'
+import { namedTwice, recordsOf, widthFault } from './records.ts'
 
 /** A row of a list: the words of its columns, blank ones left out. */
 export interface ListRow {
@@ -32,7 +32,8 @@ export async function* readList(
   mapping: ListMapping = {},
 ): AsyncGenerator<ListRead> {
   const fields = fieldsOf(kind)
-  const { rows: records } = recordsOf(bytes, fields)
+  const { delimiter, rows: records } = recordsOf(bytes, fields)
+  let width = 0
   let at: readonly (readonly [string, number])[] | null = null
   let rows: ListRow[] = []
   let bad: BadCell[] = []
@@ -40,6 +41,7 @@ export async function* readList(
     for await (const { cells, line } of records) {
       if (!at) {
         const heads = cells.map((head) => head.trim())
+        width = heads.length
         const columns: Record<string, string> = {}
         for (const [name, head] of Object.entries(mapping.columns ?? suggestColumns(heads, fields)))
           if (head !== undefined) columns[name] = head
@@ -51,11 +53,13 @@ export async function* readList(
           ({ name, isNeeded }) =>
             isNeeded && !at!.some(([known]) => known === name) && !mapping.instead?.[name]?.trim(),
         )
-        const fault = missing[0] && {
-          line: 1,
-          column: missing[0].name,
-          message: `Nothing says ${missing.map(({ label }) => label.toLowerCase()).join(', ')}: the first line names ${heads.slice(0, 30).join(', ')}. Say which column it is, or what counts for all rows.`,
-        }
+        const fault = missing[0]
+          ? {
+              line: 1,
+              column: missing[0].name,
+              message: `Nothing says ${missing.map(({ label }) => label.toLowerCase()).join(', ')}: the first line names ${heads.slice(0, 30).join(', ')}. Say which column it is, or what counts for all rows.`,
+            }
+          : namedTwice(heads, columns)
         yield { heads, columns, rows: [], bad: fault ? [fault] : [] }
         if (fault) return
         continue
@@ -69,6 +73,9 @@ export async function* readList(
         if (text !== '') found[name] = text.replace(/^'(?=[=+\-@])/, '')
       }
       const faults = Object.entries(found).flatMap(([column, text]) => faultIn(line, column, text))
+      // Cells at the end that hold nothing are often left out or added.
+      if (cells.slice(width).some((text) => text.trim() !== ''))
+        faults.push({ line, column: '', message: widthFault(cells.length, width, delimiter) })
       for (const { name, label, isNeeded } of fields)
         if (isNeeded && !found[name]?.trim())
           faults.push({ line, column: name, message: `Fill in: ${label.toLowerCase()}.` })

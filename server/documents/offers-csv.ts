@@ -10,7 +10,7 @@ import {
 import { RecordFault } from './file-record.ts'
 import { type BadCell, type OfferLine, readOffer, type Tell } from './offer-cells.ts'
 import { isZip } from './photo-zip.ts'
-import { recordsOf } from './records.ts'
+import { namedTwice, recordsOf, widthFault } from './records.ts'
 
 /** Some rows of a file, in its order: those that are right, and every bad cell. */
 export interface OffersRead {
@@ -128,17 +128,7 @@ function headFault({ heads, columns, at, instead }: Head): BadCell | null {
       column: missing[0]!,
       message: `Nothing says ${missing.join(', ')}: the first line names ${heads.slice(0, 30).join(', ')}. Say which column it is, or what counts for all rows.`,
     }
-  const twice = OFFER_COLUMNS.find((name) => {
-    const head = columns[name]
-    return head !== undefined && heads.indexOf(head) !== heads.lastIndexOf(head)
-  })
-  return twice
-    ? {
-        line: 1,
-        column: twice,
-        message: `The first line names ${columns[twice]} twice. Take one of the two columns out.`,
-      }
-    : null
+  return namedTwice(heads, columns)
 }
 
 function readRecord(
@@ -150,11 +140,7 @@ function readRecord(
   fault: Tell,
 ): OfferLine | null {
   const isWide = record.length !== head.heads.length
-  if (isWide)
-    fault(
-      '',
-      `This row has ${record.length} cells, the first line has ${head.heads.length}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`,
-    )
+  if (isWide) fault('', widthFault(record.length, head.heads.length, delimiter))
   const row = readOffer((name) => cellOf(record, head, name), line, delimiter, decimal, fault)
   return isWide ? null : row
 }

@@ -26,6 +26,27 @@ export function recordsOf(bytes: Uint8Array, fields: readonly WantedColumn[]): R
   return { delimiter, rows: csvRows(text, delimiter) }
 }
 
+/** What is wrong with a row that has another number of cells than the first line: separators in it that are not quoted. */
+export const widthFault = (cells: number, heads: number, delimiter: string): string =>
+  `This row has ${cells} cells, the first line has ${heads}. Quote cells that hold "${delimiter === '\t' ? 'a tab' : delimiter}".`
+
+/** A column that is taken from a head which the first line names twice: nobody knows which is meant. */
+export function namedTwice(
+  heads: readonly string[],
+  columns: Readonly<Partial<Record<string, string>>>,
+): { readonly line: number; readonly column: string; readonly message: string } | null {
+  const twice = Object.entries(columns).find(
+    ([, head]) => head !== undefined && heads.indexOf(head) !== heads.lastIndexOf(head),
+  )
+  return twice
+    ? {
+        line: 1,
+        column: twice[0],
+        message: `The first line names ${twice[1]} twice. Take one of the two columns out.`,
+      }
+    : null
+}
+
 /** What reads workbooks is large: it is loaded where one is read. */
 async function* workbookRows(bytes: Uint8Array): AsyncGenerator<FileRecord> {
   const { sheetRows } = await import('./xlsx-rows.ts')

@@ -114,6 +114,39 @@ describe('of an empty shop', () => {
     })
   })
 
+  test('a part with several numbers: each is kept, found again by any of them, and gains the one it lacked', async () => {
+    const head = 'name;issuer;number;Other numbers\n'
+    const csv = `${head}Clutch disc;MLD;417-20;417.21\nThermostat;HBP;4410;4411; HBP: 44 10\n`
+    expect(await look(store, 'parts', csv)).toMatchObject({
+      bad: [{ line: 3, column: '', message: expect.stringContaining('has 5 cells') }],
+    })
+    expect(
+      (await look(store, 'parts', 'name,name,mass\nClip,Clasp,1 g\n')).bad.map(
+        ({ message }) => message,
+      ),
+    ).toEqual(['The first line names name twice. Take one of the two columns out.'])
+    const quoted = `${head}Clutch disc;MLD;417-20;417.21\nThermostat;HBP;4410;"4411; MLD: 88; HBP: 44 10"\n`
+    expect(await take(store, 'parts', quoted)).toMatchObject({ added: 1, updated: 1, bad: [] })
+    const borne = (await store.list('partNumber')).map(({ number }) => number)
+    expect(borne.filter((number) => number === '417.21')).toHaveLength(1)
+    expect(borne.toSorted().slice(-3)).toEqual(['4410', '4411', '88'])
+    const again = `${head}Thermostat;MLD;88;\nClutch disc;;;MLD: 41721\n`
+    expect(await take(store, 'parts', again)).toMatchObject({ unchanged: 2, updated: 0, bad: [] })
+    const wrong = `${head}Two in one;MLD;88;41721\nNobody's;;;12\nThermostat;HBP;4410;\nThermostat;HBP;4411;\n`
+    expect((await look(store, 'parts', wrong)).bad).toEqual([
+      { line: 2, column: 'more', message: expect.stringContaining('"Thermostat" and "Clutch') },
+      { line: 3, column: 'more', message: expect.stringContaining('Nobody says whose') },
+      { line: 5, column: 'number', message: expect.stringContaining('stands on line 4') },
+    ])
+    const rows = []
+    for await (const row of writtenRows(store, 'parts')) rows.push(row)
+    expect(rows.find(({ name }) => name === 'Thermostat')).toMatchObject({
+      issuer: 'HBP',
+      number: '4410',
+      more: 'HBP: 4411; MLD: 88',
+    })
+  })
+
   test('a number that another part bears is told, and is a conflict; a part named by a number of it is found', async () => {
     const csv =
       'part,issuer,number,mark\nMLD 417.20,HBP,3120,\nClutch disc,MLD,417 C,cast\nDisc of another,MLD,417-20,\n'

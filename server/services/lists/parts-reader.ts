@@ -1,5 +1,6 @@
 import { CATALOGUE_OPTIONS, isCatalogueKind } from '../../../core/needs/catalogue-kinds.ts'
 import { suggestKind } from '../../../core/needs/suggest-kind.ts'
+import { readMoreNumbers } from '../../../core/tables/more-numbers.ts'
 import { readMass } from '../../../core/tables/read-mass.ts'
 import type { RowOf } from '../../database/store.ts'
 import type { ListRow } from '../../documents/list-rows.ts'
@@ -24,33 +25,57 @@ export class PartsReader implements ListReader {
   async match(rows: readonly ListRow[], desk: Desk): Promise<void> {
     const read = rows.flatMap((row) => this.#read(row, desk) ?? [])
     const bearers = new Bearers(desk.store)
-    await bearers.load(read.flatMap(({ number }) => number ?? []))
-    const names = read.filter(({ number }) => number === null).map(({ values }) => values.name)
-    const alike = await desk.store.readIn('part', 'name', names)
-    const ids = read.flatMap(({ number }) => (number ? bearers.of(number)?.partId : null) ?? [])
+    await bearers.load(read.flatMap(({ numbers }) => numbers))
+    const names = read.filter(({ numbers }) => numbers.length === 0)
+    const alike = await desk.store.readIn(
+      'part',
+      'name',
+      names.map(({ values }) => values.name),
+    )
+    const ids = read.flatMap(({ numbers }) =>
+      numbers.flatMap((number) => bearers.of(number)?.partId ?? []),
+    )
     const byId = new Map(
       (await desk.store.readIn('part', 'id', ids)).map((part) => [part.id, part]),
     )
-    const fresh = read.flatMap(({ row, number }) =>
-      number && !bearers.of(number) ? [{ line: row.line, ...number }] : [],
+    const fresh = read.flatMap(({ row, numbers }) =>
+      numbers
+        .filter((number) => !bearers.of(number))
+        .map((number) => ({ line: row.line, ...number })),
     )
     await desk.likes.add(desk.store, fresh, (one) => this.#seen.has(keyOf(one)))
     const placed = await placedByNumbers(desk.store, fresh)
-    for (const { row, values, number, kind } of read) {
-      const key = number ? keyOf(number) : JSON.stringify([values.name.toLowerCase(), kind])
-      const twin = this.#seen.get(key)
+    for (const { row, values, numbers, kind } of read) {
+      const bearing = new Set(numbers.flatMap((number) => bearers.of(number)?.partId ?? []))
+      if (bearing.size > 1) {
+        const words = [...bearing].map((id) => `"${byId.get(id)?.name ?? id}"`).join(' and ')
+        desk.fault(
+          row.line,
+          'more',
+          `Its numbers stand on ${bearing.size} parts: ${words}. Give each part a row of its own.`,
+        )
+        continue
+      }
+      const held: RowOf<'part'> | undefined =
+        numbers.length > 0
+          ? byId.get([...bearing][0] ?? '')
+          : alike.find((part) => part.name === values.name && (kind === null || part.kind === kind))
+      const keys = [
+        ...numbers.map(keyOf),
+        ...(numbers.length === 0 ? [JSON.stringify([values.name.toLowerCase(), kind])] : []),
+        ...(held ? [`part ${held.id}`] : []),
+      ]
+      const twin = keys.map((key) => this.#seen.get(key)).find((line) => line !== undefined)
       if (twin !== undefined) {
         desk.fault(
           row.line,
-          number ? 'number' : 'name',
+          numbers.length > 0 ? 'number' : 'name',
           `The same part stands on line ${twin}. Keep one of them.`,
         )
         continue
       }
-      this.#seen.set(key, row.line)
-      const held: RowOf<'part'> | undefined = number
-        ? byId.get(bearers.of(number)?.partId ?? '')
-        : alike.find((part) => part.name === values.name && (kind === null || part.kind === kind))
+      for (const key of keys) this.#seen.set(key, row.line)
+      const missing = numbers.filter((number) => !bearers.of(number))
       if (held) {
         const full = {
           kind: kind ?? held.kind,
@@ -62,10 +87,12 @@ export class PartsReader implements ListReader {
           generation: values.generation ?? held.generation,
           note: values.note ?? held.note,
         }
-        desk.counts[desk.update('part', held, full) ? 'updated' : 'unchanged']++
+        const differs = desk.update('part', held, full)
+        for (const number of missing) bear(desk, held.id, number)
+        desk.counts[differs || missing.length > 0 ? 'updated' : 'unchanged']++
         continue
       }
-      const near = number ? placed.get(keyOf(number)) : undefined
+      const near = numbers.map((number) => placed.get(keyOf(number))).find(Boolean)
       const told = kind ?? near?.kind ?? suggestKind(values.name)
       if (kind === null && near) this.#placed++
       else if (kind === null && told !== null) this.#suggested++
@@ -75,16 +102,7 @@ export class PartsReader implements ListReader {
         kind: told ?? 'unsorted',
         family: values.family ?? (near && near.kind === told ? near.family : null),
       })
-      if (number)
-        desk.insert('partNumber', {
-          partId,
-          ...number,
-          mark: 'catalogue',
-          again: false,
-          grade: 'catalogue',
-          source: null,
-          day: desk.terms.day,
-        })
+      for (const number of numbers) bear(desk, partId, number)
       desk.counts.added++
     }
   }
@@ -110,6 +128,30 @@ export class PartsReader implements ListReader {
     )
   }
 
+  /** Its own number first, then the others; null where one cannot be read. */
+  #numbers({ line, cells }: ListRow, desk: Desk): readonly Numbered[] | null {
+    const own = cells.number === undefined ? [] : [{ issuer: null, number: cells.number }]
+    const found = new Map<string, Numbered>()
+    for (const [i, { issuer, number }] of [
+      ...own,
+      ...readMoreNumbers(cells.more ?? ''),
+    ].entries()) {
+      const column = i < own.length ? 'number' : 'more'
+      const of = issuer ?? cells.issuer
+      if (of === undefined)
+        return desk.fault(
+          line,
+          column,
+          `Nobody says whose number "${number}" is: write it as "Maker: ${number}".`,
+        )
+      const read = desk.numbered(line, of, number, column)
+      if (!read) return null
+      // The same in two spellings is one.
+      if (!found.has(keyOf(read))) found.set(keyOf(read), read)
+    }
+    return [...found.values()]
+  }
+
   #read(row: ListRow, desk: Desk) {
     const { line, cells } = row
     const name = cells.name!.replace(/\s+/g, ' ')
@@ -126,15 +168,15 @@ export class PartsReader implements ListReader {
         'kind',
         `"${cells.kind}" is no kind of part that is known here. Leave it blank to set it later.`,
       )
-    if ((cells.issuer === undefined) !== (cells.number === undefined))
+    const isNumbered = (cells.number ?? cells.more) !== undefined
+    if (cells.issuer === undefined ? cells.number !== undefined : !isNumbered)
       return desk.fault(
         line,
-        cells.number === undefined ? 'number' : 'issuer',
+        cells.issuer === undefined ? 'issuer' : 'number',
         'A number goes with whose number it is.',
       )
-    const number: Numbered | null =
-      cells.number === undefined ? null : desk.numbered(line, cells.issuer!, cells.number)
-    if (cells.number !== undefined && number === null) return null
+    const numbers = this.#numbers(row, desk)
+    if (!numbers) return null
     const mass = cells.mass === undefined ? null : readMass(cells.mass)
     if (mass && 'why' in mass) return desk.fault(line, 'mass', mass.why)
     const fromYear = desk.whole(row, 'fromYear', FIRST_YEAR, LAST_YEAR, null)
@@ -147,7 +189,7 @@ export class PartsReader implements ListReader {
         return desk.fault(line, column, 'At most 120 characters are kept.')
     return {
       row,
-      number,
+      numbers,
       kind,
       values: {
         name,
@@ -161,6 +203,18 @@ export class PartsReader implements ListReader {
     }
   }
 }
+
+/** A number that a part is listed under. */
+const bear = (desk: Desk, partId: string, number: Numbered): void =>
+  void desk.insert('partNumber', {
+    partId,
+    ...number,
+    mark: 'catalogue',
+    again: false,
+    grade: 'catalogue',
+    source: null,
+    day: desk.terms.day,
+  })
 
 /** A kind by its id or its words; undefined where it is none. */
 function kindOf(text: string): string | undefined {

@@ -4,6 +4,7 @@ import { groupBy } from '../../../core/group.ts'
 import { writeWhere } from '../../../core/identity/where-text.ts'
 import { minorDigits } from '../../../core/money/money.ts'
 import type { ListKind } from '../../../core/tables/lists.ts'
+import { writeMoreNumbers } from '../../../core/tables/more-numbers.ts'
 import type { RowOf, Store } from '../../database/store.ts'
 import type { TableName } from '../../database/tables.ts'
 import { listParts } from '../parts-found.ts'
@@ -122,12 +123,15 @@ async function* parts(
       ({ partId }) => partId,
     )
     for (const part of items) {
-      const number = numbers.get(part.id)?.[0]
+      const [number, ...more] = numbers.get(part.id) ?? []
       yield {
         name: part.name,
         kind: part.kind,
         issuer: number ? issuer(number.issuerId) : null,
         number: number?.number,
+        more: writeMoreNumbers(
+          more.map((one) => ({ issuer: issuer(one.issuerId), number: one.number })),
+        ),
         mass: part.massG === null ? null : `${part.massG} g`,
         fromYear: text(part.fromYear),
         toYear: text(part.toYear),

@@ -96,6 +96,10 @@ export const addedNumber = rowWith('partNumber', { changed: words })
 export const supersession = rowOf('supersession')
 export const interchange = rowOf('interchange')
 export const application = rowOf('application')
+/** What was said of numbers, and what that touches. */
+export const addedSupersession = rowWith('supersession', { changed: words })
+export const addedInterchange = rowWith('interchange', { changed: words })
+export const addedApplication = rowWith('application', { changed: words })
 export const generation = rowOf('generation')
 export const numberClaim = z.union([partNumber, supersession, interchange, application])
 export const numberConflicts = z.strictObject({

@@ -1,13 +1,13 @@
 import { z } from 'zod'
 import { items } from '../answers/basics.ts'
 import {
+  addedApplication,
+  addedInterchange,
   addedNumber,
-  application,
+  addedSupersession,
   generation,
-  interchange,
   numberClaim,
   numberConflicts,
-  supersession,
 } from '../answers/catalogue.ts'
 import {
   applicationInput,
@@ -29,17 +29,17 @@ export const numberOperations = {
   'POST /supersessions': {
     summary: 'Record that numbers are replaced by others',
     body: supersessionInput,
-    answer: supersession,
+    answer: addedSupersession,
   },
   'POST /interchanges': {
     summary: 'Record that numbers serve for one another, or do not',
     body: interchangeInput,
-    answer: interchange,
+    answer: addedInterchange,
   },
   'POST /applications': {
     summary: 'Record what a number fits, or does not',
     body: applicationInput,
-    answer: application,
+    answer: addedApplication,
   },
   'GET /generations': { summary: 'Breaks within families', answer: items(generation) },
   'POST /generations': {

@@ -180,6 +180,37 @@ test('what a number that was read brings along is said: who bears it, what it re
   ])
   const used = await send('POST', '/parts/wick-2-flywheel/numbers', mld('999.001'))
   expect(used.json.changed).toEqual(['The lists of Lantern are checked by it from now on.'])
+  const next = await send('POST', '/supersessions', {
+    old: [{ issuer: 'MLD', number: '999.001' }],
+    new: [{ issuer: 'MLD', number: '999.003' }],
+    back: 'no',
+    grade: 'catalogue',
+  })
+  expect(next.json.changed).toEqual([
+    expect.stringMatching(/^It tells of .*flywheel/i),
+    'The lists of Lantern are checked by it from now on.',
+  ])
+  const group = await send('POST', '/interchanges', {
+    members: [
+      { issuer: 'MLD', number: '417.20' },
+      { issuer: 'MLD', number: '999.009' },
+    ],
+    serves: 'yes',
+    grade: 'heard',
+  })
+  expect(group.json.changed).toEqual([
+    expect.stringContaining('Marlund clutch disc 200, later'),
+    '1 offer is sold under its numbers.',
+  ])
+  const nothing = await send('POST', '/applications', {
+    ...mld('999.010'),
+    fits: 'yes',
+    grade: 'heard',
+    scope: { targets: { engine: { family: 'Kessarn Wick' } } },
+  })
+  expect(nothing.json.changed).toEqual([
+    'No part here bears one of its numbers yet, and nothing is sold under them.',
+  ])
   const bare = await send('POST', `/parts/${disc.id}/numbers`, mld('999.002'))
   expect(bare.json.changed).toEqual([])
 })

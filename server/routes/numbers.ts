@@ -9,7 +9,7 @@ import {
   strikeNumberClaim,
 } from '../services/number-claims.ts'
 import { numberConflicts } from '../services/number-conflicts.ts'
-import { numberEffects } from '../services/number-effects.ts'
+import { claimEffects, numberEffects } from '../services/number-effects.ts'
 import { serve } from './serve.ts'
 
 export const numberRoutes = ({ store }: Services): App =>
@@ -18,9 +18,20 @@ export const numberRoutes = ({ store }: Services): App =>
       const added = await store.transaction((tx) => addNumber(tx, params.id, body))
       return { ...added, changed: await numberEffects(store, added) }
     },
-    'POST /supersessions': async ({ body }) => addSupersession(store, body),
-    'POST /interchanges': async ({ body }) => addInterchange(store, body),
-    'POST /applications': async ({ body }) => addApplication(store, body),
+    'POST /supersessions': async ({ body }) => {
+      const added = await addSupersession(store, body)
+      const own = await store.listIn('supersessionNumber', 'supersessionId', [added.id])
+      return { ...added, changed: await claimEffects(store, own) }
+    },
+    'POST /interchanges': async ({ body }) => {
+      const added = await addInterchange(store, body)
+      const own = await store.listIn('interchangeNumber', 'interchangeId', [added.id])
+      return { ...added, changed: await claimEffects(store, own) }
+    },
+    'POST /applications': async ({ body }) => {
+      const added = await addApplication(store, body)
+      return { ...added, changed: await claimEffects(store, [added]) }
+    },
     'GET /generations': async () => ({ items: await store.list('generation') }),
     'POST /generations': async ({ body }) => addGeneration(store, body),
     'POST /number-claims/{id}/strike': async ({ params, body: { table, ...why } }) =>

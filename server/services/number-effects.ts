@@ -6,6 +6,9 @@ import { usedIn } from './used-in.ts'
 const NAMED = 3
 const some = (all: readonly string[]): string =>
   `${all.slice(0, NAMED).join(', ')}${all.length > NAMED ? ` and ${all.length - NAMED} more` : ''}`
+const line = (all: readonly string[], words: (named: string) => string): string[] =>
+  all.length === 0 ? [] : [words(some([...new Set(all)]))]
+const checked = (named: string): string => `The lists of ${named} are checked by it from now on.`
 const isStanding = ({ struckDay }: { readonly struckDay?: string | null }): boolean =>
   struckDay == null
 
@@ -44,8 +47,6 @@ export async function numberEffects(
     .flatMap(({ scope }) => Object.values(scope?.targets ?? {}).flatMap((one) => one?.family ?? []))
   const groups = said.interchanges.filter(isStanding).length
   const builds = (uses.get(partId) ?? []).map(({ name }) => name)
-  const line = (all: readonly string[], words: (named: string) => string): string[] =>
-    all.length === 0 ? [] : [words(some([...new Set(all)]))]
   return [
     ...line(
       others.map(({ name }) => name),
@@ -60,6 +61,35 @@ export async function numberEffects(
     ...(offers.length > 0
       ? [`${offers.length} ${offers.length === 1 ? 'offer is' : 'offers are'} sold under it.`]
       : []),
-    ...line(builds, (named) => `The lists of ${named} are checked by it from now on.`),
+    ...line(builds, checked),
+  ]
+}
+
+/** What a claim on numbers touches, in sentences: parts that bear one of them, what is sold under them, which builds hang on these. */
+export async function claimEffects(store: Store, keys: readonly NumberKey[]): Promise<string[]> {
+  const bearing = (await rowsNaming(store, 'partNumber', keys)).filter(isStanding)
+  const ids = [...new Set(bearing.map(({ partId }) => partId))]
+  const [parts, uses, ...sold] = await Promise.all([
+    store.listIn('part', 'id', ids),
+    usedIn(store, ids),
+    ...keys.map(({ issuerId, normalised }) =>
+      store.readIn('offer', 'normalised', [normalised], { issuerId }),
+    ),
+  ])
+  const offers = new Set(sold.flat().map(({ id }) => id)).size
+  if (parts.length + offers === 0)
+    return ['No part here bears one of its numbers yet, and nothing is sold under them.']
+  return [
+    ...line(
+      parts.map(({ name }) => name),
+      (named) => `It tells of ${named}.`,
+    ),
+    ...(offers > 0
+      ? [`${offers} ${offers === 1 ? 'offer is' : 'offers are'} sold under its numbers.`]
+      : []),
+    ...line(
+      [...uses.values()].flatMap((own) => own.map(({ name }) => name)),
+      checked,
+    ),
   ]
 }

@@ -1,4 +1,4 @@
-import { useState } from 'react'
+import { type ReactNode, useState } from 'react'
 import type { PartDetail } from '../../../contract/answers/catalogue.ts'
 import { readWhere, WhereFault, type WhereText } from '../../../core/identity/where-text.ts'
 import { GRADES } from '../../../core/quantity/grade.ts'
@@ -70,7 +70,8 @@ const saidBy = (): { by: string | null } => ({ by: personNow()?.name ?? null })
 
 /** Forms for what is said of the numbers of a part. */
 export function NumberForms({ part }: { part: PartDetail }) {
-  const [changed, setChanged] = useState<readonly string[]>([])
+  const [brought, setBrought] = useState<Brought>(null)
+  const told = (by: string): ReactNode => brought?.by === by && <Told words={brought.words} />
   const photos = useAnswer('GET /photos', { query: { partId: part.id } }).data?.items ?? []
   const photo = {
     name: 'photoId',
@@ -118,16 +119,13 @@ export function NumberForms({ part }: { part: PartDetail }) {
                 params: { id: part.id },
                 body: { ...values, ...saidBy() },
               })
-              setChanged([`${values.number} is a number of ${part.name} now.`, ...added.changed])
+              const words = [`${values.number} is a number of ${part.name} now.`, ...added.changed]
+              setBrought({ by: 'number', words })
               return added
             })
           }
         />
-        {changed.length > 0 && (
-          <p role="status" className="my-2 border-l-[3px] border-accent pl-2.5">
-            {changed.join(' ')}
-          </p>
-        )}
+        {told('number')}
       </Folded>
       <Folded words="Add a supersession">
         <Form
@@ -161,8 +159,8 @@ export function NumberForms({ part }: { part: PartDetail }) {
           initial={{ issuer: own.issuer, old: own.number, back: 'unsaid', grade: 'catalogue' }}
           action="Add supersession"
           submit={({ issuer, old, new: next, since, ...rest }) =>
-            write(() =>
-              call('POST /supersessions', {
+            write(async () => {
+              const added = await call('POST /supersessions', {
                 body: {
                   ...rest,
                   since: since || null,
@@ -170,10 +168,16 @@ export function NumberForms({ part }: { part: PartDetail }) {
                   new: numbersIn(issuer, next),
                   ...saidBy(),
                 },
-              }),
-            )
+              })
+              setBrought({
+                by: 'supersession',
+                words: [`${old} is replaced by ${next} now.`, ...added.changed],
+              })
+              return added
+            })
           }
         />
+        {told('supersession')}
       </Folded>
       <Folded words="Add what it interchanges with">
         <Form
@@ -199,8 +203,8 @@ export function NumberForms({ part }: { part: PartDetail }) {
           initial={{ serves: 'yes', grade: 'heard' }}
           action="Add interchange"
           submit={({ issuer, number, serves, grade, source, photoId, ...values }) =>
-            write(() =>
-              call('POST /interchanges', {
+            write(async () => {
+              const added = await call('POST /interchanges', {
                 body: {
                   members: [own, { issuer, number }],
                   serves,
@@ -210,10 +214,19 @@ export function NumberForms({ part }: { part: PartDetail }) {
                   scope: scopeOf(values),
                   ...saidBy(),
                 },
-              }),
-            )
+              })
+              setBrought({
+                by: 'interchange',
+                words: [
+                  `${own.number} and ${number} ${serves === 'yes' ? 'serve' : 'do not serve'} for one another now.`,
+                  ...added.changed,
+                ],
+              })
+              return added
+            })
           }
         />
+        {told('interchange')}
       </Folded>
       <Folded words="Add what it fits">
         <Form
@@ -239,8 +252,8 @@ export function NumberForms({ part }: { part: PartDetail }) {
           initial={{ ...own, fits: 'yes', grade: 'catalogue' }}
           action="Add what it fits"
           submit={({ issuer, number, fits, grade, source, photoId, ...values }) =>
-            write(() =>
-              call('POST /applications', {
+            write(async () => {
+              const added = await call('POST /applications', {
                 body: {
                   issuer,
                   number,
@@ -251,14 +264,29 @@ export function NumberForms({ part }: { part: PartDetail }) {
                   scope: scopeOf(values),
                   ...saidBy(),
                 },
-              }),
-            )
+              })
+              setBrought({
+                by: 'application',
+                words: [`${number} is listed now.`, ...added.changed],
+              })
+              return added
+            })
           }
         />
+        {told('application')}
       </Folded>
     </>
   )
 }
+
+/** What was added last, by which form, and what it brings along. */
+type Brought = { readonly by: string; readonly words: readonly string[] } | null
+
+const Told = ({ words }: { words: readonly string[] }) => (
+  <p role="status" className="my-2 border-l-[3px] border-accent pl-2.5">
+    {words.join(' ')}
+  </p>
+)
 
 const numbersIn = (issuer: string, typed: string) =>
   typed

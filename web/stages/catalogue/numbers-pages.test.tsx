@@ -175,7 +175,9 @@ test('numbers are told with their marks, who bears them too, what replaced them 
 })
 
 test('what a number fits is typed with where it holds; what cannot be read is told at its field, and nothing is sent', async () => {
-  open(<Numbers part={part('a', 2)} />, { '/applications': { id: 'x', version: 1 } })
+  open(<Numbers part={part('a', 2)} />, {
+    '/applications': { id: 'x', version: 1, changed: ['It tells of Part a.'] },
+  })
   fireEvent.click(screen.getByText('Add what it fits', { selector: 'summary' }))
   const form = screen
     .getByText('Add what it fits', { selector: 'summary' })
@@ -205,6 +207,36 @@ test('what a number fits is typed with where it holds; what cannot be read is to
       ],
     },
   })
+  await screen.findByText('311.2 is listed now. It tells of Part a.')
+})
+
+test('a supersession and an interchange say what they touch once they are added', async () => {
+  open(<Numbers part={part('a', 2)} />, {
+    '/supersessions': { id: 's', version: 1, changed: ['2 offers are sold under its numbers.'] },
+    '/interchanges': { id: 'i', version: 1, changed: [] },
+  })
+  const add = (action: string, label: string, value: string): void => {
+    const form = screen.getByRole('button', { name: action, hidden: true }).closest('form')!
+    fireEvent.change(within(form).getByLabelText(label), { target: { value } })
+    if (label !== 'New number')
+      fireEvent.change(within(form).getByLabelText('Issuer of the other'), {
+        target: { value: 'KSN' },
+      })
+    fireEvent.submit(form)
+  }
+  add('Add supersession', 'New number', '311.4 | 311.5')
+  await screen.findByText(/^311\.2 is replaced by 311\.4 \| 311\.5 now\. 2 offers are sold/)
+  expect(sent[0]!.body).toMatchObject({
+    old: [{ issuer: 'KSN', number: '311.2' }],
+    new: [
+      { issuer: 'KSN', number: '311.4' },
+      { issuer: 'KSN', number: '311.5' },
+    ],
+  })
+  add('Add interchange', 'The other number', '88')
+  await screen.findByText('311.2 and 88 serve for one another now.')
+  // What was said of the one before is not told of this.
+  expect(screen.queryByText(/is replaced by/)).toBeNull()
 })
 
 test('conflicts are told with their claims, what hangs on them, and one is struck out', async () => {

@@ -90,6 +90,29 @@ export const partDetail = rowWith('part', {
   ),
 }).meta({ id: 'PartWithPorts' })
 
+/** Numbers that are said to fit the family of a part, or not to, and how that stands for this very one. */
+export const listedFor = z
+  .strictObject({
+    items: list(
+      z.strictObject({
+        id: z.string(),
+        issuer: z.string(),
+        number: z.string(),
+        fits: z.boolean(),
+        grade,
+        stands: z.enum(['holds', 'unknown', 'other generation', 'fails']),
+        /** What would settle it. */
+        open: words,
+        todo: words,
+        scope: where.nullable(),
+        parts: list(z.strictObject({ id: z.string(), name: z.string(), kind: z.string() })),
+      }),
+    ),
+    /** How many there are: the first 300 are told. */
+    total: z.number(),
+  })
+  .meta({ id: 'ListedFor' })
+
 export const partNumber = rowOf('partNumber')
 /** A number that was added, and what it brings along. */
 export const addedNumber = rowWith('partNumber', { changed: words })

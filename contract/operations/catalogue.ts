@@ -1,6 +1,6 @@
 import { z } from 'zod'
 import { items, trash } from '../answers/basics.ts'
-import { partDetail, partsPage, sameInside } from '../answers/catalogue.ts'
+import { listedFor, partDetail, partsPage, sameInside } from '../answers/catalogue.ts'
 import { claim, donor, kept, kit, part, takenClaim } from '../answers/rows.ts'
 import { keptInput } from '../kept.ts'
 import type { Operations } from '../operation.ts'
@@ -47,6 +47,10 @@ export const catalogueOperations = {
     summary: 'A part with its ports, claims and numbers',
     query: z.object({ build: z.string().optional() }),
     answer: partDetail,
+  },
+  'GET /parts/{id}/listed': {
+    summary: 'Numbers said to fit the family of an engine, a gearbox or a vehicle, or not to',
+    answer: listedFor,
   },
   'GET /parts/{id}/same-inside/{other}': {
     summary:

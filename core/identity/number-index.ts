@@ -144,6 +144,7 @@ export class NumberIndex {
   >()
   readonly #partRows = new Map<string, NumberRow[]>()
   readonly #listed = new Map<string, ApplicationRow[]>()
+  readonly #denied = new Map<string, ApplicationRow[]>()
   #lookAlikes: Map<string, number[]> | null = null
   #islands: Int32Array | null = null
 
@@ -194,6 +195,11 @@ export class NumberIndex {
   /** Rows that say of a number that it fits a family. */
   listedFor(kind: TargetKind, family: string): readonly ApplicationRow[] {
     return this.#listed.get(`${kind} ${plain(family)}`) ?? NOTHING
+  }
+
+  /** Rows that say of a number that it does not fit a family. */
+  deniedFor(kind: TargetKind, family: string): readonly ApplicationRow[] {
+    return this.#denied.get(`${kind} ${plain(family)}`) ?? NOTHING
   }
 
   /** Numbers of the same issuer that are easily mistaken for this one. */
@@ -358,14 +364,14 @@ export class NumberIndex {
     }
     const node = this.nodes[row.mention.at]!
     node.applications = more(node.applications, row)
-    if (!row.fits) return
+    const by = row.fits ? this.#listed : this.#denied
     for (const kind of TARGETS) {
       const named = claim.where?.targets?.[kind]
       if (!named) continue
       const key = `${kind} ${plain(named.family)}`
-      const held = this.#listed.get(key)
+      const held = by.get(key)
       if (held) held.push(row)
-      else this.#listed.set(key, [row])
+      else by.set(key, [row])
     }
   }
 

@@ -331,6 +331,7 @@ export const SAMPLES: { readonly [N in Callable]: Sample<N> } = {
   'GET /kept': { query: { what: 'filter' } },
   'DELETE /kept/{id}': (told) => ({ params: { id: told('POST /kept').id } }),
   'GET /parts/{id}': { params: { id: 'marlund-4-disc' } },
+  'GET /parts/{id}/listed': { params: { id: 'wick-2' } },
   'GET /parts/{id}/same-inside/{other}': { params: { id: 'marlund-4', other: 'marlund-4b' } },
   'DELETE /parts/{id}': (told) => ({ params: { id: told('POST /parts').id } }),
   'GET /kits': {},

@@ -17,6 +17,7 @@ import { firstAnswerView } from '../services/first-answer.ts'
 import { judgeChosen } from '../services/judged-pairings.ts'
 import { kitColumn, kitsAtHand, planWithKit } from '../services/kits-compared.ts'
 import { knownView } from '../services/known.ts'
+import { listedFor } from '../services/listed-for.ts'
 import { isSource } from '../services/locks.ts'
 import { matingCard } from '../services/mating.ts'
 import { measureNextTyped, measureNextView } from '../services/measure-next.ts'
@@ -73,6 +74,7 @@ export const READINGS = {
   pairingFigures,
   pairingWorking,
   checkNumber: checkNumbers,
+  listedFor,
   normalise: normaliseNumbers,
   measureNext: measureNextView,
   measureNextTyped,

@@ -15,7 +15,7 @@ import { listParts } from '../services/parts-found.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 
-export const catalogueRoutes = ({ store }: Services): App =>
+export const catalogueRoutes = ({ store, jobs: { readings } }: Services): App =>
   serve(newRouter(), 'Catalogue', catalogueOperations, {
     'GET /parts': async ({ query }) => listParts(store, query),
     'POST /parts': async ({ body }) => createPart(store, body),
@@ -24,6 +24,7 @@ export const catalogueRoutes = ({ store }: Services): App =>
     'POST /kept': async ({ body }) => keep(store, body),
     'DELETE /kept/{id}': async ({ params }) => toTrash(store, 'kept', params.id),
     'GET /parts/{id}': async ({ params, query }) => partDetail(store, params.id, query.build),
+    'GET /parts/{id}/listed': async ({ params }) => readings.json(store, 'listedFor', params.id),
     'GET /parts/{id}/same-inside/{other}': async ({ params }) =>
       compareInside(store, params.id, params.other),
     'PATCH /parts/{id}': async ({ params, body: { version, ...patch } }) =>

@@ -8,6 +8,7 @@ import {
 import type { KnownFacts } from '../../core/needs/line-list.ts'
 import type { NumbersOf } from '../../core/sourcing/numbers-wanted.ts'
 import type { RowOf } from '../database/store.ts'
+import { askedTarget } from './asked-target.ts'
 import type { BuildView } from './build-view.ts'
 import type { PairingRun } from './pairing-run.ts'
 
@@ -37,19 +38,7 @@ export function numbersOf(
   }
   const targetOf = (kind: TargetKind): AskedTarget | undefined => {
     const row = subjects.find((one) => one.kind === kind)
-    if (!row?.family) return undefined
-    return {
-      family: row.family,
-      // What the shop has it down as.
-      grade: 'catalogue',
-      ...(row.generation ? { generation: row.generation } : {}),
-      ...(row.built
-        ? { built: row.built }
-        : row.fromYear !== null && row.fromYear === row.toYear
-          ? { built: String(row.fromYear) }
-          : {}),
-      ...(row.serial ? { serial: row.serial } : {}),
-    }
+    return row && askedTarget(row)
   }
   const application: Application = {
     ...Object.fromEntries(

@@ -11,6 +11,7 @@ import { openPage } from '../../testing/open-page.tsx'
 import { Component as Beside } from './beside-page.tsx'
 import { Component as Catalogue } from './catalogue-page.tsx'
 import { Component as Conflicts } from './conflicts-page.tsx'
+import { ListedFor } from './listed-for.tsx'
 import { Numbers } from './part-numbers.tsx'
 import { Tree } from './tree.tsx'
 
@@ -341,4 +342,43 @@ test('the numbers of a part are drawn; one that is read names its photo and says
   fireEvent.click(screen.getByRole('button', { name: 'Add number' }))
   await screen.findByText('311.25 is a number of Part wick now. It replaced 311.1.')
   expect(sent.at(-1)!.body).toMatchObject({ number: '311.25', photoId: 'ph' })
+})
+
+test('what is listed for an engine is told by kind, with how it stands for this very one; nothing is shown without', async () => {
+  const row = (id: string, more: object) => ({
+    id,
+    issuer: 'KSN',
+    number: `90.${id}`,
+    fits: true,
+    grade: 'catalogue',
+    stands: 'holds',
+    open: [],
+    todo: [],
+    scope: { targets: { engine: { family: 'Kessarn Wick', generations: ['2nd'] } } },
+    parts: [{ id: 'ecu', name: 'Computer C', kind: 'disc' }],
+    ...more,
+  })
+  open(<ListedFor part="wick" />, {
+    '/parts/wick/listed': {
+      items: [
+        row('1', { todo: ['set the idle'] }),
+        row('2', { stands: 'other generation' }),
+        row('3', { fits: false, parts: [] }),
+      ],
+      total: 340,
+    },
+  })
+  fireEvent.click(await screen.findByText('What is listed for it (340)'))
+  const rows = screen.getAllByRole('row').map((one) => one.textContent)
+  expect(rows[1]).toMatch(/KSN 90\.1yes.*Kessarn Wick.*2nd.*set the idlecatalogue/)
+  expect(rows[2]).toContain('another generation')
+  expect(rows[3]).toMatch(/^No part here.*said not to/)
+  expect(screen.getByText(/The first 3 of 340/)).toBeTruthy()
+  expect(screen.getByRole('link', { name: 'KSN 90.1' }).getAttribute('href')).toBe(
+    '/catalogue/parts/ecu',
+  )
+  cleanup()
+  open(<ListedFor part="bare" />, { '/parts/bare/listed': { items: [], total: 0 } })
+  await new Promise((done) => setTimeout(done, 50))
+  expect(screen.queryByText(/What is listed/)).toBeNull()
 })

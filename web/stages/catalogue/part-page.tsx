@@ -1,6 +1,7 @@
 import { useState } from 'react'
 import { Link, useNavigate, useParams } from 'react-router'
 import type { FieldView, PartDetail } from '../../../contract/answers/catalogue.ts'
+import { TARGETS } from '../../../core/identity/claims.ts'
 import { kindWords } from '../../../core/ports/part-kinds.ts'
 import { removeWithUndo, usePart } from '../../api/hooks.ts'
 import { Dialog } from '../../components/dialog.tsx'
@@ -10,6 +11,7 @@ import { Photos } from '../../components/photos/photos.tsx'
 import { Button, ButtonLink, Loaded, PageHead } from '../../components/ui.tsx'
 import { FieldClaims } from './field-claims.tsx'
 import { KnownFaults } from './known-faults.tsx'
+import { ListedFor } from './listed-for.tsx'
 import { Identity } from './part-identity.tsx'
 import { Numbers } from './part-numbers.tsx'
 import { Offers } from './part-offers.tsx'
@@ -20,6 +22,9 @@ import { UsedIn } from './used-in.tsx'
 
 /** Kinds that are in a build by choice: their faults come along. */
 const FAULTY: ReadonlySet<string> = new Set(['engine', 'transmission', 'transfer-case', 'vehicle'])
+
+/** Kinds that numbers are listed for. */
+const LISTED: ReadonlySet<string> = new Set(TARGETS)
 
 /** A part whole: its measurements with all claims, numbers and what is said of them, offers, where it is used. */
 export function Component() {
@@ -86,6 +91,7 @@ function Detail({ part }: { part: PartDetail }) {
               onMeasure={(at, field) => setMeasuring({ port: at, field })}
             />
           ))}
+          {LISTED.has(part.kind) && <ListedFor part={part.id} />}
         </div>
         <div className="flex flex-col gap-6">
           <Photos of={{ partId: part.id }} what={part.name} />

@@ -123,6 +123,8 @@ export const READINGS = {
   kitsAtHand,
   planFor,
   arrivals: arrivalsOf,
+  kitMadeFrom: async (store: Store, build: string, kit: string) =>
+    (await planWithKit(store, build, kit)).madeFrom,
   /** The same as it would be with a kit. */
   solveWithKit: async (store: Store, build: string, kit: string, to: MessagePort) => {
     handOver(await planWithKit(store, build, kit), to)

@@ -6,6 +6,7 @@ import { printMoney } from '../../core/money/money.ts'
 import { insertionPlace } from '../../core/pairing/closing.ts'
 import { isCouplingKind } from '../../core/pairing/coupling.ts'
 import { kitId as bundleOf } from '../../core/sourcing/ids.ts'
+import type { Plan } from '../../core/sourcing/solve.ts'
 import type { RowOf, Store } from '../database/store.ts'
 import { ConflictError, UnprocessableError } from '../errors.ts'
 import type { JobRunner } from '../jobs/runner.ts'
@@ -13,6 +14,11 @@ import { viewBuild } from './build-view.ts'
 import { shopDay } from './day.ts'
 import type { kitColumn } from './kits-compared.ts'
 import { chooseKit, takePairing } from './pairing-choice.ts'
+
+type Solved = Pick<Plan, 'lines' | 'totalMinor' | 'status'>
+/** Plans around kits, by what they are made from: what changes elsewhere in the shop solves nothing anew. */
+const solved = new WeakMap<object, Map<string, Solved>>()
+const MOST_KEPT = 24
 
 /** Longest that what the rest costs is looked for, for each kit. */
 const TIME_LIMIT_MS = 10_000
@@ -34,12 +40,8 @@ export async function compareKits(
   const { currency } = await store.get('build', buildId)
   const columns: Awaited<ReturnType<typeof kitColumn>>[] = []
   for (const id of wanted) {
-    const { port1, port2 } = new MessageChannel()
-    await jobs.readings.hand(store, 'solveWithKit', [buildId, id], port1)
-    const { lines, totalMinor, status } = await jobs.solve(port2, TIME_LIMIT_MS)
-    columns.push(
-      await jobs.readings.ask(store, 'kitColumn', buildId, id, { lines, totalMinor, status }),
-    )
+    const plan = await planAround(store, jobs, buildId, id)
+    columns.push(await jobs.readings.ask(store, 'kitColumn', buildId, id, plan))
   }
   const people = ({ reports }: (typeof columns)[number], outcome: string): number =>
     reports
@@ -55,6 +57,29 @@ export async function compareKits(
     (minor) => printMoney(minor, currency),
   )
   return { currency, kits: columns, recommended }
+}
+
+/** The best plan of the rest around a kit: kept where it is proven, for as long as it would be made from the same. */
+async function planAround(
+  store: Store,
+  jobs: JobRunner,
+  buildId: string,
+  kitId: string,
+): Promise<Solved> {
+  const key = `${buildId} ${kitId} ${await jobs.readings.ask(store, 'kitMadeFrom', buildId, kitId)}`
+  const kept = solved.get(store.root) ?? new Map<string, Solved>()
+  solved.set(store.root, kept)
+  const held = kept.get(key)
+  if (held) return held
+  const { port1, port2 } = new MessageChannel()
+  await jobs.readings.hand(store, 'solveWithKit', [buildId, kitId], port1)
+  const { lines, totalMinor, status } = await jobs.solve(port2, TIME_LIMIT_MS)
+  const plan = { lines, totalMinor, status }
+  if (status === 'proven') {
+    kept.set(key, plan)
+    if (kept.size > MOST_KEPT) kept.delete(kept.keys().next().value!)
+  }
+  return plan
 }
 
 /**

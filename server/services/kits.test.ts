@@ -1,4 +1,4 @@
-import { afterAll, beforeAll, expect, test } from 'vitest'
+import { afterAll, beforeAll, expect, test, vi } from 'vitest'
 import { demoDatabase } from '../database/demo.seed.ts'
 import type { Database } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
@@ -74,6 +74,30 @@ test('a kit that is not sold yet has no total: what the build comes to without i
   expect(announced).toMatchObject({ standing: 'announced', partsMinor: null, totalMinor: null })
   expect(recommended.kitId).toBe('kit-1')
   expect(recommended.because[0]).not.toContain('comes to')
+})
+
+test('what changes elsewhere in the shop solves nothing anew; what a plan is made from does', async () => {
+  const solve = vi.spyOn(jobs, 'solve')
+  const compare = async () =>
+    (await compareKits(store, jobs, 'lantern', ['kit-1', 'kit-2'])).kits.map(
+      ({ totalMinor }) => totalMinor,
+    )
+  const before = await compare()
+  solve.mockClear()
+  await store.insert('supplier', { name: 'Somebody else', currency: 'EUR' })
+  expect(await compare()).toEqual(before)
+  expect(solve).not.toHaveBeenCalled()
+  const kit = await store.get('kit', 'kit-2')
+  const dearer = await store.update('kit', kit.id, kit.version, {
+    priceMinor: kit.priceMinor! + 1000,
+  })
+  const [one, other] = await compare()
+  expect([one, solve.mock.calls.length]).toEqual([before[0], 2])
+  expect(other).toBeGreaterThan(before[1]!)
+  await store.update('kit', kit.id, dearer.version, { priceMinor: kit.priceMinor })
+  expect(await compare()).toEqual(before)
+  expect(solve).toHaveBeenCalledTimes(2)
+  solve.mockRestore()
 })
 
 test('another kit than recommended is taken for a reason, which is kept; its plate is put in and it is locked', async () => {

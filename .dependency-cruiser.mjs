@@ -25,8 +25,30 @@ const only = (name, from, allowed) => ({
   },
 })
 
+/** Services by subject: each may know those before it. */
+const SERVICES = [
+  'shop',
+  'numbers',
+  'catalogue',
+  'importing',
+  'keeping',
+  'builds',
+  'trains',
+  'planning',
+  'choosing',
+]
+
 export default {
   forbidden: [
+    ...SERVICES.map((folder, i) => ({
+      name: `services-of-${folder}-know-those-before`,
+      severity: 'error',
+      from: { path: `^server/services/${folder}/`, pathNot: '\\.test\\.ts$' },
+      to: {
+        path: '^server/services/',
+        pathNot: `^server/services/(${SERVICES.slice(0, i + 1).join('|')})/`,
+      },
+    })),
     only('core-stands-alone', 'core', []),
     only('contract-knows-core', 'contract', ['core']),
     only('server-knows-core-and-contract', 'server', ['core', 'contract', 'demo']),

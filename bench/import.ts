@@ -7,7 +7,7 @@ import { openDatabase } from '../server/database/sqlite/connection.ts'
 import { Store } from '../server/database/store.ts'
 import { FileReader } from '../server/jobs/file-reader.ts'
 import { Importer } from '../server/jobs/importer.ts'
-import type { Wanted } from '../server/services/importing.ts'
+import type { Wanted } from '../server/services/importing/importing.ts'
 import type { Row } from './row.ts'
 
 const ROWS = 100_000

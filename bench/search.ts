@@ -7,8 +7,8 @@ import { seeded } from '../core/seeded.ts'
 import { openDatabase } from '../server/database/sqlite/connection.ts'
 import { Store } from '../server/database/store.ts'
 import { rebuild } from '../server/search/follow.ts'
-import { find } from '../server/services/find.ts'
-import { listParts } from '../server/services/parts-found.ts'
+import { find } from '../server/services/catalogue/find.ts'
+import { listParts } from '../server/services/catalogue/parts-found.ts'
 import { megabytes, type Row } from './row.ts'
 
 const SEED = 41_720

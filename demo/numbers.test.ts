@@ -1,8 +1,8 @@
 import { expect, test } from 'vitest'
 import { demoDatabase } from '../server/database/demo.seed.ts'
 import { Store } from '../server/database/store.ts'
-import { partsList } from '../server/services/parts-list.ts'
-import { planBuild } from '../server/services/planning.ts'
+import { partsList } from '../server/services/planning/parts-list.ts'
+import { planBuild } from '../server/services/planning/planning.ts'
 
 test('at least seven in ten of what Lantern needs have a number or a listing that speaks, and every verdict occurs', async () => {
   const store = new Store(await demoDatabase())

@@ -12,8 +12,8 @@ const wanted = (kind) => only.length === 0 || only.includes(kind)
 /** Properties that the checks run in short, run long: 51 write routes × 100 bodies, 200 documents, 200 spoilt rows. */
 const PROPERTIES = {
   bodies: { file: 'server/fuzz.test.ts', runs: 100, each: true },
-  documents: { file: 'server/services/build-document.test.ts', runs: 200, each: false },
-  rows: { file: 'server/services/set-aside.test.ts', runs: 200, each: false },
+  documents: { file: 'server/services/builds/build-document.test.ts', runs: 200, each: false },
+  rows: { file: 'server/services/keeping/set-aside.test.ts', runs: 200, each: false },
 }
 const rows = []
 let failed = 0

@@ -10,7 +10,7 @@ import { demoDatabase } from './database/demo.seed.ts'
 import { type Database, openDatabase } from './database/sqlite/connection.ts'
 import { Store } from './database/store.ts'
 import { JobRunner } from './jobs/runner.ts'
-import { exportBuild, importDocument } from './services/build-document.ts'
+import { exportBuild, importDocument } from './services/builds/build-document.ts'
 
 let knex: Database
 let app: ReturnType<typeof createApp>

@@ -5,7 +5,7 @@ import { createApp } from './app.ts'
 import { type Database, openDatabase } from './database/sqlite/connection.ts'
 import { Store } from './database/store.ts'
 import { JobRunner } from './jobs/runner.ts'
-import { importDocument } from './services/build-document.ts'
+import { importDocument } from './services/builds/build-document.ts'
 
 let knex: Database
 let app: ReturnType<typeof createApp>

@@ -15,7 +15,7 @@ import { openDatabase } from './database/sqlite/connection.ts'
 import { inspectFile } from './database/sqlite/inspect.ts'
 import { Store } from './database/store.ts'
 import { checkPasscode, openData, StartFault } from './opening.ts'
-import { Backups } from './services/backups.ts'
+import { Backups } from './services/keeping/backups.ts'
 
 let sound = ''
 beforeAll(async () => {

@@ -12,7 +12,7 @@ import {
 import { dirname, join } from 'node:path'
 import { inspectFile } from './database/sqlite/inspect.ts'
 import backup from './jobs/backup-worker.ts'
-import { backupFolder, backupName, keep, listBackups } from './services/backups.ts'
+import { backupFolder, backupName, keep, listBackups } from './services/keeping/backups.ts'
 
 /** A start that cannot go on: which file, what is wrong, and what to do. */
 export class StartFault extends Error {

@@ -6,9 +6,9 @@ import type { Store } from './database/store.ts'
 import type { PhotoMaker } from './jobs/photo-maker.ts'
 import type { JobRunner } from './jobs/runner.ts'
 import { problem } from './problem.ts'
-import type { Backups } from './services/backups.ts'
-import type { FetchTerms } from './services/fetch-feed.ts'
-import type { PhotoFiles } from './services/photo-files.ts'
+import type { PhotoFiles } from './services/catalogue/photo-files.ts'
+import type { FetchTerms } from './services/importing/fetch-feed.ts'
+import type { Backups } from './services/keeping/backups.ts'
 
 /** What every group of routes is given. */
 export interface Services {

@@ -1,5 +1,5 @@
 import { demoDocument } from '../../demo/index.ts'
-import { importDocument } from '../services/build-document.ts'
+import { importDocument } from '../services/builds/build-document.ts'
 import { type Database, openDatabase } from './sqlite/connection.ts'
 import { Store } from './store.ts'
 

@@ -1,5 +1,5 @@
 import { afterAll, beforeAll, expect, test } from 'vitest'
-import { restoreEntry } from '../services/history.ts'
+import { restoreEntry } from '../services/keeping/history.ts'
 import { type Database, openDatabase } from './sqlite/connection.ts'
 import { Store } from './store.ts'
 import { shapeOf, TABLE_NAMES } from './tables.ts'

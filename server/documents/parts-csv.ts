@@ -1,7 +1,7 @@
 import { stringify } from 'csv-stringify/sync'
 import { minorDigits } from '../../core/money/money.ts'
 import { unformula } from '../../core/quantity/plain-text.ts'
-import type { partsList } from '../services/parts-list.ts'
+import type { partsList } from '../services/planning/parts-list.ts'
 
 /** The parts list as RFC 4180 CSV. */
 export function partsCsv(list: Awaited<ReturnType<typeof partsList>>): string {

@@ -1,4 +1,4 @@
-import type { OwnerSummary } from '../services/owner-summary.ts'
+import type { OwnerSummary } from '../services/choosing/owner-summary.ts'
 
 const escaped = (text: string): string =>
   text.replace(/[&<>"']/g, (letter) => `&#${letter.charCodeAt(0)};`)

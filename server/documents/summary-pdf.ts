@@ -1,5 +1,5 @@
 import PDFDocument from 'pdfkit'
-import type { OwnerSummary } from '../services/owner-summary.ts'
+import type { OwnerSummary } from '../services/choosing/owner-summary.ts'
 
 const MARGIN = 48
 const INK = '#1d2327'

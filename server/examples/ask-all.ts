@@ -9,9 +9,9 @@ import { openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { PhotoMaker } from '../jobs/photo-maker.ts'
 import { JobRunner } from '../jobs/runner.ts'
-import { Backups } from '../services/backups.ts'
-import { importDocument } from '../services/build-document.ts'
-import { PhotoFiles, photoFolder } from '../services/photo-files.ts'
+import { importDocument } from '../services/builds/build-document.ts'
+import { PhotoFiles, photoFolder } from '../services/catalogue/photo-files.ts'
+import { Backups } from '../services/keeping/backups.ts'
 import { SAMPLES, type Sample, type Told } from './samples.ts'
 
 export interface Exchange {

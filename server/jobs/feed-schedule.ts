@@ -1,6 +1,6 @@
 import type { Logger } from 'pino'
 import type { Store } from '../database/store.ts'
-import { feedsDue, readFeedUnasked, type TakesOffers } from '../services/feeds.ts'
+import { feedsDue, readFeedUnasked, type TakesOffers } from '../services/importing/feeds.ts'
 
 const LOOKED_AFTER_MS = 60_000
 

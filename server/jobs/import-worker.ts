@@ -4,9 +4,14 @@ import { connect } from '../database/sqlite/connection.ts'
 import type { Landed } from '../database/sqlite/stage.ts'
 import { Store } from '../database/store.ts'
 import { ProblemError } from '../errors.ts'
-import { type Chunk, type Previewed, startReading, type Wanted } from '../services/importing.ts'
-import { layRows, previewRows } from '../services/lay-rows.ts'
-import { undoMany } from '../services/undo-many.ts'
+import {
+  type Chunk,
+  type Previewed,
+  startReading,
+  type Wanted,
+} from '../services/importing/importing.ts'
+import { layRows, previewRows } from '../services/importing/lay-rows.ts'
+import { undoMany } from '../services/keeping/undo-many.ts'
 import { stepBack } from './step-back.ts'
 
 export type ImportWork =

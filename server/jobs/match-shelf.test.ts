@@ -8,7 +8,7 @@ import type { Hole } from '../../core/ports/field.ts'
 import { demoDocument } from '../../demo/index.ts'
 import { openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
-import { importDocument } from '../services/build-document.ts'
+import { importDocument } from '../services/builds/build-document.ts'
 import { readMatches, writeMatches } from './match-shelf.ts'
 import { ReadingThread } from './reading-thread.ts'
 

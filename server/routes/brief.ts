@@ -1,7 +1,7 @@
 import { briefOperations } from '../../contract/operations/brief.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { answerBuildSheet, sheetAnswers } from '../services/build-sheets.ts'
-import { answerRecipient } from '../services/recipient.ts'
+import { answerBuildSheet, sheetAnswers } from '../services/builds/build-sheets.ts'
+import { answerRecipient } from '../services/planning/recipient.ts'
 import { serve } from './serve.ts'
 
 /** The brief and the recipient of a build: sheets of answers, and measurements taken on drawings. */

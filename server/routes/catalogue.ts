@@ -1,8 +1,7 @@
 import { catalogueOperations } from '../../contract/operations/catalogue.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { donors, kits } from '../services/bundles.ts'
-import { keep } from '../services/kept.ts'
-import { namedPieces } from '../services/kit-items.ts'
+import { donors, kits } from '../services/catalogue/bundles.ts'
+import { namedPieces } from '../services/catalogue/kit-items.ts'
 import {
   addClaim,
   compareInside,
@@ -10,8 +9,9 @@ import {
   partDetail,
   setKinds,
   strikeClaim,
-} from '../services/parts.ts'
-import { listParts } from '../services/parts-found.ts'
+} from '../services/catalogue/parts.ts'
+import { listParts } from '../services/catalogue/parts-found.ts'
+import { keep } from '../services/shop/kept.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 

@@ -2,7 +2,7 @@ import { checkOperations } from '../../contract/operations/check.ts'
 import { JOINTS } from '../../core/joints/index.ts'
 import { describeJoint } from '../../core/joints/judging/describe.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { checkOneJoint, checkOnePairing } from '../services/check.ts'
+import { checkOneJoint, checkOnePairing } from '../services/trains/check.ts'
 import { serve } from './serve.ts'
 
 /** Stateless: nothing is stored. */

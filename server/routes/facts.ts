@@ -1,6 +1,6 @@
 import { factOperations } from '../../contract/operations/facts.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { answerFact } from '../services/answer-fact.ts'
+import { answerFact } from '../services/builds/answer-fact.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 

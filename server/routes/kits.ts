@@ -1,8 +1,8 @@
 import { kitOperations } from '../../contract/operations/kits.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { receive, unreceive } from '../services/arrivals.ts'
-import { compareKits, takeKit } from '../services/compare-kits.ts'
-import { watch, watches } from '../services/watches.ts'
+import { compareKits, takeKit } from '../services/choosing/compare-kits.ts'
+import { watch, watches } from '../services/importing/watches.ts'
+import { receive, unreceive } from '../services/planning/arrivals.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 

@@ -1,5 +1,7 @@
 import { numberOperations } from '../../contract/operations/numbers.ts'
 import { type App, newRouter, type Services } from '../router.ts'
+import { numberConflicts } from '../services/catalogue/number-conflicts.ts'
+import { claimEffects, numberEffects } from '../services/catalogue/number-effects.ts'
 import {
   addApplication,
   addGeneration,
@@ -7,9 +9,7 @@ import {
   addNumber,
   addSupersession,
   strikeNumberClaim,
-} from '../services/number-claims.ts'
-import { numberConflicts } from '../services/number-conflicts.ts'
-import { claimEffects, numberEffects } from '../services/number-effects.ts'
+} from '../services/numbers/number-claims.ts'
 import { serve } from './serve.ts'
 
 export const numberRoutes = ({ store }: Services): App =>

@@ -8,7 +8,7 @@ import { type Database, openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
 import { PhotoMaker } from '../jobs/photo-maker.ts'
 import { JobRunner } from '../jobs/runner.ts'
-import { PhotoFiles } from '../services/photo-files.ts'
+import { PhotoFiles } from '../services/catalogue/photo-files.ts'
 
 const jobs = new JobRunner()
 const maker = new PhotoMaker()

@@ -1,8 +1,8 @@
 import type { Context } from 'hono'
 import { photoOperations } from '../../contract/operations/photos.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { keptPhotos } from '../services/photo-files.ts'
-import { addPhoto, listPhotos } from '../services/photos.ts'
+import { keptPhotos } from '../services/catalogue/photo-files.ts'
+import { addPhoto, listPhotos } from '../services/catalogue/photos.ts'
 import { toTrash } from './plain-answers.ts'
 import { serve } from './serve.ts'
 

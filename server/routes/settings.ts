@@ -1,8 +1,8 @@
 import { settingOperations } from '../../contract/operations/settings.ts'
 import { type App, newRouter, type Services } from '../router.ts'
-import { find } from '../services/find.ts'
-import { readSettings, writeSettings } from '../services/settings.ts'
-import { startingPoints, vocabulary } from '../services/words.ts'
+import { find } from '../services/catalogue/find.ts'
+import { startingPoints, vocabulary } from '../services/catalogue/words.ts'
+import { readSettings, writeSettings } from '../services/shop/settings.ts'
 import { serve } from './serve.ts'
 
 export const settingRoutes = ({ store }: Services): App =>

@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
-import { find } from '../../services/find.ts'
+import { find } from '../../services/catalogue/find.ts'
 import { MIGRATIONS, openDatabase } from '../sqlite/connection.ts'
 import { Store } from '../store.ts'
 

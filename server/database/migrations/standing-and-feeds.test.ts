@@ -2,7 +2,7 @@ import { mkdtempSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { expect, test } from 'vitest'
-import { changeOffer, pricesOf } from '../../services/offers.ts'
+import { changeOffer, pricesOf } from '../../services/importing/offers.ts'
 import { MIGRATIONS, openDatabase } from '../sqlite/connection.ts'
 import { Store } from '../store.ts'
 

@@ -6,8 +6,8 @@ const files = (...folders: string[]): string[] =>
 export default defineConfig({
   test: {
     // Generous, hooks too: a check must fail on what it checks, not on a busy machine.
-    testTimeout: 60_000,
-    hookTimeout: 60_000,
+    testTimeout: 240_000,
+    hookTimeout: 240_000,
     pool: 'threads',
     // Nobody watches: every processor works.
     maxWorkers: '100%',

@@ -1,4 +1,5 @@
 import type { StoredRow } from '../../contract/stored.ts'
+import type { SqlValue } from './sqlite/run-many.ts'
 import { shapeOf, type TableName } from './tables.ts'
 
 /** A row of any table as it is read: every one has an id and a version. */
@@ -32,15 +33,30 @@ export function withoutRetired<T extends Record<string, unknown> | null>(
     : (Object.fromEntries(Object.entries(values).filter(([key]) => !retired.includes(key))) as T)
 }
 
-/** A row as it is stored: JSON packed, flags as 0 or 1. */
+const asFlag = (value: unknown): SqlValue => (value == null ? null : value ? 1 : 0)
+const asJson = (value: unknown): SqlValue => (value == null ? null : pack(value))
+const asIs = (value: unknown): SqlValue =>
+  typeof value === 'boolean' ? Number(value) : ((value ?? null) as SqlValue)
+
+/** How the values of a column are stored: JSON packed, flags as 0 or 1. */
+export function storing(table: TableName, column: string): (value: unknown) => SqlValue {
+  const { json = [], flags = [] } = shapeOf(table)
+  if (json.includes(column)) return asJson
+  return flags.includes(column) ? asFlag : asIs
+}
+
+/** Columns of rows that are stored: those that are no more are left out. */
+export const storedColumns = (table: TableName, row: object): readonly string[] => {
+  const { retired = [] } = shapeOf(table)
+  return Object.keys(row).filter((column) => !retired.includes(column))
+}
+
+/** A row as it is stored. */
 export function toRow(table: TableName, values: Record<string, unknown>): Record<string, unknown> {
-  const { json = [], flags = [], retired = [] } = shapeOf(table)
   const out: Record<string, unknown> = {}
-  for (const [key, value] of Object.entries(values)) {
-    if (value === undefined || retired.includes(key)) continue
-    if (json.includes(key)) out[key] = value === null ? null : pack(value)
-    else if (flags.includes(key)) out[key] = value === null ? null : value ? 1 : 0
-    else out[key] = value
+  for (const column of storedColumns(table, values)) {
+    const value = values[column]
+    if (value !== undefined) out[column] = storing(table, column)(value)
   }
   return out
 }

@@ -1,10 +1,10 @@
-import { once } from 'node:events'
 import { MessageChannel } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import { FILE_LIMITS } from '../../contract/files.ts'
 import type { FileBatches, FileKind, FileOptions } from '../documents/read-file.ts'
 import { ProblemError, UnprocessableError } from '../errors.ts'
 import type { ReadMessage, ReadTask } from './read-worker.ts'
+import { Talk } from './talk.ts'
 import { workerUrl } from './worker-url.ts'
 
 export interface FileLimits {
@@ -69,21 +69,21 @@ export class FileReader {
       .run(task, { signal: over.signal, transferList: [port2, mine.buffer as ArrayBuffer] })
       .then(
         () => null,
-        (error: unknown) => ({ ended: error }),
+        (error: unknown) => ({ error }),
       )
+    const talk = new Talk<'more', ReadMessage>(port1, ended)
     let isDone = false
     try {
       for (;;) {
         clock.run()
-        const message = await Promise.race([
-          once(port1, 'message').then(([one]) => one as ReadMessage),
-          ended.then((failed) => failed ?? new Promise<never>(() => {})),
-        ])
+        const message = await talk.next().catch((error: unknown) => {
+          throw this.#refusal(error, over.signal.aborted)
+        })
         clock.pause()
-        if ('ended' in message) throw this.#refusal(message.ended, over.signal.aborted)
         if ('batch' in message) {
+          // The next is read while this one is used.
+          talk.say('more')
           yield message.batch as FileBatches[K]
-          port1.postMessage('more')
           continue
         }
         isDone = true

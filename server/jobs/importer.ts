@@ -1,4 +1,4 @@
-import { MessageChannel, type MessagePort } from 'node:worker_threads'
+import { MessageChannel } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import { actorNow } from '../database/actor.ts'
 import type { Landed } from '../database/sqlite/stage.ts'
@@ -11,6 +11,7 @@ import type { ListPreview } from '../services/importing/lists/list-reading.ts'
 import type { ImportPreview } from '../services/importing/offer-reading.ts'
 import { undoMany } from '../services/keeping/undo-many.ts'
 import type { FromImport, ImportTask, ImportWork, ToImport } from './import-worker.ts'
+import { Talk } from './talk.ts'
 import { workerUrl } from './worker-url.ts'
 
 const PATIENCE_MS = 1000
@@ -112,7 +113,7 @@ export class Importer {
     const { epoch } = store
     let isDone = false
     try {
-      const talk = new Talk(port1, ended)
+      const talk = new Talk<ToImport, FromImport>(port1, ended)
       for await (const chunk of chunks) await talk.ask({ chunk })
       let message = await (work.kind === 'undo' ? talk.next() : talk.ask('end'))
       while (message === 'ready') message = await this.#land(store, epoch, talk)
@@ -131,7 +132,7 @@ export class Importer {
   }
 
   /** Holds still while what is ready lands; what it answers is the end, or that it is ready again. */
-  async #land(store: Store, epoch: number, talk: Talk): Promise<FromImport> {
+  async #land(store: Store, epoch: number, talk: Talk<ToImport, FromImport>): Promise<FromImport> {
     const answer = await store.parked(async () => {
       if (store.epoch !== epoch)
         throw new ConflictError(
@@ -151,40 +152,5 @@ export class Importer {
       resourceLimits: LIMITS,
     })
     return this.#pool
-  }
-}
-
-/** Questions and answers with a thread, none lost between two; a thread that ends in between says why. */
-class Talk {
-  readonly #port: MessagePort
-  readonly #heard: FromImport[] = []
-  #wake: (() => void) | null = null
-  #failure: { readonly error: unknown } | null = null
-
-  constructor(port: MessagePort, ended: Promise<{ readonly error: unknown } | null>) {
-    this.#port = port
-    port.on('message', (message: FromImport) => {
-      this.#heard.push(message)
-      this.#wake?.()
-    })
-    void ended.then((failure) => {
-      this.#failure = failure
-      if (failure) this.#wake?.()
-    })
-  }
-
-  ask(message: ToImport): Promise<FromImport> {
-    this.#port.postMessage(message)
-    return this.next()
-  }
-
-  async next(): Promise<FromImport> {
-    while (this.#heard.length === 0) {
-      if (this.#failure) throw this.#failure.error
-      await new Promise<void>((wake) => {
-        this.#wake = wake
-      })
-    }
-    return this.#heard.shift()!
   }
 }

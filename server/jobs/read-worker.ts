@@ -8,7 +8,7 @@ export interface ReadTask {
   readonly kind: FileKind
   readonly bytes: Uint8Array
   readonly options: FileOptions
-  /** Where what was read goes, a batch at a time; each is answered when the next is wanted. */
+  /** Where what was read goes, a batch at a time; each is answered once it is taken. */
   readonly port: MessagePort
 }
 

@@ -1,7 +1,7 @@
 import type { Knex } from 'knex'
 
 interface Statement {
-  run(values: readonly unknown[]): unknown
+  run(values: readonly SqlValue[]): unknown
 }
 /** Statements of each connection: made anew each time they would pile up until they are swept. */
 const made = new WeakMap<Connection, Map<string, Statement>>()
@@ -26,20 +26,19 @@ interface Connection {
 }
 
 /** A value as SQLite takes it. */
-const bound = (value: unknown): unknown =>
-  value === undefined ? null : typeof value === 'boolean' ? Number(value) : value
+export type SqlValue = string | number | bigint | Uint8Array | null
 
 /** One statement, made once and run for each row, in the transaction that is open, else in one of its own. */
 export async function runMany(
   knex: Knex,
   sql: string,
-  rows: Iterable<readonly unknown[]>,
+  rows: Iterable<readonly SqlValue[]>,
 ): Promise<void> {
   const connection: Connection = await knex.client.acquireConnection()
   try {
     const statement = statementOf(connection, sql)
     const run = (): void => {
-      for (const row of rows) statement.run(row.map(bound))
+      for (const row of rows) statement.run(row)
     }
     if (connection.inTransaction) run()
     else connection.transaction(run)()

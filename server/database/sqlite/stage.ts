@@ -1,9 +1,9 @@
 import type { Knex } from 'knex'
 import { groupBy } from '../../../core/group.ts'
 import { BETWEEN_IDS, type PackedChange, type PackedIds, packIds, shared } from '../changes.ts'
-import { pack, type Row, toRow } from '../row.ts'
+import { pack, type Row, storedColumns, storing } from '../row.ts'
 import { partOf, TABLES, type TableName } from '../tables.ts'
-import { runMany } from './run-many.ts'
+import { runMany, type SqlValue } from './run-many.ts'
 
 /** Rows to be added or put back, rows to be changed and rows to be taken out, these two from the version they were seen at. */
 export interface StagedRows {
@@ -43,10 +43,12 @@ interface Laid {
   readonly act: 'insert' | 'update' | 'remove' | 'restore'
   /** What is added or changed of each row. */
   readonly columns: readonly string[]
+  /** All of it, each with how its values are stored. */
+  readonly stores: readonly (readonly [string, (value: unknown) => SqlValue])[]
   readonly fill: Fill
   count: number
 }
-type Fill = (rows: readonly Readonly<Record<string, unknown>>[]) => Promise<void>
+type Fill = (rows: Iterable<readonly SqlValue[]>) => Promise<void>
 let made = 0
 const isNew = (act: Laid['act']): boolean => act === 'insert' || act === 'restore'
 
@@ -80,14 +82,8 @@ export class Staging {
         await this.#lay(
           table,
           'insert',
-          Object.keys(some[0]!),
-          some.map((row) => ({
-            id: String(row.id),
-            row: toRow(table, row),
-            told: [row],
-            before: null,
-            after: row,
-          })),
+          storedColumns(table, some[0]!),
+          some.map((row) => ({ id: String(row.id), row, told: [row], before: null, after: row })),
         )
     for (const own of groupBy(
       updates,
@@ -102,7 +98,7 @@ export class Staging {
           columns,
           some.map(({ before, patch: after }) => ({
             id: before.id,
-            row: { id: before.id, version: before.version, ...toRow(table, after) },
+            row: { ...after, id: before.id, version: before.version },
             told: [before, { ...before, ...after }],
             before: Object.fromEntries(columns.map((column) => [column, before[column]])),
             after,
@@ -117,7 +113,7 @@ export class Staging {
           [],
           some.map(({ row }) => ({
             id: row.id,
-            row: { id: row.id, version: row.version },
+            row,
             told: [row],
             before: row,
             after: null,
@@ -131,10 +127,10 @@ export class Staging {
         await this.#lay(
           some[0]!.table,
           'restore',
-          Object.keys(some[0]!.row),
-          some.map(({ table, row }) => ({
+          storedColumns(some[0]!.table, some[0]!.row),
+          some.map(({ row }) => ({
             id: row.id,
-            row: toRow(table, { ...row, version: row.version + 1 }),
+            row: { ...row, version: row.version + 1 },
             told: [row],
             before: null,
             after: row,
@@ -155,24 +151,28 @@ export class Staging {
     }[],
   ): Promise<void> {
     const laid = await this.#tableFor(table, act, columns)
-    await laid.fill(rows.map(({ row }) => row))
+    await laid.fill(rows.map(({ row }) => laid.stores.map(([column, as]) => as(row[column]))))
     this.#history ??= await this.#empty(`${this.#name}_history`, HISTORY)
+    const { who, command } = this.#by
     await this.#history(
-      rows.map(({ id, before, after }) => ({
-        at: this.#at,
-        ...this.#by,
-        entity: table,
-        entityId: id,
+      // In the order of its columns.
+      rows.map(({ id, before, after }) => [
+        this.#at,
+        who,
+        command,
+        table,
+        id,
         act,
-        before: before && pack(before),
-        after: after && pack(after),
-      })),
+        before && pack(before),
+        after && pack(after),
+      ]),
     )
     laid.count += rows.length
-    for (const one of rows.flatMap(({ told }) => told)) {
-      const part = partOf(table, one)
-      if (part !== null) this.#parts.add(part)
-    }
+    for (const { told } of rows)
+      for (const one of told) {
+        const part = partOf(table, one)
+        if (part !== null) this.#parts.add(part)
+      }
   }
 
   async #tableFor(table: TableName, act: Laid['act'], columns: readonly string[]): Promise<Laid> {
@@ -181,7 +181,8 @@ export class Staging {
     if (held) return held
     const name = `${this.#name}_${this.#laid.size}`
     const all = isNew(act) ? columns : ['id', 'version', ...columns]
-    const laid = { name, table, act, columns, fill: await this.#empty(name, all), count: 0 }
+    const stores = all.map((column) => [column, storing(table, column)] as const)
+    const laid = { name, table, act, columns, stores, fill: await this.#empty(name, all), count: 0 }
     this.#laid.set(key, laid)
     return laid
   }
@@ -190,12 +191,7 @@ export class Staging {
   async #empty(name: string, columns: readonly string[]): Promise<Fill> {
     await this.#knex.raw(`CREATE TEMP TABLE ${name} (${columns.map(snake).join(', ')})`)
     const insert = `INSERT INTO temp.${name} VALUES (${columns.map(() => '?').join(', ')})`
-    return (rows) =>
-      runMany(
-        this.#knex,
-        insert,
-        rows.map((row) => columns.map((column) => row[column])),
-      )
+    return (rows) => runMany(this.#knex, insert, rows)
   }
 
   /**

@@ -67,7 +67,7 @@ export const LISTS: Readonly<
       field('kind', 'Kind', ['type', 'category', 'group']),
       field('issuer', 'Whose number', ISSUER),
       field('number', 'Number', NUMBER),
-      field('more', 'Other numbers, as "417.20; Maker: K-88"', [
+      field('otherNumbers', 'Other numbers, as "417.20; Maker: K-88"', [
         'other numbers',
         'more numbers',
         'further numbers',

@@ -9,7 +9,7 @@ export const LIST_SAMPLES: Readonly<Record<ListKind, readonly Readonly<Record<st
         kind: 'disc',
         issuer: 'MLD',
         number: '417.60',
-        more: 'HBP: 3160',
+        otherNumbers: 'HBP: 3160',
         mass: '1.1 kg',
         fromYear: '1976',
         toYear: '1984',

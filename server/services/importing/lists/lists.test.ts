@@ -139,8 +139,12 @@ describe('of an empty shop', () => {
     expect(await take(store, 'parts', again)).toMatchObject({ unchanged: 2, updated: 0, bad: [] })
     const wrong = `${head}Two in one;MLD;88;41721\nNobody's;;;12\nThermostat;HBP;4410;\nThermostat;HBP;4411;\n`
     expect((await look(store, 'parts', wrong)).bad).toEqual([
-      { line: 2, column: 'more', message: expect.stringContaining('"Thermostat" and "Clutch') },
-      { line: 3, column: 'more', message: expect.stringContaining('Nobody says whose') },
+      {
+        line: 2,
+        column: 'otherNumbers',
+        message: expect.stringContaining('"Thermostat" and "Clutch'),
+      },
+      { line: 3, column: 'otherNumbers', message: expect.stringContaining('Nobody says whose') },
       { line: 5, column: 'number', message: expect.stringContaining('stands on line 4') },
     ])
     const rows = []
@@ -148,7 +152,7 @@ describe('of an empty shop', () => {
     expect(rows.find(({ name }) => name === 'Thermostat')).toMatchObject({
       issuer: 'HBP',
       number: '4410',
-      more: 'HBP: 4411; MLD: 88',
+      otherNumbers: 'HBP: 4411; MLD: 88',
     })
   })
 

@@ -51,7 +51,7 @@ export class PartsReader implements ListReader {
         const words = [...bearing].map((id) => `"${byId.get(id)?.name ?? id}"`).join(' and ')
         desk.fault(
           row.line,
-          'more',
+          'otherNumbers',
           `Its numbers stand on ${bearing.size} parts: ${words}. Give each part a row of its own.`,
         )
         continue
@@ -134,9 +134,9 @@ export class PartsReader implements ListReader {
     const found = new Map<string, Numbered>()
     for (const [i, { issuer, number }] of [
       ...own,
-      ...readMoreNumbers(cells.more ?? ''),
+      ...readMoreNumbers(cells.otherNumbers ?? ''),
     ].entries()) {
-      const column = i < own.length ? 'number' : 'more'
+      const column = i < own.length ? 'number' : 'otherNumbers'
       const of = issuer ?? cells.issuer
       if (of === undefined)
         return desk.fault(
@@ -168,7 +168,7 @@ export class PartsReader implements ListReader {
         'kind',
         `"${cells.kind}" is no kind of part that is known here. Leave it blank to set it later.`,
       )
-    const isNumbered = (cells.number ?? cells.more) !== undefined
+    const isNumbered = (cells.number ?? cells.otherNumbers) !== undefined
     if (cells.issuer === undefined ? cells.number !== undefined : !isNumbered)
       return desk.fault(
         line,

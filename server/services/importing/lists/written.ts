@@ -129,7 +129,7 @@ async function* parts(
         kind: part.kind,
         issuer: number ? issuer(number.issuerId) : null,
         number: number?.number,
-        more: writeMoreNumbers(
+        otherNumbers: writeMoreNumbers(
           more.map((one) => ({ issuer: issuer(one.issuerId), number: one.number })),
         ),
         mass: part.massG === null ? null : `${part.massG} g`,

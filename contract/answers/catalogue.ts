@@ -90,7 +90,7 @@ export const partDetail = rowWith('part', {
   ),
 }).meta({ id: 'PartWithPorts' })
 
-/** Numbers that are said to fit the family of a part, or not to, and how that stands for this very one. */
+/** Numbers of what came with a part, and those said to fit its family, or not to, with how that stands for this very one. */
 export const listedFor = z
   .strictObject({
     items: list(
@@ -99,6 +99,8 @@ export const listedFor = z
         issuer: z.string(),
         number: z.string(),
         fits: z.boolean(),
+        /** Of a part that came with it. */
+        isOwn: z.boolean(),
         grade,
         stands: z.enum(['holds', 'unknown', 'other generation', 'fails']),
         /** What would settle it. */

@@ -49,7 +49,8 @@ export const catalogueOperations = {
     answer: partDetail,
   },
   'GET /parts/{id}/listed': {
-    summary: 'Numbers said to fit the family of an engine, a gearbox or a vehicle, or not to',
+    summary:
+      'Numbers of what came with an engine, a gearbox or a vehicle, and those said to fit its family, or not to',
     answer: listedFor,
   },
   'GET /parts/{id}/same-inside/{other}': {

@@ -6,7 +6,7 @@ import { Store } from '../../database/store.ts'
 import { createPart } from '../catalogue/parts.ts'
 import { askedTarget } from './asked-target.ts'
 import { listedFor } from './listed-for.ts'
-import { addApplication, strikeNumberClaim } from './number-claims.ts'
+import { addApplication, addNumber, strikeNumberClaim } from './number-claims.ts'
 import { shopNumbers } from './shop-numbers.ts'
 
 let knex: Database
@@ -32,7 +32,8 @@ test('what is listed for an engine stands for it as the check of the number says
     const { items } = await listedFor(store, part.id)
     expect(items.length > 0 && engine === undefined, part.id).toBe(false)
     const denied = new Set(items.flatMap(({ fits, number }) => (fits ? [] : number)))
-    for (const { issuer, number, fits, stands, scope } of items) {
+    for (const { issuer, number, fits, stands, scope, isOwn } of items) {
+      if (isOwn) continue
       expect(scope?.targets?.engine?.family.toLowerCase()).toBe(part.family!.toLowerCase())
       const { verdict, plan } = checkNumber(index, {
         have: [{ issuer, number, grade: 'maker' }],
@@ -50,6 +51,26 @@ test('what is listed for an engine stands for it as the check of the number says
   expect([...seen]).toEqual(
     expect.arrayContaining(['true holds', 'true other generation', 'true unknown']),
   )
+})
+
+test('numbers of what came with an engine are told with where they hold: a computer of another year is another one', async () => {
+  const computer = await store.get('part', 'wick-2-computer')
+  const own = async () =>
+    (await listedFor(store, computer.ownerId!)).items.filter(({ parts: [one], isOwn }) =>
+      isOwn ? one?.id === computer.id : false,
+    )
+  expect(await own()).toMatchObject([{ number: '811.4 D', stands: 'holds', scope: null }])
+  await addNumber(store, computer.id, {
+    issuer: 'KSN',
+    number: '811.4 E',
+    mark: 'catalogue',
+    grade: 'maker',
+    scope: { targets: { engine: { family: 'Kessarn Wick', generations: ['3rd'] } } },
+  })
+  expect((await own()).map(({ number, stands }) => [number, stands])).toEqual([
+    ['811.4 D', 'holds'],
+    ['811.4 E', 'other generation'],
+  ])
 })
 
 test('a denial is told with the rest, what is struck out is not; by kind of part, and nothing without a family', async () => {

@@ -10,8 +10,9 @@ import { shopNumbers } from './shop-numbers.ts'
 const MOST = 300
 
 /**
- * Numbers that are said to fit the family of an engine, a gearbox or a vehicle, or not to: computers and their years,
- * generation by generation, among them. Each with where it is said to hold, and how that stands for this very part.
+ * Numbers of what came with an engine, a gearbox or a vehicle, and those that are said to fit its family, or not to:
+ * computers and their years, generation by generation, among them. Each with where it is said to hold, and how that stands
+ * for this very part.
  * @throws MissingError
  */
 export async function listedFor(store: Store, partId: string) {
@@ -21,24 +22,36 @@ export async function listedFor(store: Store, partId: string) {
   if (!kind || !target) return { items: [], total: 0 }
   const index = await shopNumbers(store)
   const asked = new AskedFor({ [kind]: target }, index.generations)
-  const rows = [...index.listedFor(kind, target.family), ...index.deniedFor(kind, target.family)]
-  const bornBy = rows.map(({ mention }) => index.nodes[mention.at]!.parts.map((row) => row.part))
-  const parts = new Map(
-    (await store.listIn('part', 'id', [...new Set(bornBy.flat())])).map((row) => [row.id, row]),
-  )
-  const items = rows.map(({ id, mention, fits, strength, where }, i) => {
+  const came = await store.list('part', { ownerId: partId })
+  const parts = new Map(came.map((row) => [row.id, row]))
+  const rows = [
+    ...came.flatMap(({ id }) =>
+      index.rowsOf(id).map((row) => ({ ...row, fits: true, isOwn: true, bearers: [id] })),
+    ),
+    ...[...index.listedFor(kind, target.family), ...index.deniedFor(kind, target.family)].map(
+      (row) => ({
+        ...row,
+        isOwn: false,
+        bearers: [...new Set(index.nodes[row.mention.at]!.parts.map((one) => one.part))],
+      }),
+    ),
+  ]
+  const others = rows.flatMap(({ bearers }) => bearers.filter((id) => !parts.has(id)))
+  for (const row of await store.listIn('part', 'id', [...new Set(others)])) parts.set(row.id, row)
+  const items = rows.map(({ id, mention, fits, isOwn, strength, where, bearers }) => {
     const { truth, open, todo } = asked.where(where)
     return {
       id,
       issuer: mention.issuer,
       number: mention.number,
       fits,
+      isOwn,
       grade: GRADES[strength]!,
       stands: truth,
       open,
       todo,
       scope: where ?? null,
-      parts: [...new Set(bornBy[i]!)].flatMap((one) => {
+      parts: bearers.flatMap((one) => {
         const row = parts.get(one)
         return row ? [{ id: row.id, name: row.name, kind: row.kind }] : []
       }),

@@ -54,12 +54,17 @@ const COLUMNS: readonly Column<Listed>[] = [
       <span className={standing(row) === 'yes' ? '' : 'font-bold'}>{standing(row)}</span>
     ),
   },
-  { id: 'where', head: 'Where', value: ({ scope }) => whereWords(scope) },
+  {
+    id: 'where',
+    head: 'Where',
+    value: ({ scope, isOwn }) =>
+      [isOwn ? 'came with it' : '', whereWords(scope)].filter(Boolean).join('; '),
+  },
   { id: 'todo', head: 'To do', value: ({ todo }) => todo.join('; ') || null },
   { id: 'grade', head: 'Known from', value: ({ grade }) => grade },
 ]
 
-/** Numbers that are said to fit the family of an engine, a gearbox or a vehicle: computers and their years among them. */
+/** Numbers of what came with an engine, a gearbox or a vehicle, and those said to fit its family: computers and their years among them. */
 export function ListedFor({ part }: { part: string }) {
   const { data } = useAnswer('GET /parts/{id}/listed', { params: { id: part } })
   if (!data || data.total === 0) return null

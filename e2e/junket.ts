@@ -21,6 +21,9 @@ const freePort = (): Promise<number> =>
     })
   })
 
+/** Generous: a slow machine fills the demo for longer than it starts. */
+const STARTS_WITHIN_MS = 120_000
+
 /** A folder that holds the demo: filled once for all, then copied. */
 function demoFolder(): string {
   const data = mkdtempSync(join(tmpdir(), 'junket-e2e-'))
@@ -64,7 +67,8 @@ export async function startJunket({
       stdio: ['ignore', 'ignore', 'inherit'],
     },
   )
-  for (let tries = 0; ; tries++) {
+  const until = Date.now() + STARTS_WITHIN_MS
+  for (;;) {
     if (
       await fetch(`${url}/api/health`).then(
         (answer) => answer.ok,
@@ -72,7 +76,10 @@ export async function startJunket({
       )
     )
       break
-    if (tries > 200) throw new Error('The application did not start.')
+    if (child.exitCode !== null || Date.now() > until) {
+      child.kill('SIGKILL')
+      throw new Error(`The application did not start within ${STARTS_WITHIN_MS / 1000} s.`)
+    }
     await new Promise((done) => setTimeout(done, 50))
   }
   const stop = (signal: NodeJS.Signals = 'SIGTERM'): Promise<void> =>

@@ -4,23 +4,21 @@ export interface MoreNumber {
   readonly number: string
 }
 
-const BETWEEN = '; '
-const AFTER_ISSUER = ': '
-
-/** Numbers of one cell, parted by semicolons or lines: `417.20; Kessarn: K-88`. Those without an issuer are of the row's. */
+/**
+ * Numbers of one cell, parted by semicolons or lines: `417.20; Kessarn: K-88`. What stands before the first colon is whose
+ * it is; those without one are of the row's issuer.
+ */
 export const readMoreNumbers = (cell: string): readonly MoreNumber[] =>
   cell
     .split(/[;\n\r]/)
     .map((text) => text.trim())
     .filter(Boolean)
     .map((text) => {
-      const at = text.indexOf(AFTER_ISSUER)
-      return at < 0
-        ? { issuer: null, number: text }
-        : {
-            issuer: text.slice(0, at).trim() || null,
-            number: text.slice(at + AFTER_ISSUER.length).trim(),
-          }
+      const at = text.indexOf(':')
+      return {
+        issuer: text.slice(0, Math.max(0, at)).trim() || null,
+        number: text.slice(at + 1).trim(),
+      }
     })
 
 /** Numbers as one cell that reads back as them: those that would not are left to the list of numbers. */
@@ -28,6 +26,6 @@ export const writeMoreNumbers = (
   numbers: readonly { readonly issuer: string; readonly number: string }[],
 ): string | null =>
   numbers
-    .filter(({ issuer, number }) => !/[;\n\r]|: /.test(issuer) && !/[;\n\r]/.test(number))
-    .map(({ issuer, number }) => `${issuer}${AFTER_ISSUER}${number}`)
-    .join(BETWEEN) || null
+    .filter(({ issuer, number }) => !/[;:\n\r]/.test(issuer) && !/[;\n\r]/.test(number))
+    .map(({ issuer, number }) => `${issuer}: ${number}`)
+    .join('; ') || null

@@ -19,7 +19,7 @@ export function newId(): string {
   const now = Date.now()
   if (now > ms) {
     ms = now
-    // Seven bits less than it holds: it is counted up from there.
+    // Eight bits less than it holds: it is counted up from there.
     counter = ((random[7]! << 16) | (random[8]! << 8) | random[9]!) >>> 0
   } else counter++
   return v7({ random, msecs: ms, seq: counter })

@@ -147,6 +147,11 @@ describe('of an empty shop', () => {
       { line: 3, column: 'otherNumbers', message: expect.stringContaining('Nobody says whose') },
       { line: 5, column: 'number', message: expect.stringContaining('stands on line 4') },
     ])
+    // A maker without a number, and one written close to it: never taken for a number of the row's own maker.
+    const close = `${head}Clip;MLD;90.1;HBP:\nRing;MLD;90.2;HBP:3191\n`
+    expect((await look(store, 'parts', close)).bad).toMatchObject([
+      { line: 2, column: 'otherNumbers', message: expect.stringContaining('nothing left') },
+    ])
     const rows = []
     for await (const row of writtenRows(store, 'parts')) rows.push(row)
     expect(rows.find(({ name }) => name === 'Thermostat')).toMatchObject({

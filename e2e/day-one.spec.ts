@@ -1,16 +1,4 @@
-import type { Locator, Page } from '@playwright/test'
-import { choose, expect, expectAccessible, settled, startJunket, test } from './junket.ts'
-
-/** Presses Tab until the control has the focus: how one gets there without a mouse. */
-async function tabTo(page: Page, control: Locator, most = 80): Promise<void> {
-  for (
-    let i = 0;
-    i < most && !(await control.evaluate((one) => one === document.activeElement));
-    i++
-  )
-    await page.keyboard.press('Tab')
-  await expect(control).toBeFocused()
-}
+import { choose, expect, expectAccessible, settled, startJunket, tabTo, test } from './junket.ts'
 
 test('a build starts in two minutes from empty data, by mouse: types, questions, ranges, what to ask, and undo', async ({
   page,

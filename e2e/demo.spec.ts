@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { choose, expect, test } from './junket.ts'
+import { choose, expect, tabTo, test } from './junket.ts'
 
 /** How many lines the parts list says it has. */
 const lineCount = async (page: Page): Promise<number> =>
@@ -192,22 +192,13 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
 }) => {
   await page.goto(demo.url)
   await expect(page.getByRole('link', { name: 'Lantern' })).toBeVisible()
-  for (
-    let i = 0;
-    i < 40 &&
-    !(await page
-      .getByRole('link', { name: 'Lantern' })
-      .evaluate((one) => one === document.activeElement));
-    i++
-  )
-    await page.keyboard.press('Tab')
+  await tabTo(page, page.getByRole('link', { name: 'Lantern' }))
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: '600 pairings' })).toBeVisible()
   const selected = page.locator('tr[aria-selected=true]')
   await expect(selected).toContainText('Kessarn Wick, 2nd')
   const find = page.getByPlaceholder('in pairings')
-  for (let i = 0; i < 60 && !(await find.evaluate((one) => one === document.activeElement)); i++)
-    await page.keyboard.press('Tab')
+  await tabTo(page, find)
   await page.keyboard.type('quill late sunagi 5-speed')
   await page.keyboard.press('Tab')
   await page.keyboard.press('j')
@@ -228,23 +219,10 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   await page.keyboard.press('m')
   const dialog = page.getByRole('dialog')
   await expect(dialog).toBeVisible()
-  for (
-    let i = 0;
-    i < 30 && !(await dialog.getByLabel('Value').evaluate((one) => one === document.activeElement));
-    i++
-  )
-    await page.keyboard.press('Tab')
+  await tabTo(page, dialog.getByLabel('Value'))
   await page.keyboard.type('yes')
   await page.keyboard.press('Tab')
-  for (
-    let i = 0;
-    i < 12 &&
-    !(await dialog
-      .getByRole('button', { name: 'Record measurement' })
-      .evaluate((one) => one === document.activeElement));
-    i++
-  )
-    await page.keyboard.press('Tab')
+  await tabTo(page, dialog.getByRole('button', { name: 'Record measurement' }))
   await page.keyboard.press('Enter')
   await expect(dialog.getByText('recorded yes')).toBeVisible()
   await page.keyboard.press('Escape')
@@ -262,8 +240,7 @@ test('the demo by keyboard only: to a pairing, its why sheet, a measurement, a d
   await page.keyboard.press('Alt+7')
   const solve = page.getByRole('button', { name: 'Solve again' })
   await expect(solve).toBeVisible()
-  for (let i = 0; i < 40 && !(await solve.evaluate((one) => one === document.activeElement)); i++)
-    await page.keyboard.press('Tab')
+  await tabTo(page, solve)
   await page.keyboard.press('Enter')
   await expect(page.getByRole('heading', { name: /^Proven cheapest for/ })).toBeVisible({
     timeout: 120_000,

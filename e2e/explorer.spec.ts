@@ -57,7 +57,8 @@ test('behind four driven wheels every transfer case makes a pairing of its own; 
   await expect(page.getByRole('heading', { name: '2400 pairings' })).toBeVisible()
   await page.getByPlaceholder('in pairings').fill('maul 2nd marlund divider')
   await page
-    .getByRole('row', { name: /Marlund divider/ })
+    .getByRole('row', { name: /Maul six, 2nd.*Marlund divider/ })
+    .getByText('Dovrek Maul six, 2nd')
     .first()
     .click()
   await page.getByRole('button', { name: 'Choose this pairing' }).click()

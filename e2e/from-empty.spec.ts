@@ -233,6 +233,8 @@ test('from empty data a person runs a build to a budget', async ({ page, empty }
   // The unsorted part is a candidate once its kind is set.
   await page.goto(`${url}/catalogue?kind=unsorted`)
   await page.getByRole('link', { name: 'Clutch cover' }).click()
+  // The catalogue has a field of that name too: the click is for the page that comes.
+  await expect(page.getByRole('heading', { name: 'Clutch cover' })).toBeVisible()
   await page.getByLabel('Kind').click()
   await page.getByPlaceholder('Type to find one').fill('clutch cover')
   await page.getByRole('option', { name: 'Clutch cover', exact: true }).click()

@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process'
-import { copyFileSync, mkdtempSync, rmSync } from 'node:fs'
+import { copyFileSync, mkdirSync, mkdtempSync, rmSync } from 'node:fs'
 import { createServer } from 'node:net'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
@@ -97,18 +97,57 @@ async function leave({ stop, data }: Junket): Promise<void> {
   rmSync(data, { recursive: true, force: true })
 }
 
-/** A test with its own demo or empty application; the page fails on any error of its own. */
-export const test = base.extend<{ demo: Junket; empty: Junket }>({
-  demo: async ({}, use) => {
-    const junket = await startJunket({ demo: true })
-    await use(junket)
-    await leave(junket)
-  },
-  empty: async ({}, use) => {
-    const junket = await startJunket()
-    await use(junket)
-    await leave(junket)
-  },
+/** As the application names a backup that was asked for. */
+const FRESH = 'junket-2026-01-01T00-00-00-000-asked.sqlite'
+
+/** Puts data in the place of what the story before left; false where that is still at something long. */
+async function putBack({ url, data }: Junket, seed: string): Promise<boolean> {
+  const backups = join(data, 'backups')
+  const clear = (): void => {
+    for (const folder of [backups, join(data, 'photos')])
+      rmSync(folder, { recursive: true, force: true })
+  }
+  clear()
+  mkdirSync(backups, { recursive: true })
+  copyFileSync(seed, join(backups, FRESH))
+  const { ok } = await fetch(`${url}/api/backups/${FRESH}/restore`, { method: 'POST' })
+  clear()
+  return ok
+}
+
+/** One application for many stories, each on data of its own: it is put there as a backup is. */
+class Shared {
+  #junket: Junket | null = null
+
+  async with(seed: string): Promise<Junket> {
+    if (this.#junket && (await putBack(this.#junket, seed))) return this.#junket
+    await this.leave()
+    this.#junket = await startJunket()
+    if (!(await putBack(this.#junket, seed))) throw new Error('The data was not put in place.')
+    return this.#junket
+  }
+
+  async leave(): Promise<void> {
+    if (this.#junket) await leave(this.#junket)
+    this.#junket = null
+  }
+}
+
+/** A test on the demo or on an empty shop; the page fails on any error of its own. */
+export const test = base.extend<
+  { demo: Pick<Junket, 'url'>; empty: Pick<Junket, 'url'> },
+  { shared: Shared }
+>({
+  shared: [
+    async ({}, use) => {
+      const shared = new Shared()
+      await use(shared)
+      await shared.leave()
+    },
+    { scope: 'worker' },
+  ],
+  demo: async ({ shared }, use) => use(await shared.with(process.env.JUNKET_DEMO_SEED!)),
+  empty: async ({ shared }, use) => use(await shared.with(process.env.JUNKET_EMPTY_SEED!)),
   page: async ({ page }, use) => {
     const errors: string[] = []
     page.on('pageerror', (error) => errors.push(error.message))
@@ -181,4 +220,15 @@ export async function choose(
   if (search !== undefined) await page.getByPlaceholder('Name or part number').fill(search)
   await page.getByRole('option', { name: words }).first().click()
   await expect(page.getByRole('option')).toHaveCount(0)
+}
+
+/** Presses Tab until the control has the focus: how one gets there without a mouse. */
+export async function tabTo(page: Page, control: Locator, most = 80): Promise<void> {
+  for (
+    let i = 0;
+    i < most && !(await control.evaluate((one) => one === document.activeElement));
+    i++
+  )
+    await page.keyboard.press('Tab')
+  await expect(control).toBeFocused()
 }

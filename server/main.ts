@@ -14,6 +14,7 @@ import { FeedSchedule } from './jobs/feed-schedule.ts'
 import { PhotoMaker } from './jobs/photo-maker.ts'
 import { JobRunner } from './jobs/runner.ts'
 import { checkPasscode, openData, StartFault } from './opening.ts'
+import { follow } from './search/follow.ts'
 import { importDocument } from './services/builds/build-document.ts'
 import { PhotoFiles, photoFolder } from './services/catalogue/photo-files.ts'
 import { Backups } from './services/keeping/backups.ts'
@@ -55,6 +56,7 @@ async function main(): Promise<void> {
     const { demoDocument } = await import('../demo/index.ts')
     await importDocument(store, demoDocument())
     await solveBuilds(store, jobs)
+    await follow(store)
   }
   const photos = { files: new PhotoFiles(photoFolder(data)), maker: new PhotoMaker() }
   const web = fileURLToPath(new URL('../web', import.meta.url))

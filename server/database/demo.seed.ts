@@ -1,4 +1,5 @@
 import { demoDocument } from '../../demo/index.ts'
+import { follow } from '../search/follow.ts'
 import { importDocument } from '../services/builds/build-document.ts'
 import { type Database, openDatabase } from './sqlite/connection.ts'
 import { Store } from './store.ts'
@@ -9,7 +10,10 @@ let seeded: Buffer | null = null
 export async function demoDatabase(): Promise<Database> {
   if (!seeded) {
     const first = await openDatabase(':memory:')
-    await importDocument(new Store(first), demoDocument())
+    const store = new Store(first)
+    await importDocument(store, demoDocument())
+    // What is looked for is found at once, however slow the machine.
+    await follow(store)
     const connection = await first.client.acquireConnection()
     seeded = connection.serialize() as Buffer
     await first.client.releaseConnection(connection)

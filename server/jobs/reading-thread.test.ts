@@ -1,4 +1,4 @@
-import { mkdtempSync } from 'node:fs'
+import { mkdtempSync, renameSync, rmSync } from 'node:fs'
 import { tmpdir } from 'node:os'
 import { join } from 'node:path'
 import { MessageChannel } from 'node:worker_threads'
@@ -96,4 +96,31 @@ test('many who ask the same at once are answered by one reading; after it is clo
   await knex.raw('PRAGMA journal_mode = WAL')
   await store.transaction((tx) => tx.insert('person', { name: 'Reader' }))
   expect(await (await readings.json(store, 'budget', 'lantern')).text()).toBe(answers[0])
+}, 60_000)
+
+test('another file may take the place of one it let go of: the same thread reads that, and hears of its changes', async () => {
+  const file = store.file!
+  const names = async () =>
+    (await readings.ask(store, 'builds')).items.map(({ build }) => build.name)
+  const rename = (name: string) =>
+    store.transaction(async (tx) => {
+      const { version } = await tx.get('build', 'lantern')
+      return tx.update('build', 'lantern', version, { name })
+    })
+  const before = await names()
+  await rename('Renamed')
+  expect(await names()).toContain('Renamed')
+  await knex.raw('VACUUM INTO ?', [`${file}.later`])
+  await rename('Lantern')
+  expect(await names()).toEqual(before)
+
+  await readings.letGo()
+  await knex.destroy()
+  for (const ending of ['-wal', '-shm']) rmSync(`${file}${ending}`, { force: true })
+  renameSync(`${file}.later`, file)
+  knex.initialize()
+  store.replaced()
+  expect(await names()).toContain('Renamed')
+  await rename('Renamed again')
+  expect(await names()).toContain('Renamed again')
 }, 60_000)

@@ -32,6 +32,7 @@ export class ReadingThread {
   #worker: Worker | null = null
   #file = ''
   #stopHearing = (): void => {}
+  #hasLetGo = (): void => {}
   #last = 0
   #askedAt = 0
   readonly #waiting = new Map<number, Waiting>()
@@ -115,6 +116,18 @@ export class ReadingThread {
     }
   }
 
+  /** Lets go of the file, so that another can take its place; what is asked next is read from that one. */
+  async letGo(): Promise<void> {
+    const worker = this.#worker
+    if (!worker) return
+    const hasLetGo = new Promise<true>((done) => {
+      this.#hasLetGo = () => done(true)
+    })
+    worker.postMessage('let-go' satisfies ToReading)
+    const late = setTimeout(PATIENCE_MS, false as const, { ref: false })
+    if (!(await Promise.race([hasLetGo, late]))) await this.close()
+  }
+
   async close(): Promise<void> {
     const worker = this.#worker
     this.#worker = null
@@ -158,6 +171,7 @@ export class ReadingThread {
       worker.postMessage({ change: packed } satisfies ToReading),
     )
     worker.on('message', (message: FromReading) => {
+      if (message === 'let-go') return this.#hasLetGo()
       // Found again where it could not be written.
       if ('found' in message)
         return void writeMatches(store.root, message.found).catch(() => undefined)
@@ -176,6 +190,7 @@ export class ReadingThread {
     if (this.#worker === worker) {
       this.#worker = null
       this.#stopHearing()
+      this.#hasLetGo()
     }
     for (const { failed } of this.#waiting.values()) failed(error)
     this.#waiting.clear()

@@ -9,7 +9,7 @@ import { type KeptMatch, readMatches } from './match-shelf.ts'
 import { type ReadingName, readAs } from './readings.ts'
 import { stepBack } from './step-back.ts'
 
-/** To the thread: what another connection wrote, what is asked, or that it is over. */
+/** To the thread: what another connection wrote, what is asked, to let go of the file, or that it is over. */
 export type ToReading =
   | { readonly change: PackedChange }
   | {
@@ -18,12 +18,14 @@ export type ToReading =
       readonly args: readonly unknown[]
       readonly port?: MessagePort
     }
+  | 'let-go'
   | 'close'
-/** From it: an answer, or why there is none; or what was found on the way and is worth keeping. */
+/** From it: an answer, or why there is none; what was found on the way and is worth keeping; or that it let go. */
 export type FromReading =
   | { readonly id: number; readonly answer: Uint8Array<ArrayBuffer> }
   | { readonly id: number; readonly fault: Fault }
   | { readonly found: readonly KeptMatch[] }
+  | 'let-go'
 export interface Fault {
   readonly kind: 'problem' | 'file' | 'other'
   readonly message: string
@@ -37,19 +39,45 @@ export interface Fault {
 const { database, isBehind } = workerData as { database: string; isBehind: boolean }
 if (isBehind) stepBack()
 const knex = connect(database)
-const isReady = onlyRead(knex)
-  .then(() => readMatches(knex, (found) => send({ found })))
-  .then(keepMatchesOn)
 const store = new Store(knex)
 const port = parentPort!
 const send = (message: FromReading): void =>
-  port.postMessage(message, 'answer' in message ? [message.answer.buffer] : [])
+  port.postMessage(
+    message,
+    typeof message === 'object' && 'answer' in message ? [message.answer.buffer] : [],
+  )
+
+const ready = (): Promise<void> =>
+  onlyRead(knex)
+    .then(() => readMatches(knex, (found) => send({ found })))
+    .then(keepMatchesOn)
+let isReady = ready()
+let isOpen = true
+
+/** The file stands open from the start until it is let go of, and again once something is asked. */
+function open(): Promise<void> {
+  if (isOpen) return isReady
+  isOpen = true
+  isReady = isReady.then(() => {
+    knex.initialize()
+    store.replaced()
+    return ready()
+  })
+  return isReady
+}
+
+function letGo(): void {
+  isOpen = false
+  isReady = isReady.catch(() => undefined).then(() => knex.destroy())
+  void isReady.then(() => send('let-go'))
+}
 
 port.on('message', (message: ToReading) => {
   if (message === 'close') void knex.destroy().then(() => port.close())
+  else if (message === 'let-go') letGo()
   else if ('change' in message) announce(knex, message.change)
   else
-    isReady
+    open()
       .then(() =>
         readAs(store, message.name, message.port ? [...message.args, message.port] : message.args),
       )

@@ -86,3 +86,20 @@ test('a job nobody started is not known', async () => {
   expect([jobs.find('none'), jobs.cancel('none')]).toEqual([null, null])
   await jobs.wait('none')
 })
+
+test('what was begun before a backup took the place of the data does not land in it, and can be begun again', async () => {
+  const landed: unknown[] = []
+  const start = (problem: Problem, ms: number) =>
+    jobs.start('sourcing', 'put back', problem, ms, async ({ plan }) => void landed.push(plan))
+  const job = start(hard, 60_000)
+  await jobs.gate.alone(async () => undefined)
+  expect(jobs.running('sourcing', 'put back')).toBe(null)
+  await jobs.wait(job.id)
+  expect(jobs.find(job.id)).toMatchObject({
+    status: 'failed',
+    error: expect.stringContaining('Start it again'),
+  })
+  expect(landed).toEqual([])
+  await jobs.wait(start(small, 10_000).id)
+  expect(landed).toHaveLength(1)
+})

@@ -49,7 +49,8 @@ export class JobRunner {
   readonly #explorers = [new ReadingThread(true), new ReadingThread(true)]
   /** Shut while a backup is put back: a plan that is ready then lands after it, and no other thread has the file open. */
   readonly gate = new RestoreGate(async () => {
-    await Promise.all([this.readings, ...this.#explorers].map((one) => one.close()))
+    this.#leaveJobs()
+    await Promise.all([this.readings, ...this.#explorers].map((one) => one.letGo()))
   })
 
   /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
@@ -109,11 +110,15 @@ export class JobRunner {
       result: null,
     }
     const finished = this.#solve(problem, timeLimitMs, abort.signal, shared)
-      .then(async (solved) => {
-        state.result = await this.gate.enter(() => land(solved))
-        state.status = abort.signal.aborted ? 'cancelled' : 'done'
-      })
+      .then((solved) =>
+        this.gate.enter(async () => {
+          if (state.status !== 'running') return
+          state.result = await land(solved)
+          state.status = abort.signal.aborted ? 'cancelled' : 'done'
+        }),
+      )
       .catch((error: unknown) => {
+        if (state.status !== 'running') return
         state.status = abort.signal.aborted ? 'cancelled' : 'failed'
         state.error = error instanceof Error ? error.message : String(error)
       })
@@ -130,6 +135,16 @@ export class JobRunner {
       if (state.kind === kind && state.subject === subject && state.status === 'running')
         return this.find(state.id)
     return null
+  }
+
+  /** What was begun on data that is no longer there does not land. */
+  #leaveJobs(): void {
+    for (const { state, abort } of this.#jobs.values()) {
+      if (state.status !== 'running') continue
+      state.status = 'failed'
+      state.error = 'A backup took the place of the data this was worked out from. Start it again.'
+      abort.abort()
+    }
   }
 
   find(id: string): JobState | null {

@@ -1,23 +1,30 @@
 import type { MessagePort } from 'node:worker_threads'
 
-/** Questions and answers with a thread, none lost between two; a thread that ends in between says why. */
+/** Questions and answers with a thread, none lost between two; of a thread that ends in between it is told, with why. */
 export class Talk<Said, Heard> {
   readonly #port: MessagePort
   readonly #heard: Heard[] = []
   #wake: (() => void) | null = null
   #failure: { readonly error: unknown } | null = null
 
-  /** @param ended how the thread ended: null where nothing was wrong */
+  /** @param ended how the thread ended: null where nothing was wrong; all it said before is heard first */
   constructor(port: MessagePort, ended: Promise<{ readonly error: unknown } | null>) {
     this.#port = port
     port.on('message', (message: Heard) => {
       this.#heard.push(message)
       this.#wake?.()
     })
-    void ended.then((failure) => {
-      this.#failure = failure
-      if (failure) this.#wake?.()
+    // After all that it said: nothing else comes.
+    const closed = new Promise<void>((done) => port.once('close', done))
+    void ended.then(async (failure) => {
+      if (!failure) await closed
+      this.#fail(failure ? failure.error : new Error('The thread ended before it answered.'))
     })
+  }
+
+  #fail(error: unknown): void {
+    this.#failure ??= { error }
+    this.#wake?.()
   }
 
   say(message: Said): void {

@@ -1,6 +1,5 @@
 import { Command } from 'cmdk'
 import { useDeferredValue, useEffect, useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
 import { useNavigate } from 'react-router'
 import type { Answer } from '../../contract/asked.ts'
 import { holdsWords } from '../../core/holds-words.ts'
@@ -10,12 +9,13 @@ import { useAnswer } from '../api/answer.ts'
 import { Behind } from '../components/behind.tsx'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
+import { useKey } from '../components/use-key.ts'
 import { actionsOf } from './actions.ts'
 
 /** `/`: finds builds, parts, numbers in any spelling, joints, donors and actions. */
 export function Find({ build }: { build: string | undefined }) {
   const [open, setOpen] = useState(false)
-  useHotkeys('/', () => setOpen(true), { useKey: true, preventDefault: true })
+  useKey('/', () => setOpen(true), { useKey: true, preventDefault: true })
   return (
     <>
       <Button tone="quiet" onClick={() => setOpen(true)}>

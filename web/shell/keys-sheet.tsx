@@ -1,7 +1,7 @@
 import { useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
+import { useKey } from '../components/use-key.ts'
 
 const KEYS = [
   ['/', 'Find anywhere: builds, parts, numbers, joints, donors, actions'],
@@ -23,7 +23,7 @@ const KEYS = [
 /** The `?` sheet. */
 export function KeysSheet() {
   const [open, setOpen] = useState(false)
-  useHotkeys('shift+?', () => setOpen(true), { useKey: true })
+  useKey('shift+?', () => setOpen(true), { useKey: true })
   return (
     <>
       <Button tone="quiet" onClick={() => setOpen(true)}>

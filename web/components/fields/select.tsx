@@ -1,7 +1,7 @@
 import clsx from 'clsx'
 import { Check, ChevronDown } from 'lucide-react'
 import { Select as Radix } from 'radix-ui'
-import type { ComponentProps } from 'react'
+import { type ComponentProps, useState } from 'react'
 
 /** One of the things to choose from. */
 export interface Option<V extends string = string> {
@@ -43,15 +43,22 @@ export function Select<const V extends string, const N extends string | undefine
   /** As wide as its words, not as its place. */
   isNarrow?: boolean
 } & Omit<ComponentProps<'button'>, 'value' | 'onChange'>) {
+  // Nobody needs the list before they are at it, and a page has many.
+  const [isNear, setNear] = useState(false)
+  const near = (): void => setNear(true)
   const groups = [...new Set(options.map(({ group }) => group))]
+  const chosen = options.find((one) => one.value === value)?.words
   return (
     <Radix.Root
       value={value === '' ? NOTHING : value}
-      onValueChange={(chosen) => onChange((chosen === NOTHING ? '' : chosen) as V)}
+      onValueChange={(taken) => onChange((taken === NOTHING ? '' : taken) as V)}
+      onOpenChange={near}
       {...(rest.disabled === undefined ? {} : { disabled: rest.disabled })}
     >
       <Radix.Trigger
         {...rest}
+        onFocus={near}
+        onPointerEnter={near}
         className={clsx(
           'inline-flex items-center justify-between gap-2 rounded border border-steel bg-ground px-2 text-left aria-[invalid=true]:border-clash disabled:opacity-50',
           isNarrow ? 'max-w-full py-1' : 'w-full min-w-0 py-1.5',
@@ -59,34 +66,36 @@ export function Select<const V extends string, const N extends string | undefine
         )}
       >
         <span className="truncate">
-          <Radix.Value placeholder={nothing ?? 'Choose'} />
+          <Radix.Value>{chosen ?? nothing ?? 'Choose'}</Radix.Value>
         </span>
         <ChevronDown aria-hidden size={14} className="shrink-0" />
       </Radix.Trigger>
-      <Radix.Portal>
-        <Radix.Content
-          position="popper"
-          sideOffset={2}
-          collisionPadding={8}
-          className="z-50 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) max-w-[min(90vw,480px)] overflow-y-auto rounded border border-ink bg-ground py-1"
-        >
-          <Radix.Viewport>
-            {nothing !== undefined && <Item value={NOTHING} words={nothing} isQuiet />}
-            {groups.map((group) => (
-              <Radix.Group key={group ?? ''}>
-                {group && (
-                  <Radix.Label className="px-3 pb-0.5 pt-1.5 text-steel">{group}</Radix.Label>
-                )}
-                {options
-                  .filter((one) => one.group === group)
-                  .map((one) => (
-                    <Item key={one.value} value={one.value} words={one.words} />
-                  ))}
-              </Radix.Group>
-            ))}
-          </Radix.Viewport>
-        </Radix.Content>
-      </Radix.Portal>
+      {isNear && (
+        <Radix.Portal>
+          <Radix.Content
+            position="popper"
+            sideOffset={2}
+            collisionPadding={8}
+            className="z-50 max-h-(--radix-select-content-available-height) min-w-(--radix-select-trigger-width) max-w-[min(90vw,480px)] overflow-y-auto rounded border border-ink bg-ground py-1"
+          >
+            <Radix.Viewport>
+              {nothing !== undefined && <Item value={NOTHING} words={nothing} isQuiet />}
+              {groups.map((group) => (
+                <Radix.Group key={group ?? ''}>
+                  {group && (
+                    <Radix.Label className="px-3 pb-0.5 pt-1.5 text-steel">{group}</Radix.Label>
+                  )}
+                  {options
+                    .filter((one) => one.group === group)
+                    .map((one) => (
+                      <Item key={one.value} value={one.value} words={one.words} />
+                    ))}
+                </Radix.Group>
+              ))}
+            </Radix.Viewport>
+          </Radix.Content>
+        </Radix.Portal>
+      )}
     </Radix.Root>
   )
 }

@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
+import { useKey } from '../use-key.ts'
 import type { Entry } from './groups.tsx'
 
 interface Shown<R> {
@@ -27,8 +27,8 @@ export function useMarking<R, S extends Shown<R>>({
     if (row) onMark?.(row.original)
   }
   const isOn = { enabled: onMark !== undefined }
-  useHotkeys('j', () => step(1), isOn)
-  useHotkeys('k', () => step(-1), isOn)
+  useKey('j', () => step(1), isOn)
+  useKey('k', () => step(-1), isOn)
   const at = marked ? entries.findIndex(({ row }) => row?.id === marked) : -1
   // Once for each row that is marked: rows put in another order meanwhile do not take the list from under a reader.
   const revealed = useRef<string | null>(null)

@@ -1,5 +1,4 @@
 import { useEffect, useRef } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
 import type { PartLine } from '../../../contract/answers/planning.ts'
 import { refresh } from '../../api/answer.ts'
 import { call } from '../../api/client.ts'
@@ -17,6 +16,7 @@ import {
   Money,
   SheetHead,
 } from '../../components/ui.tsx'
+import { useKey } from '../../components/use-key.ts'
 import { FoundOut } from './found-out.tsx'
 import { NumberOfLine } from './number-of-line.tsx'
 import { WhyChain } from './why-chain.tsx'
@@ -183,7 +183,7 @@ export function LineSheet({
   useEffect(() => {
     if (matchMedia('(max-width: 1000px)').matches) sheet.current?.scrollIntoView({ block: 'start' })
   }, [])
-  useHotkeys('w', () => document.getElementById('why')?.scrollIntoView())
+  useKey('w', () => document.getElementById('why')?.scrollIntoView())
   const isSettled = line.keep && (line.candidates[0]?.confirm.length ?? 0) === 0
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (

@@ -1,6 +1,5 @@
 import clsx from 'clsx'
 import { useEffect, useMemo, useState } from 'react'
-import { useHotkeys } from 'react-hotkeys-hook'
 import { useParams } from 'react-router'
 import type { PartLine, PartsList } from '../../../contract/answers/planning.ts'
 import { LINE_PLACES, placeWords, STAGES } from '../../../core/needs/line.ts'
@@ -15,6 +14,7 @@ import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
+import { useKey } from '../../components/use-key.ts'
 import { ToldHere } from '../arrivals/told.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { AddLines } from './add-lines.tsx'
@@ -145,9 +145,9 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   useEffect(() => {
     if (localStorage.getItem(`looked:${build}`) === null) markSeen()
   }, [build, markSeen])
-  useHotkeys('a', () => setAdding(true), { preventDefault: true })
-  useHotkeys('x', () => selected && drop(selected))
-  useHotkeys('esc', () => setSelected(null), BELOW_DIALOGS)
+  useKey('a', () => setAdding(true), { preventDefault: true })
+  useKey('x', () => selected && drop(selected))
+  useKey('esc', () => setSelected(null), BELOW_DIALOGS)
   const { rows, small, groupOf } = useSmallPieces(shown, view.of, view.id === 'place', selectedId)
   const columns = useMemo(
     () =>

@@ -24,7 +24,7 @@ export default defineConfig({
   use: {
     viewport: { width: 1280, height: 800 },
     launchOptions: {
-      executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+      executablePath: process.env.CHROMIUM_PATH!,
       args: FLAGS,
     },
   },

@@ -17,7 +17,7 @@ export async function benchExplorer(): Promise<Row[]> {
   growEngines(join(data, 'junket.sqlite'), ENGINES)
   const served = await serve(data)
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    executablePath: process.env.CHROMIUM_PATH!,
     args: ['--no-sandbox'],
   })
   try {

@@ -140,7 +140,7 @@ export async function benchSearch(): Promise<Row[]> {
     const store = new Store(knex)
     const before = megabytes()
     let from = performance.now()
-    await rebuild(knex)
+    await rebuild(store)
     say(
       '1,000,000 parts and 3,000,000 offers put into the index',
       (performance.now() - from) / 1000,

@@ -11,7 +11,7 @@ const ROWS = 5000
 export async function benchTable(): Promise<Row[]> {
   const served = await serve(mkdtempSync(join(tmpdir(), 'junket-table-')), { demo: true })
   const browser = await chromium.launch({
-    executablePath: process.env.CHROMIUM_PATH ?? '/usr/bin/chromium',
+    executablePath: process.env.CHROMIUM_PATH!,
     args: ['--no-sandbox'],
   })
   try {

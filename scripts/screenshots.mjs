@@ -161,7 +161,8 @@ const server = spawn(process.execPath, ['dist/server/main.js', '--demo'], {
   stdio: 'inherit',
 })
 try {
-  for (let i = 0; i < 100; i++) {
+  // Generous: a slow machine fills the demo for longer than it starts.
+  for (let i = 0; i < 1200; i++) {
     if (
       await fetch(`${base}/api/health`).then(
         (r) => r.ok,

@@ -60,7 +60,7 @@ async function main(): Promise<void> {
   }
   const photos = { files: new PhotoFiles(photoFolder(data)), maker: new PhotoMaker() }
   const web = fileURLToPath(new URL('../web', import.meta.url))
-  const schedule = new FeedSchedule(store, jobs.imports, log)
+  const schedule = new FeedSchedule(store, jobs.imports, jobs.gate, log)
   if (isDemo && process.env.JUNKET_FEED_PORT !== 'off')
     startPriceFeed(Number(process.env.JUNKET_FEED_PORT ?? FEED_PORT)).on('error', (error) =>
       log.warn(error, 'the simulated price feed did not start'),

@@ -1,5 +1,6 @@
 import type { Logger } from 'pino'
 import type { Store } from '../database/store.ts'
+import type { RestoreGate } from '../restore-gate.ts'
 import { feedsDue, readFeedUnasked, type TakesOffers } from '../services/importing/feeds.ts'
 
 const LOOKED_AFTER_MS = 60_000
@@ -9,9 +10,14 @@ export class FeedSchedule {
   readonly #timer: ReturnType<typeof setInterval>
   #running: Promise<void> | null = null
 
-  constructor(store: Store, offers: TakesOffers, log: Pick<Logger, 'warn'>) {
+  constructor(
+    store: Store,
+    offers: TakesOffers,
+    gate: Pick<RestoreGate, 'enter'>,
+    log: Pick<Logger, 'warn'>,
+  ) {
     this.#timer = setInterval(() => {
-      this.#running ??= readDue(store, offers, Date.now())
+      this.#running ??= readDue(store, offers, gate, Date.now())
         .catch((error: unknown) => log.warn(error, 'prices were not read'))
         .finally(() => {
           this.#running = null
@@ -26,7 +32,13 @@ export class FeedSchedule {
   }
 }
 
-/** Reads what is due at a moment. */
-export async function readDue(store: Store, offers: TakesOffers, now: number): Promise<void> {
-  for (const supplier of await feedsDue(store, now)) await readFeedUnasked(store, offers, supplier)
+/** Reads what is due at a moment, each through the gate: prices asked for by old data never land in data put back meanwhile. */
+export async function readDue(
+  store: Store,
+  offers: TakesOffers,
+  gate: Pick<RestoreGate, 'enter'>,
+  now: number,
+): Promise<void> {
+  for (const supplier of await gate.enter(() => feedsDue(store, now)))
+    await gate.enter(() => readFeedUnasked(store, offers, supplier))
 }

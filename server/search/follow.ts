@@ -49,11 +49,25 @@ export async function followFor(store: Store, ms: number): Promise<boolean> {
   return isThere
 }
 
+/** Writes into the index of one file. */
+type Write = (work: (trx: Knex) => Promise<void>) => Promise<void>
+
+/** Writes while the file is the one that stands there now: what was read of another never gets into it. */
+function writing(store: Store): Write {
+  const { knex, epoch } = store
+  return (work) =>
+    knex.transaction(async (trx) => {
+      if (store.epoch !== epoch) throw new Error('The file under the index was replaced.')
+      await work(trx)
+    })
+}
+
 async function takeIn(store: Store): Promise<void> {
   const { knex } = store
+  const write = writing(store)
   const state = (await knex('search_state').first('historyId')) as { historyId: number }
   if (state.historyId < 0) {
-    await rebuild(knex)
+    await rebuild(store)
     return
   }
   for (let last = state.historyId; ; ) {
@@ -64,7 +78,7 @@ async function takeIn(store: Store): Promise<void> {
       .select('id', 'entity', 'entityId')) as { id: number; entity: string; entityId: string }[]
     if (entries.length === 0) return
     last = entries.at(-1)!.id
-    await knex.transaction(async (trx) => {
+    await write(async (trx) => {
       await takeInEntries(trx, entries)
       await trx('search_state').update({ historyId: last })
     })
@@ -107,22 +121,28 @@ const numbersIn = (
   )
 
 /** Builds the whole index anew. */
-export async function rebuild(knex: Knex): Promise<void> {
+export async function rebuild(store: Store): Promise<void> {
+  const { knex } = store
+  const write = writing(store)
   const newest = (await knex('history').max('id as id').first()) as { id: number | null }
-  for (const table of ['search_entry', 'search_term', 'search_number']) await knex(table).delete()
-  for (const table of ['search_word', 'search_gram'])
-    await knex.raw(`INSERT INTO ${table}(${table}) VALUES ('delete-all')`)
+  await write(async (trx) => {
+    for (const table of ['search_entry', 'search_term', 'search_number']) await trx(table).delete()
+    for (const table of ['search_word', 'search_gram'])
+      await trx.raw(`INSERT INTO ${table}(${table}) VALUES ('delete-all')`)
+  })
   for (const table of WORD_TABLES)
-    await inPages(knex, table, (trx, rows) => putWords(trx, table, rows))
+    await inPages(knex, table, (rows) => write((trx) => putWords(trx, table, rows)))
   for (const table of NUMBER_TABLES)
-    await inPages(knex, table, (trx, rows) => putNumbers(trx, numbersIn(rows)))
-  await knex('search_state').update({ historyId: newest.id ?? 0 })
+    await inPages(knex, table, (rows) => write((trx) => putNumbers(trx, numbersIn(rows))))
+  await write(async (trx) => {
+    await trx('search_state').update({ historyId: newest.id ?? 0 })
+  })
 }
 
 async function inPages(
   knex: Knex,
   table: string,
-  work: (trx: Knex, rows: Record<string, unknown>[]) => Promise<void>,
+  work: (rows: Record<string, unknown>[]) => Promise<void>,
 ): Promise<void> {
   for (let after = ''; ; ) {
     const rows = (await knex(table).where('id', '>', after).orderBy('id').limit(PAGE)) as {
@@ -130,7 +150,7 @@ async function inPages(
     }[]
     if (rows.length === 0) return
     after = rows.at(-1)!.id
-    await knex.transaction((trx) => work(trx, rows))
+    await work(rows)
     await setImmediate()
   }
 }

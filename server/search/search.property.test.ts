@@ -3,14 +3,17 @@ import { afterAll, expect, test } from 'vitest'
 import { DEFAULT_RULE } from '../../core/identity/number-rule.ts'
 import { LEAST, type NumberMatch } from '../../core/identity/number-search.ts'
 import { oneEdit } from '../../core/identity/one-edit.ts'
+import { demoDocument } from '../../demo/index.ts'
 import { demoDatabase } from '../database/demo.seed.ts'
 import { openDatabase } from '../database/sqlite/connection.ts'
 import { Store } from '../database/store.ts'
+import { importDocument } from '../services/builds/build-document.ts'
 import { find } from '../services/catalogue/find.ts'
 import { createPart } from '../services/catalogue/parts.ts'
 import { listParts } from '../services/catalogue/parts-found.ts'
 import { addNumber, addSupersession, strikeNumberClaim } from '../services/numbers/number-claims.ts'
 import { putNumbers, putWords } from './entries.ts'
+import { follow } from './follow.ts'
 import { findNumbers } from './numbers.ts'
 import { askedWords, findWords } from './words.ts'
 
@@ -193,4 +196,18 @@ test('a list of parts is narrowed by size, place, what it fits, stock, price and
   }
   expect(new Set(pages).size).toBe(pages.length)
   expect(pages).toEqual(await ids({ q: 'wick' }))
+})
+
+test('an index that is being made when another file takes the place of its own goes no further, and is made of that one', async () => {
+  const knex = await openDatabase(':memory:')
+  const store = new Store(knex)
+  await importDocument(store, demoDocument())
+  const making = follow(store)
+  // Asked in turn with its pages: it is not done when the first of them is there.
+  while ((await knex('search_entry').first('id')) === undefined);
+  store.replaced()
+  await expect(making).rejects.toThrow('replaced')
+  expect(await knex('search_state').first('historyId')).toEqual({ historyId: -1 })
+  await follow(store)
+  expect((await find(store, 'MLD 417.18')).items[0]).toMatchObject({ id: 'marlund-4-disc' })
 })

@@ -9,13 +9,13 @@ import { useAnswer } from '../api/answer.ts'
 import { Behind } from '../components/behind.tsx'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
-import { useKey } from '../components/use-key.ts'
+import { usePageKey } from '../components/use-page-key.ts'
 import { actionsOf } from './actions.ts'
 
 /** `/`: finds builds, parts, numbers in any spelling, joints, donors and actions. */
 export function Find({ build }: { build: string | undefined }) {
   const [open, setOpen] = useState(false)
-  useKey('/', () => setOpen(true), { useKey: true, preventDefault: true })
+  usePageKey('/', () => setOpen(true), { useKey: true, preventDefault: true })
   return (
     <>
       <Button tone="quiet" onClick={() => setOpen(true)}>

@@ -1,7 +1,7 @@
 import { useState } from 'react'
 import { Dialog } from '../components/dialog.tsx'
 import { Button } from '../components/ui.tsx'
-import { useKey } from '../components/use-key.ts'
+import { usePageKey } from '../components/use-page-key.ts'
 
 const KEYS = [
   ['/', 'Find anywhere: builds, parts, numbers, joints, donors, actions'],
@@ -23,7 +23,7 @@ const KEYS = [
 /** The `?` sheet. */
 export function KeysSheet() {
   const [open, setOpen] = useState(false)
-  useKey('shift+?', () => setOpen(true), { useKey: true })
+  usePageKey('shift+?', () => setOpen(true), { useKey: true })
   return (
     <>
       <Button tone="quiet" onClick={() => setOpen(true)}>

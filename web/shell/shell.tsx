@@ -8,7 +8,7 @@ import { useEvents } from '../api/events.ts'
 import { useBuild } from '../api/hooks.ts'
 import { undoNewest } from '../api/undo.ts'
 import { Button, Failed, Loading } from '../components/ui.tsx'
-import { useKey } from '../components/use-key.ts'
+import { usePageKey } from '../components/use-page-key.ts'
 import { BenchPerson } from './bench-person.tsx'
 import { BuildTotals } from './build-totals.tsx'
 import { Find } from './find.tsx'
@@ -57,7 +57,7 @@ export function Shell() {
   const session = useAnswer('GET /session').data
   const asksPasscode = session?.asks === true && !session.signedIn
   const { isConnected } = useEvents(session !== undefined && !asksPasscode)
-  useKey('mod+z', () => void undoNewest(), { preventDefault: true })
+  usePageKey('mod+z', () => void undoNewest(), { preventDefault: true })
   useFocusKept()
   usePrintPage()
   const theme = useTheme()

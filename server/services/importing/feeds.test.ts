@@ -3,6 +3,7 @@ import { afterAll, beforeEach, expect, test } from 'vitest'
 import { type Database, openDatabase } from '../../database/sqlite/connection.ts'
 import { Store } from '../../database/store.ts'
 import { readDue } from '../../jobs/feed-schedule.ts'
+import { RestoreGate } from '../../restore-gate.ts'
 import { priceOn, type SoldItem } from '../../stand-ins/feed-prices.ts'
 import { type Feeding, priceFeed } from '../../stand-ins/price-feed.ts'
 import { feedReadings, feedsDue, readFeed } from './feeds.ts'
@@ -154,12 +155,23 @@ test('a feed that names nothing ends nothing, and makes no price look fresh', as
 
 test('what has a schedule is read when it is due, and not before', async () => {
   expect((await feedsDue(store, Date.now())).map(({ id }) => id)).toEqual(['counter'])
-  await readDue(store, offers, Date.now())
+  await readDue(store, offers, new RestoreGate(), Date.now())
   expect(await feedReadings(store, 'counter')).toHaveLength(1)
   expect(await feedsDue(store, Date.now())).toEqual([])
   expect(await feedsDue(store, Date.now() + 13 * 3_600_000)).toHaveLength(1)
   const { who } = (await knex('history').where({ entity: 'offer' }).first())!
   expect(who).toBe('Prices of Trade Counter')
+})
+
+test('a backup is not put back amid prices that are read unasked: it waits for the last of them', async () => {
+  await point(address('?late=20'))
+  const gate = new RestoreGate(undefined, 60_000)
+  answers = 0
+  const reading = readDue(store, offers, gate, Date.now())
+  await expect.poll(() => answers).toBeGreaterThan(0)
+  const there = await gate.alone(async () => (await store.read('offer', {})).length)
+  expect(there).toBe(230)
+  await reading
 })
 
 test('a price changed by hand keeps what it was, once a day', async () => {

@@ -163,6 +163,8 @@ export class Backups {
     await gatherInFile(root)
     const kept = this.#free('before-restore', new Date())
     const keptFile = join(this.#folder, kept)
+    // Told before and after: what is still worked out from the old file is not written into the new one.
+    store.replaced()
     await root.destroy()
     try {
       keep(this.#file, keptFile)

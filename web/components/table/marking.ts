@@ -1,5 +1,5 @@
 import { useEffect, useRef } from 'react'
-import { useKey } from '../use-key.ts'
+import { usePageKey } from '../use-page-key.ts'
 import type { Entry } from './groups.tsx'
 
 interface Shown<R> {
@@ -27,8 +27,8 @@ export function useMarking<R, S extends Shown<R>>({
     if (row) onMark?.(row.original)
   }
   const isOn = { enabled: onMark !== undefined }
-  useKey('j', () => step(1), isOn)
-  useKey('k', () => step(-1), isOn)
+  usePageKey('j', () => step(1), isOn)
+  usePageKey('k', () => step(-1), isOn)
   const at = marked ? entries.findIndex(({ row }) => row?.id === marked) : -1
   // Once for each row that is marked: rows put in another order meanwhile do not take the list from under a reader.
   const revealed = useRef<string | null>(null)

@@ -13,7 +13,7 @@ import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
-import { useKey } from '../../components/use-key.ts'
+import { usePageKey } from '../../components/use-page-key.ts'
 import { Blockers } from '../blockers.tsx'
 import { FoldingStrip } from '../build-strip.tsx'
 import { isSamePick, usePicks } from '../compare/picked.ts'
@@ -96,7 +96,7 @@ function useLook(rows: readonly PairingRow[]) {
   }
   useHotkeys('right', () => across(1), { preventDefault: true })
   useHotkeys('left', () => across(-1), { preventDefault: true })
-  useKey('w', () => look(chosen, joint ?? joints[0]!.id))
+  usePageKey('w', () => look(chosen, joint ?? joints[0]!.id))
   return { chosen, joint, figure, look, open }
 }
 
@@ -144,7 +144,7 @@ function Pairings({ build, listed }: { build: string; listed: Listed }) {
   const [params, change] = useAddress()
   const { narrowed, set } = useNarrowed()
   const panel = usePanel()
-  useKey('c', () => toggle(chosen))
+  usePageKey('c', () => toggle(chosen))
   useHotkeys('space', () => toggle(chosen), { preventDefault: true })
   const glance = useBuild(build).data
   const header = glance?.build

@@ -8,7 +8,7 @@ import { Radios } from '../../components/fields/radios.tsx'
 import { JointShape } from '../../components/joint-shape.tsx'
 import { MeasureDialog } from '../../components/measuring/measure-dialog.tsx'
 import { Button, Folded, GradeWord, SheetHead } from '../../components/ui.tsx'
-import { useKey } from '../../components/use-key.ts'
+import { usePageKey } from '../../components/use-page-key.ts'
 import { StackDrawing } from '../../drawing/stack.tsx'
 import { JointCloseUp } from '../../drawing/train/joint-close-up.tsx'
 import { Cautions } from './cautions.tsx'
@@ -36,8 +36,8 @@ export function WhySheet({
   const [measuring, setMeasuring] = useState(false)
   const verdict = bare || !joint.closed ? joint.bare : joint.closed
   const asClosed = joint.closed !== undefined && !bare
-  useKey('m', () => setMeasuring(true), { preventDefault: true })
-  useKey('esc', onClose, { enabled: !measuring, ...BELOW_DIALOGS })
+  usePageKey('m', () => setMeasuring(true), { preventDefault: true })
+  usePageKey('esc', onClose, { enabled: !measuring, ...BELOW_DIALOGS })
   return (
     <aside aria-label={`Why: ${joint.title}`} className="flex flex-col gap-3 px-4 py-3">
       <SheetHead

@@ -5,7 +5,7 @@ import type { FigureId, WorkingLine } from '../../../core/pairing/working.ts'
 import { useAnswer } from '../../api/answer.ts'
 import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { Button, Loaded, SheetHead } from '../../components/ui.tsx'
-import { useKey } from '../../components/use-key.ts'
+import { usePageKey } from '../../components/use-page-key.ts'
 import type { PairingRow } from './pairing-rows.ts'
 import { rounded } from './rounded.ts'
 
@@ -30,7 +30,7 @@ export function WorkingSheet({
     params: { id: build },
     query: { engine, transmission, transfer: transferId ?? undefined, school, figure },
   })
-  useKey('esc', onClose, BELOW_DIALOGS)
+  usePageKey('esc', onClose, BELOW_DIALOGS)
   return (
     <Loaded of={working} what="the working">
       {(told) => (

@@ -16,7 +16,7 @@ import {
   Money,
   SheetHead,
 } from '../../components/ui.tsx'
-import { useKey } from '../../components/use-key.ts'
+import { usePageKey } from '../../components/use-page-key.ts'
 import { FoundOut } from './found-out.tsx'
 import { NumberOfLine } from './number-of-line.tsx'
 import { WhyChain } from './why-chain.tsx'
@@ -183,7 +183,7 @@ export function LineSheet({
   useEffect(() => {
     if (matchMedia('(max-width: 1000px)').matches) sheet.current?.scrollIntoView({ block: 'start' })
   }, [])
-  useKey('w', () => document.getElementById('why')?.scrollIntoView())
+  usePageKey('w', () => document.getElementById('why')?.scrollIntoView())
   const isSettled = line.keep && (line.candidates[0]?.confirm.length ?? 0) === 0
   const keep = line.decisions.find((decision) => decision.act === 'keep')
   return (

@@ -14,7 +14,7 @@ import { LIKE } from '../../components/likes.tsx'
 import { DataTable } from '../../components/table/data-table.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
 import { useAddress } from '../../components/use-address.ts'
-import { useKey } from '../../components/use-key.ts'
+import { usePageKey } from '../../components/use-page-key.ts'
 import { ToldHere } from '../arrivals/told.tsx'
 import { BuildStrip } from '../build-strip.tsx'
 import { AddLines } from './add-lines.tsx'
@@ -145,9 +145,9 @@ function Lines({ build, list }: { build: string; list: PartsList }) {
   useEffect(() => {
     if (localStorage.getItem(`looked:${build}`) === null) markSeen()
   }, [build, markSeen])
-  useKey('a', () => setAdding(true), { preventDefault: true })
-  useKey('x', () => selected && drop(selected))
-  useKey('esc', () => setSelected(null), BELOW_DIALOGS)
+  usePageKey('a', () => setAdding(true), { preventDefault: true })
+  usePageKey('x', () => selected && drop(selected))
+  usePageKey('esc', () => setSelected(null), BELOW_DIALOGS)
   const { rows, small, groupOf } = useSmallPieces(shown, view.of, view.id === 'place', selectedId)
   const columns = useMemo(
     () =>

@@ -6,7 +6,7 @@ import { BELOW_DIALOGS } from '../../components/dialog.tsx'
 import { HistoryButton } from '../../components/history.tsx'
 import { LIKE } from '../../components/likes.tsx'
 import { Button, ButtonLink, Empty, Loaded, PageHead } from '../../components/ui.tsx'
-import { useKey } from '../../components/use-key.ts'
+import { usePageKey } from '../../components/use-page-key.ts'
 import { BuildStrip } from '../build-strip.tsx'
 import { Baskets } from './baskets.tsx'
 import { LeftOut } from './left-out.tsx'
@@ -61,8 +61,8 @@ function Plan({
   const line = view.lines.find((one) => one.need === selected) ?? null
   const lockIn = (one: Line): Promise<boolean> =>
     lock(build, { way: 'in', ...sourceOf(one) }, 'Locked. Solve again to see what it costs.')
-  useKey('l', () => line && void lockIn(line))
-  useKey('esc', () => setSelected(null), BELOW_DIALOGS)
+  usePageKey('l', () => line && void lockIn(line))
+  usePageKey('esc', () => setSelected(null), BELOW_DIALOGS)
   const running = job?.status === 'running'
   const toProve = view.lines.filter((one) => one.toProve.length > 0).length
   return (

@@ -42,6 +42,10 @@ export function Findings({ build }: { build: string }) {
   )
 }
 
+/** Sums of tenths of an hour, as tenths. */
+const hoursWords = (low: number, high: number): string =>
+  `${Number(low.toFixed(1))} to ${Number(high.toFixed(1))} h`
+
 /** Each yes with what it adds to the list, its price as a range and its hours, as the build stands. */
 export function MustWork({ build }: { build: Build }) {
   const brief = useBrief(build.id)
@@ -95,7 +99,7 @@ export function MustWork({ build }: { build: Build }) {
             </label>
             {one.adds.length > 0 && (
               <p className="pl-6 text-steel">
-                {one.adds.join(', ')} · {one.hours.low} to {one.hours.high} h
+                {one.adds.join(', ')} · {hoursWords(one.hours.low, one.hours.high)}
               </p>
             )}
           </li>
@@ -105,7 +109,10 @@ export function MustWork({ build }: { build: Build }) {
         <p className="figure mt-2 text-right font-semibold">
           Kept: <Money minor={sum((one) => one.price?.low ?? 0)} currency={build.currency} whole />{' '}
           to <Money minor={sum((one) => one.price?.high ?? 0)} currency={build.currency} whole />,{' '}
-          {sum((one) => one.hours.low)} to {sum((one) => one.hours.high)} h
+          {hoursWords(
+            sum((one) => one.hours.low),
+            sum((one) => one.hours.high),
+          )}
         </p>
       )}
     </section>

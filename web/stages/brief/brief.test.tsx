@@ -26,7 +26,7 @@ const keep = (
   isKept,
   adds,
   price: low === null ? null : { low, high: low * 4 },
-  hours: { low: 1, high: 3 },
+  hours: { low: 0.1 + 0.2, high: 3 },
 })
 const view = {
   keeps: [
@@ -109,9 +109,9 @@ test('what does not hold stands first, and is said to a screen reader', async ()
 test('each thing that must still work says what it adds and costs; a tick counts at once and is saved', async () => {
   show(<MustWork build={build} />)
   const region = within(screen.getByRole('region', { name: 'Must still work afterwards' }))
-  await region.findByText('Air conditioning, Compressor mount · 1 to 3 h')
+  await region.findByText('Air conditioning, Compressor mount · 0.3 to 3 h')
   expect(region.getByText('on the list anyway')).toBeTruthy()
-  expect(region.getByText(/^Kept:/).textContent).toMatch(/15.*60.*1 to 3 h/)
+  expect(region.getByText(/^Kept:/).textContent).toMatch(/15.*60.*[, ]0.3 to 3 h/)
   fireEvent.click(region.getByLabelText(/Air conditioning/))
   await vi.waitFor(() =>
     expect(

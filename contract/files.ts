@@ -1,7 +1,8 @@
 /** What a file somebody brings may take; past any of these it is refused, and the one who reads it is ended. */
 export const FILE_LIMITS = {
   bytes: 50 * 1024 * 1024,
-  seconds: 10,
+  /** Generous: a machine that is busy or weak reads a whole list too. */
+  seconds: 60,
   memoryMb: 256,
   /** Entities of a drawing. */
   entities: 200_000,

@@ -68,8 +68,6 @@ for (const [words, paths] of [
     page,
     demo,
   }) => {
-    // Every screen twice by axe: minutes on a busy machine.
-    test.setTimeout(600_000)
     const job = await (
       await page.request.post(`${demo.url}/api/builds/lantern/sourcing`, { data: {} })
     ).json()
@@ -77,7 +75,6 @@ for (const [words, paths] of [
       .poll(
         async () =>
           (await (await page.request.get(`${demo.url}/api/jobs/${job.id}`)).json()).status,
-        { timeout: 120_000 },
       )
       .toBe('done')
     const cut: string[] = []

@@ -9,7 +9,6 @@ const ROUNDS = 20
 const pauseMs = (round: number): number => 20 + ((round * 97) % 241)
 
 test(`kill -9 × ${ROUNDS} while three write loses nothing acknowledged`, async () => {
-  test.setTimeout(240_000)
   let junket = await startJunket()
   const acknowledged: string[] = []
   for (let round = 0; round < ROUNDS; round++) {

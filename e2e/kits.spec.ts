@@ -30,7 +30,7 @@ test('prices are fetched from a supplier that is busy and sends broken items: wh
       page.getByText(
         /Oarsman Trade Counter: 351 offers read, .*left out as wrong, asked again 4 times/,
       ),
-    ).toBeVisible({ timeout: 60_000 })
+    ).toBeVisible()
     await page.reload()
     await page.getByRole('button', { name: 'Change Oarsman Trade Counter' }).click()
     await expect(page.getByRole('list', { name: 'Readings' })).toContainText('left out as wrong')
@@ -46,9 +46,7 @@ test('three kits on one pairing: the thin one and the one that fails lose, anoth
 }) => {
   await page.goto(`${demo.url}/builds/lantern/kits?kits=kit-1,kit-2,kit-9`)
   const recommended = page.getByRole('region', { name: 'Recommended' })
-  await expect(recommended).toContainText('By these figures: Tessil Wick 2nd kit', {
-    timeout: 60_000,
-  })
+  await expect(recommended).toContainText('By these figures: Tessil Wick 2nd kit')
   await expect(recommended).toContainText(
     'Brimble Wick 2nd kit: 4 say that it failed, 1 that it held',
   )

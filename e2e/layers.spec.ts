@@ -136,7 +136,6 @@ for (const width of [1280, 390])
     page,
     demo,
   }) => {
-    test.setTimeout(300_000)
     await page.setViewportSize({ width, height: 800 })
     for (const { name, at, open, layer } of LAYERS)
       await test.step(name, async () => {

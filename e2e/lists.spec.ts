@@ -7,6 +7,7 @@ test('a list of supersessions with odd heads is read in: dates are asked about, 
 }) => {
   await page.goto(`${demo.url}/suppliers/import`)
   await choose(page.getByLabel('What is in the list'), 'Supersessions')
+  await expect(page.getByRole('heading', { name: 'Import: supersessions' })).toBeVisible()
   const text = page.getByLabel('or paste it here')
   await text.fill(
     'Brand;Old number;Replaced by;Valid from;Both ways\nMLD;417.20;990.33;3/4/2021;maybe\n',

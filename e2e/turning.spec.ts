@@ -9,7 +9,7 @@ test('three measurements, each recorded on the pairing that leads, turn the lead
   const best = page.getByRole('region', { name: 'Best under the brief' })
   const lead = best.getByRole('listitem').first().getByRole('button')
   const led: string[] = []
-  await expect(page.getByText('worked out')).toBeHidden({ timeout: 60_000 })
+  await expect(page.getByText('worked out')).toBeHidden()
   for (let turn = 0; turn < 3; turn++) {
     const name = (await lead.textContent())!
     expect(led).not.toContain(name)

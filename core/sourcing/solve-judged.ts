@@ -1,5 +1,5 @@
 import type { Problem } from './problem.ts'
-import { type OnProgress, type Plan, solveSourcing } from './solve.ts'
+import { noPlan, type OnProgress, type Plan, solveSourcing } from './solve.ts'
 import type { Solve } from './solver.ts'
 
 /**
@@ -22,19 +22,6 @@ export async function solveJudged(
     const next = await again(plan)
     if (!next) return { plan, problem: posed }
     posed = next
-    if (performance.now() >= until)
-      return {
-        plan: {
-          status: 'none',
-          totalMinor: null,
-          boundMinor: null,
-          lines: [],
-          baskets: [],
-          bundles: [],
-          skipped: [],
-          open: plan.open,
-        },
-        problem: posed,
-      }
+    if (performance.now() >= until) return { plan: noPlan(plan.open), problem: posed }
   }
 }

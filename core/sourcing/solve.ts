@@ -28,6 +28,15 @@ export type OnProgress = (best: number, bound: number) => void
 
 const EMPTY = { lines: [], baskets: [], bundles: [], skipped: [] } as const
 
+/** The answer where time ran out, or the solve was stopped, before there was a plan. @param open needs without any source */
+export const noPlan = (open: readonly string[]): Plan => ({
+  status: 'none',
+  totalMinor: null,
+  boundMinor: null,
+  ...EMPTY,
+  open,
+})
+
 /**
  * Solves a sourcing problem exactly. The total is recomputed in integers and that figure shown; infeasible is reported
  * only when a second solve without presolve agrees, and then explained by a minimal set of rules. The time limit is that of
@@ -48,17 +57,14 @@ export function solveSourcing(
     first.account ? first.account.totalMinor + first.account.penaltyMinor : Infinity,
     first.bound,
   )
-  const nothing = { totalMinor: null, boundMinor: null, ...EMPTY, open }
   const fallback = (): Plan =>
-    first.account
-      ? planOf(first.account, first.skipped, 'gap', first.bound, open)
-      : { status: 'none', ...nothing }
+    first.account ? planOf(first.account, first.skipped, 'gap', first.bound, open) : noPlan(open)
   const built = buildModel(problem)
   let answer = solve(built.model, { timeLimitMs: timeLeft(), presolve: true })
   if (answer.status === 'infeasible')
     answer = solve(built.model, { timeLimitMs: timeLeft(), presolve: false })
   if (answer.status === 'infeasible')
-    return { status: 'infeasible', ...nothing, ...explain(problem, solve, timeLeft) }
+    return { ...noPlan(open), status: 'infeasible', ...explain(problem, solve, timeLeft) }
   if (!answer.values) return fallback()
   const selection = built.read(answer.values)
   const account = accountOf(problem, selection)

@@ -4,13 +4,12 @@ import { type Entry, fromBufferPromise } from 'yauzl'
 import { FILE_LIMITS } from '../../contract/files.ts'
 import { FileFault } from './file-fault.ts'
 import { type FileRecord, RecordFault } from './file-record.ts'
+import { whileAtWork } from './while-at-work.ts'
 
 const MOST_ENTRIES = 2000
 /** Inflated, all of it together. */
 const MOST_BYTES = 8 * FILE_LIMITS.bytes
 const MOST_COLUMNS = 200
-/** How long is waited for the next row. */
-const PATIENCE_MS = 4000
 
 /**
  * Rows of the first sheet of a workbook that has any, as words: figures with a decimal point, days as 2026-03-14. A formula
@@ -29,8 +28,8 @@ export async function* sheetRows(bytes: Uint8Array): AsyncGenerator<FileRecord> 
   })
   let line = 0
   try {
-    for await (const sheet of inTime(workbook)) {
-      for await (const row of inTime(sheet)) {
+    for await (const sheet of whileAtWork(workbook)) {
+      for await (const row of whileAtWork(sheet)) {
         line = row.number
         const values = row.values as readonly unknown[]
         if (values.length - 1 > MOST_COLUMNS)
@@ -86,24 +85,6 @@ async function checkWhole(bytes: Uint8Array): Promise<void> {
   }
   if (!names.has('xl/workbook.xml'))
     throw new FileFault('It is packed, but no workbook. Send a sheet as XLSX, or CSV.')
-}
-
-/** Values as they come; one that does not come in time is a fault. */
-async function* inTime<T>(values: AsyncIterable<T>): AsyncGenerator<T> {
-  const iterator = values[Symbol.asyncIterator]()
-  for (;;) {
-    let timer: ReturnType<typeof setTimeout> | undefined
-    const late = new Promise<never>((_, fail) => {
-      timer = setTimeout(() => fail(new Error('it does not go on')), PATIENCE_MS)
-    })
-    try {
-      const { done, value } = await Promise.race([iterator.next(), late])
-      if (done) return
-      yield value
-    } finally {
-      clearTimeout(timer)
-    }
-  }
 }
 
 /** One mark and three figures after it would be asked about: of a figure it is plain which it is. */

@@ -50,7 +50,7 @@ test('a reading that searches leaves its matches in the database, and the next s
   const count = async (): Promise<number> =>
     Number((await knex('patternMatch').count({ n: '*' }))[0]!.n)
   const first = await readings.ask(store, 'pairings', 'lantern')
-  await expect.poll(count, { timeout: 10_000 }).toBeGreaterThan(20)
+  await expect.poll(count).toBeGreaterThan(20)
   await new Promise((late) => setTimeout(late, 1000))
   const [before] = await Promise.all([count(), readings.close()])
   const history = await knex('history').count({ n: '*' })
@@ -60,7 +60,7 @@ test('a reading that searches leaves its matches in the database, and the next s
   expect(await knex('history').count({ n: '*' })).toEqual(history)
   await readings.close()
   await knex.destroy()
-}, 60_000)
+})
 
 /** What the search finds of fixed patterns; where it changes, SEARCH is to be raised, or old finds are taken for new. */
 test('the search answers as its number says', () => {

@@ -19,7 +19,7 @@ beforeAll(async () => {
   knex = await openDatabase(join(mkdtempSync(join(tmpdir(), 'junket-reading-')), 'junket.sqlite'))
   store = new Store(knex)
   await importDocument(store, demoDocument())
-}, 60_000)
+})
 afterAll(async () => {
   await readings.close()
   await knex.destroy()
@@ -59,7 +59,7 @@ test('what the thread answers is what would be answered here, before and right a
   expect(await readings.ask(store, 'pairings', 'lantern')).toEqual(
     await here(store, 'pairings', ['lantern']),
   )
-}, 60_000)
+})
 
 test('what cannot be done is told as it would be here, and what is handed on arrives', async () => {
   await expect(readings.ask(store, 'header', 'nowhere')).rejects.toMatchObject({
@@ -81,7 +81,7 @@ test('what cannot be done is told as it would be here, and what is handed on arr
   )
   expect((await arrived).needs.length).toBeGreaterThan(10)
   port2.close()
-}, 60_000)
+})
 
 test('many who ask the same at once are answered by one reading; after it is closed the next to ask opens another', async () => {
   const answers = await Promise.all(
@@ -96,7 +96,7 @@ test('many who ask the same at once are answered by one reading; after it is clo
   await knex.raw('PRAGMA journal_mode = WAL')
   await store.transaction((tx) => tx.insert('person', { name: 'Reader' }))
   expect(await (await readings.json(store, 'budget', 'lantern')).text()).toBe(answers[0])
-}, 60_000)
+})
 
 test('another file may take the place of one it let go of: the same thread reads that, and hears of its changes', async () => {
   const file = store.file!
@@ -123,4 +123,4 @@ test('another file may take the place of one it let go of: the same thread reads
   expect(await names()).toContain('Renamed')
   await rename('Renamed again')
   expect(await names()).toContain('Renamed again')
-}, 60_000)
+})

@@ -1,4 +1,5 @@
 import { afterAll, expect, test } from 'vitest'
+import { HARD } from '../../core/sourcing/hard-problem.ts'
 import type { Problem } from '../../core/sourcing/problem.ts'
 import { JobRunner } from './runner.ts'
 
@@ -11,31 +12,6 @@ const small: Problem = {
   candidates: [{ id: 'c', need: 'n', source: 'keep', priceMinor: 7 }],
   bundles: [],
   suppliers: [],
-}
-
-/** Hard enough that no machine proves it at once: many equal choices under a budget of suppliers. */
-const hard: Problem = {
-  currency: 'EUR',
-  needs: Array.from({ length: 120 }, (_, n) => ({ id: `n${n}`, quantity: 1 })),
-  candidates: Array.from({ length: 2400 }, (_, c) => ({
-    id: `c${c}`,
-    need: `n${c % 120}`,
-    source: 'buy' as const,
-    supplier: `s${(c * 7) % 23}`,
-    priceMinor: 1000 + ((c * 7919) % 997),
-    weightG: 200 + ((c * 31) % 900),
-  })),
-  bundles: [],
-  suppliers: Array.from({ length: 23 }, (_, s) => ({
-    id: `s${s}`,
-    minimumMinor: 3000 + s * 100,
-    shipping: [
-      { id: 'a', chargeMinor: 500 + s * 13, upToG: 2500 },
-      { id: 'b', chargeMinor: 1400 + s * 17 },
-      { id: 'f', chargeMinor: 0, fromMinor: 14_000 + s * 500 },
-    ],
-  })),
-  limits: { maxSuppliers: 9 },
 }
 
 test('a job runs on a worker, lands its plan, and is told from start to end', async () => {
@@ -59,7 +35,7 @@ test('a job runs on a worker, lands its plan, and is told from start to end', as
 
 test('a cancelled job ends soon, and what it had is landed, not lost', async () => {
   let landed = 0
-  const job = jobs.start('sourcing', 'build', hard, 120_000, async () => void landed++)
+  const job = jobs.start('sourcing', 'build', HARD, 120_000, async () => void landed++)
   await new Promise((done) => setTimeout(done, 1500))
   const running = jobs.find(job.id)!.status === 'running'
   jobs.cancel(job.id)
@@ -68,6 +44,24 @@ test('a cancelled job ends soon, and what it had is landed, not lost', async () 
   expect(state.status).toBe(running ? 'cancelled' : 'done')
   expect(state.endedAt! - state.startedAt).toBeLessThan(60_000)
   expect(landed).toBeLessThanOrEqual(1)
+})
+
+test('a job that is stopped while it waits for a thread tells of no plan, as one stopped at work does', async () => {
+  const left = new AbortController()
+  const busy = [1, 2].map(() => jobs.solve(HARD, 120_000, left.signal))
+  const landed: unknown[] = []
+  const job = jobs.start(
+    'sourcing',
+    'waits',
+    small,
+    10_000,
+    async ({ plan, taken }) => void landed.push(plan.status, plan.totalMinor, taken.size),
+  )
+  jobs.cancel(job.id)
+  await jobs.wait(job.id)
+  expect([jobs.find(job.id)!.status, ...landed]).toEqual(['cancelled', 'none', null, 0])
+  left.abort()
+  await Promise.all(busy)
 })
 
 test('the runner works on after a cancel', async () => {
@@ -91,7 +85,7 @@ test('what was begun before a backup took the place of the data does not land in
   const landed: unknown[] = []
   const start = (problem: Problem, ms: number) =>
     jobs.start('sourcing', 'put back', problem, ms, async ({ plan }) => void landed.push(plan))
-  const job = start(hard, 60_000)
+  const job = start(HARD, 60_000)
   await jobs.gate.alone(async () => undefined)
   expect(jobs.running('sourcing', 'put back')).toBe(null)
   await jobs.wait(job.id)

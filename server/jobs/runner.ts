@@ -1,7 +1,7 @@
 import { MessagePort } from 'node:worker_threads'
 import { Piscina } from 'piscina'
 import type { Problem } from '../../core/sourcing/problem.ts'
-import type { Plan } from '../../core/sourcing/solve.ts'
+import { noPlan, type Plan } from '../../core/sourcing/solve.ts'
 import { newId } from '../database/new-id.ts'
 import { RestoreGate } from '../restore-gate.ts'
 import { FileReader } from './file-reader.ts'
@@ -53,7 +53,7 @@ export class JobRunner {
     await Promise.all([this.readings, ...this.#explorers].map((one) => one.letGo()))
   })
 
-  /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer. */
+  /** Solves in a worker; aborting stops the solver and keeps its best plan, or ends the thread when it does not answer: no plan then. */
   async solve(
     problem: Problem | MessagePort,
     timeLimitMs: number,
@@ -82,6 +82,10 @@ export class JobRunner {
         signal: ended.signal,
         transferList: problem instanceof MessagePort ? [problem] : [],
       })) as Solved
+    } catch (error) {
+      if (!ended.signal.aborted) throw error
+      // Stopped before a thread had it, or by one that did not answer: told as any other stop.
+      return { plan: noPlan([]), taken: new Map() }
     } finally {
       signal?.removeEventListener('abort', stop)
     }

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
 import type { Build } from '../../../contract/answers/rows.ts'
@@ -95,7 +95,7 @@ const show = (what: React.ReactNode) =>
 
 /** Waits until what was said has left the queue of this browser. */
 const arrived = (kind: string) =>
-  vi.waitFor(() => expect(localStorage.getItem(`queue:/builds/b/sheets/${kind}`)).toBeNull())
+  waitFor(() => expect(localStorage.getItem(`queue:/builds/b/sheets/${kind}`)).toBeNull())
 
 test('what does not hold stands first, and is said to a screen reader', async () => {
   show(<Findings build="b" />)
@@ -113,7 +113,7 @@ test('each thing that must still work says what it adds and costs; a tick counts
   expect(region.getByText('on the list anyway')).toBeTruthy()
   expect(region.getByText(/^Kept:/).textContent).toMatch(/15.*60.*[, ]0.3 to 3 h/)
   fireEvent.click(region.getByLabelText(/Air conditioning/))
-  await vi.waitFor(() =>
+  await waitFor(() =>
     expect(
       sent.find(({ method, path }) => method === 'PATCH' && path === '/builds/b')?.body.mustWork,
     ).toEqual(['air-conditioning', 'heater']),
@@ -127,7 +127,7 @@ test('a limit typed is sent to its sheet when the field is left; a choice at onc
   fireEvent.change(money, { target: { value: '3,500' } })
   expect(sent.some(({ body }) => 'most-money' in (body.answers ?? {}))).toBe(false)
   fireEvent.blur(money)
-  await vi.waitFor(() =>
+  await waitFor(() =>
     expect(
       sent.some(
         ({ path, body }) =>
@@ -147,7 +147,7 @@ test('law and papers: each line has a state, a date, a paper and who said so', a
   fireEvent.change(line.getByLabelText('The insurer is told: When'), {
     target: { value: '2026-11-20' },
   })
-  await vi.waitFor(() =>
+  await waitFor(() =>
     expect(sent.flatMap(({ body }) => Object.keys(body.answers ?? {}))).toEqual(
       expect.arrayContaining(['insurer:state', 'insurer:date']),
     ),

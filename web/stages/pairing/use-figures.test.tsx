@@ -49,7 +49,7 @@ const open = (school: 'keep' | 'set-back' = 'keep') =>
 test('what is seen is asked for first and alone, the rest in slices, each until it is there', async () => {
   serve(30)
   const { result } = open()
-  await waitFor(() => expect(result.current.done).toBe(pairs.length), { timeout: 5000 })
+  await waitFor(() => expect(result.current.done).toBe(pairs.length))
   expect(asked[0]!.pairs.map(pairingKey)).toEqual(pairs.slice(0, 12).map(({ key }) => key))
   expect(Math.max(...asked.map(({ pairs: some }) => some.length))).toBeLessThanOrEqual(100)
   expect(new Set(result.current.known.keys())).toEqual(new Set(pairs.map(({ key }) => key)))
@@ -58,11 +58,11 @@ test('what is seen is asked for first and alone, the rest in slices, each until 
 test('placed otherwise it is worked out anew, and nothing of the other placement is shown', async () => {
   serve(400)
   const { result, rerender } = open()
-  await waitFor(() => expect(result.current.done).toBe(pairs.length), { timeout: 5000 })
+  await waitFor(() => expect(result.current.done).toBe(pairs.length))
   const before = asked.length
   rerender({ now: 'set-back' })
   expect(result.current.known.size).toBe(0)
-  await waitFor(() => expect(result.current.done).toBe(pairs.length), { timeout: 5000 })
+  await waitFor(() => expect(result.current.done).toBe(pairs.length))
   expect(new Set(asked.slice(before).map(({ school }) => school))).toEqual(new Set(['set-back']))
 })
 

@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { MemoryRouter } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
@@ -246,10 +246,8 @@ test('a caution is shown until somebody ticks it as seen, and can be shown again
   fireEvent.click((await screen.findAllByLabelText('Seen'))[0]!)
   await screen.findByText(/1 caution seen/)
   expect(screen.getAllByLabelText('Seen')).toHaveLength(1)
-  await vi.waitFor(() =>
-    expect(Object.keys(sent[0].answers)).toEqual(['propshaft:Chock the wheels.']),
-  )
+  await waitFor(() => expect(Object.keys(sent[0].answers)).toEqual(['propshaft:Chock the wheels.']))
   fireEvent.click(screen.getByRole('button', { name: 'Show again' }))
-  await vi.waitFor(() => expect(screen.getAllByLabelText('Seen')).toHaveLength(2))
-  await vi.waitFor(() => expect(localStorage.getItem('queue:/builds/b/sheets/cautions')).toBeNull())
+  await waitFor(() => expect(screen.getAllByLabelText('Seen')).toHaveLength(2))
+  await waitFor(() => expect(localStorage.getItem('queue:/builds/b/sheets/cautions')).toBeNull())
 })

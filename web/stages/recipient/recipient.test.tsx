@@ -1,6 +1,6 @@
 // @vitest-environment jsdom
 
-import { cleanup, fireEvent, render, screen, within } from '@testing-library/react'
+import { cleanup, fireEvent, render, screen, waitFor, within } from '@testing-library/react'
 import { MemoryRouter, Route, Routes } from 'react-router'
 import { SWRConfig } from 'swr'
 import { afterEach, beforeEach, expect, test, vi } from 'vitest'
@@ -118,7 +118,7 @@ test('a measurement is sent once with its method, under its field and time', asy
   const spread = screen.getByLabelText('Between the mounts, across')
   fireEvent.change(spread, { target: { value: '18 7/8 in' } })
   fireEvent.keyDown(spread, { key: 'Enter' })
-  await vi.waitFor(() => expect(sent.length).toBeGreaterThan(0))
+  await waitFor(() => expect(sent.length).toBeGreaterThan(0))
   const [[key, answer]] = Object.entries(sent[0]!.body.answers) as [
     [string, { value: string; method: string; at: string }],
   ]
@@ -145,7 +145,7 @@ test('what is only unusual is asked once, and taken when it is said again', asyn
   expect(along.getAttribute('aria-invalid')).toBe('true')
   expect(sent).toEqual([])
   fireEvent.keyDown(along, { key: 'Enter' })
-  await vi.waitFor(() => expect(sent.length).toBeGreaterThan(0))
+  await waitFor(() => expect(sent.length).toBeGreaterThan(0))
 })
 
 test('the card goes in the order one crawls, each place with its caution and its boxes', async () => {

@@ -318,7 +318,7 @@ describe('of an empty shop', () => {
     )
     expect(told).toBeGreaterThan(500)
     expect((await knex('history').max({ newest: 'id' }).first())!.newest).toBe(newest)
-  }, 120_000)
+  })
 
   test('cells of a workbook that look like formulas are words on their way out, and themselves on their way in', async () => {
     async function* rows() {

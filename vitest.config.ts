@@ -20,6 +20,7 @@ export default defineConfig({
           name: 'core and server',
           include: files('core', 'contract', 'server', 'demo'),
           isolate: false,
+          globalSetup: 'scripts/workers-for-tests.mjs',
         },
       },
       {

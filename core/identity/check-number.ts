@@ -10,7 +10,7 @@ import { byText, type Had, type Way, waysToServe } from './serving.ts'
 import { RAISES, raisedBy, VERDICT_WORDS, type VerdictWord } from './steps.ts'
 import { straightChain } from './straight.ts'
 import { gradeOf } from './strength.ts'
-import { AskedFor, type WhereAnswer } from './where.ts'
+import type { AskedFor, WhereAnswer } from './where.ts'
 
 /** A number wanted. */
 export interface Wanted extends WrittenNumber {
@@ -74,6 +74,7 @@ export interface NumberVerdict extends NumberAnswer {
 const MOST_OTHERS = 8
 const SURE = strengthOf('catalogue')
 const NONE: readonly never[] = []
+const NOTHING_SAID: Application = {}
 
 /** Where one starts: at a number wanted, or at one that is listed for the application. */
 interface Root {
@@ -101,7 +102,7 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
   const plainly = straightAnswer(index, question)
   if (plainly) return plainly
   const places = new Places(index)
-  const asked = new AskedFor(question.application ?? {}, index.generations)
+  const asked = index.askedFor(question.application ?? NOTHING_SAID)
   const wanted = want.map((one) => ({ one, mention: places.mention(one) }))
   const had = new Map<number, Had[]>()
   for (const one of have) {
@@ -115,12 +116,11 @@ export function checkNumber(index: NumberIndex, question: NumberQuestion): Numbe
   for (const one of [...want, ...have]) if (isWeakMark(one.mark)) weak.add(places.mention(one).at)
   const isWeak = (at: number): boolean => weak.has(at) || (index.nodes[at]?.isWeak ?? false)
   const near = question.isNarrow ? new Set([...had.keys()].map((at) => index.island(at))) : null
-  const isNear = (at: number): boolean => near?.has(index.island(at)) ?? true
   const follower = new Follower(index, asked, on, follow, isWeak)
   const roots =
     want.length > 0
       ? wanted.flatMap(({ one, mention }) => rootOf(one, mention, asked, isWeak))
-      : listed(index, asked, isWeak).filter(({ mention }) => isNear(mention.at))
+      : listed(index, asked, isWeak, near)
   const reach = reachFrom(new Set(roots.map(({ mention }) => mention.at)), follower)
   const denials = denialsAmong(index, asked, follower, reach)
   const found = waysToServe(roots, had, follower, denials, reach)
@@ -268,16 +268,18 @@ function rootOf(
   ]
 }
 
-/** Numbers that are listed for a target stated with its family. */
+/** Numbers that are listed for a target stated with its family. @param near the islands they are on; null: any */
 function listed(
   index: NumberIndex,
   asked: AskedFor,
   isWeak: (at: number) => boolean,
+  near: ReadonlySet<number | null> | null,
 ): readonly Root[] {
   const rows = new Set(
     TARGETS.flatMap((kind) => {
       const target = asked.target(kind)
-      return target ? index.listedFor(kind, target.family) : []
+      if (!target) return NONE
+      return near ? index.listedOn(kind, target.family, near) : index.listedFor(kind, target.family)
     }),
   )
   return [...rows].flatMap((row): readonly Root[] => {

@@ -1,4 +1,6 @@
+import { groupBy } from '../group.ts'
 import {
+  type Application,
   type ApplicationClaim,
   type CountedNumber,
   type GenerationClaim,
@@ -24,6 +26,7 @@ import type { PathStep } from './path-step.ts'
 import { gradeOf } from './strength.ts'
 import { components } from './strong-components.ts'
 import { weakComponents } from './weak-components.ts'
+import { AskedFor } from './where.ts'
 
 /** A mention of a number: which number it is, as it is spelled, with what of it does not decide. */
 export interface Mention extends WrittenNumber {
@@ -147,6 +150,8 @@ export class NumberIndex {
   readonly #denied = new Map<string, ApplicationRow[]>()
   #lookAlikes: Map<string, number[]> | null = null
   #islands: Int32Array | null = null
+  readonly #byIsland = new Map<readonly ApplicationRow[], Map<number | null, ApplicationRow[]>>()
+  readonly #asked = new WeakMap<Application, AskedFor>()
 
   /** @throws RangeError where a row replaces several numbers by several */
   constructor(claims: NumberClaims) {
@@ -195,6 +200,26 @@ export class NumberIndex {
   /** Rows that say of a number that it fits a family. */
   listedFor(kind: TargetKind, family: string): readonly ApplicationRow[] {
     return this.#listed.get(`${kind} ${plain(family)}`) ?? NOTHING
+  }
+
+  /** Those of them whose numbers are on given islands. */
+  listedOn(
+    kind: TargetKind,
+    family: string,
+    islands: Iterable<number | null>,
+  ): readonly ApplicationRow[] {
+    const rows = this.listedFor(kind, family)
+    const held = this.#byIsland.get(rows)
+    const byIsland = held ?? groupBy(rows, ({ mention }) => this.island(mention.at))
+    if (!held) this.#byIsland.set(rows, byIsland)
+    return [...islands].flatMap((island) => byIsland.get(island) ?? [])
+  }
+
+  /** What a number is asked for: reckoned once for all questions about the same. */
+  askedFor(application: Application): AskedFor {
+    let asked = this.#asked.get(application)
+    if (!asked) this.#asked.set(application, (asked = new AskedFor(application, this.generations)))
+    return asked
   }
 
   /** Rows that say of a number that it does not fit a family. */

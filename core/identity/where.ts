@@ -42,7 +42,7 @@ export class AskedFor {
   readonly #application: Application
   readonly #generations: readonly GenerationClaim[]
   readonly #known = new Map<TargetKind, KnownGeneration | null>()
-  readonly #answers = new Map<Where, WhereAnswer>()
+  readonly #answers = new WeakMap<Where, WhereAnswer>()
 
   constructor(application: Application, generations: readonly GenerationClaim[]) {
     this.#application = application

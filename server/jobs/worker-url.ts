@@ -1,10 +1,14 @@
 import { existsSync } from 'node:fs'
+import { resolve } from 'node:path'
 import { fileURLToPath, pathToFileURL } from 'node:url'
 import { Worker } from 'node:worker_threads'
 
-/** Path of a worker: built beside the bundle, or its source (run through tsx) in development and tests. */
+/** Path of a worker: built beside the bundle or, for tests, where JUNKET_WORKERS says; its source, run through tsx, in development. */
 export function workerUrl(name: string): { filename: string; execArgv: string[] } {
-  const built = fileURLToPath(new URL(`./${name}.js`, import.meta.url))
+  const { JUNKET_WORKERS } = process.env
+  const built = JUNKET_WORKERS
+    ? resolve(JUNKET_WORKERS, `${name}.js`)
+    : fileURLToPath(new URL(`./${name}.js`, import.meta.url))
   if (existsSync(built)) return { filename: built, execArgv: [] }
   return {
     filename: fileURLToPath(new URL(`./${name}.ts`, import.meta.url)),

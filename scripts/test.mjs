@@ -41,7 +41,8 @@ function tests(name, args, report, count) {
 
 await checks([
   ['Format and lint', bin('biome'), ['check', '--error-on-warnings', '.']],
-  ['Types', bin('tsc'), ['--noEmit']],
+  // By the compiler that takes a quarter of the time; the import rules read through the one before it.
+  ['Types', process.execPath, ['node_modules/typescript-7/bin/tsc', '--noEmit']],
   ['Import rules', process.execPath, ['scripts/import-rules.mjs']],
 ])
 // By itself: the import rules plant a file that nothing uses.

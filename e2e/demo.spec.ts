@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test'
-import { HARD } from '../core/sourcing/hard-problem.ts'
+import { HARD } from '../core/sourcing/hard-problem.property.ts'
 import { choose, expect, tabTo, test } from './junket.ts'
 
 /** How many lines the parts list says it has. */
@@ -126,10 +126,10 @@ test('a solve that is stopped leaves the plan that held, marked, with its total;
   )
   // Answered once both were heard.
   await page.request.get(`${demo.url}/api/health`)
+  expect(await Promise.race([...busy, 'at work'])).toBe('at work')
   await page.getByRole('button', { name: 'Solve again' }).click()
   await page.getByRole('button', { name: 'Stop, keep the best' }).click()
   await expect(heading).toHaveText(/^(Stopped before a new plan|Best found)/)
-  expect(await Promise.race([...busy, 'at work'])).toBe('at work')
   left.abort()
   await Promise.allSettled(busy)
   await expect(plate).toBeVisible()

@@ -1,5 +1,5 @@
 import { afterAll, expect, test } from 'vitest'
-import { HARD } from '../../core/sourcing/hard-problem.ts'
+import { HARD } from '../../core/sourcing/hard-problem.property.ts'
 import type { Problem } from '../../core/sourcing/problem.ts'
 import { JobRunner } from './runner.ts'
 
@@ -46,7 +46,7 @@ test('a cancelled job ends soon, and what it had is landed, not lost', async () 
   expect(landed).toBeLessThanOrEqual(1)
 })
 
-test('a job that is stopped while it waits for a thread tells of no plan, as one stopped at work does', async () => {
+test('a job that is stopped while it waits for a thread ends at once and tells of no plan', async () => {
   const left = new AbortController()
   const busy = [1, 2].map(() => jobs.solve(HARD, 120_000, left.signal))
   const landed: unknown[] = []
@@ -66,6 +66,15 @@ test('a job that is stopped while it waits for a thread tells of no plan, as one
 
 test('the runner works on after a cancel', async () => {
   expect(await jobs.solve(small, 10_000)).toMatchObject({ status: 'proven', totalMinor: 7 })
+})
+
+test('what is under way when all is closed does not land', async () => {
+  const closing = new JobRunner()
+  let landed = 0
+  const job = closing.start('sourcing', 'closes', small, 10_000, async () => void landed++)
+  await closing.close()
+  await closing.wait(job.id)
+  expect([closing.find(job.id)!.status, landed]).toEqual(['cancelled', 0])
 })
 
 test('a job whose landing fails says why', async () => {

@@ -33,8 +33,8 @@ interface Running {
 
 /** Solver threads grow and never shrink: a thread is replaced after this many solves. */
 const SOLVES_PER_THREAD = 40
-/** After a cancel the solver is given this long to hand over its best plan. */
-const PATIENCE_MS = 2_000
+/** After a cancel a solver at work is given this long to hand over its best plan, judged: long on a busy machine. */
+const PATIENCE_MS = 20_000
 
 /** The one job runner: heavy work on worker threads, with progress and cancel. */
 export class JobRunner {
@@ -49,7 +49,10 @@ export class JobRunner {
   readonly #explorers = [new ReadingThread(true), new ReadingThread(true)]
   /** Shut while a backup is put back: a plan that is ready then lands after it, and no other thread has the file open. */
   readonly gate = new RestoreGate(async () => {
-    this.#leaveJobs()
+    this.#leaveJobs(
+      'failed',
+      'A backup took the place of the data this was worked out from. Start it again.',
+    )
     await Promise.all([this.readings, ...this.#explorers].map((one) => one.letGo()))
   })
 
@@ -72,7 +75,9 @@ export class JobRunner {
     const ended = new AbortController()
     const stop = (): void => {
       state[0] = 1
-      setTimeout(() => ended.abort(), PATIENCE_MS).unref()
+      // Not begun: there is nothing to hand over.
+      if (state[3] === 0) ended.abort()
+      else setTimeout(() => ended.abort(), PATIENCE_MS).unref()
     }
     if (signal?.aborted) stop()
     signal?.addEventListener('abort', stop, { once: true })
@@ -83,6 +88,7 @@ export class JobRunner {
         transferList: problem instanceof MessagePort ? [problem] : [],
       })) as Solved
     } catch (error) {
+      if (problem instanceof MessagePort) problem.close()
       if (!ended.signal.aborted) throw error
       // Stopped before a thread had it, or by one that did not answer: told as any other stop.
       return { plan: noPlan([]), taken: new Map() }
@@ -141,12 +147,12 @@ export class JobRunner {
     return null
   }
 
-  /** What was begun on data that is no longer there does not land. */
-  #leaveJobs(): void {
+  /** What is under way ends and does not land. */
+  #leaveJobs(status: 'failed' | 'cancelled', why: string | null): void {
     for (const { state, abort } of this.#jobs.values()) {
       if (state.status !== 'running') continue
-      state.status = 'failed'
-      state.error = 'A backup took the place of the data this was worked out from. Start it again.'
+      state.status = status
+      state.error = why
       abort.abort()
     }
   }
@@ -179,7 +185,7 @@ export class JobRunner {
   }
 
   async close(): Promise<void> {
-    for (const job of this.#jobs.values()) job.abort.abort()
+    this.#leaveJobs('cancelled', null)
     await Promise.all([
       this.#pool?.destroy(),
       this.files.close(),

@@ -24,7 +24,7 @@ export interface SolveTask {
   /** What is solved, or where it comes from: from another thread it never passes through the one that answers. */
   readonly problem: Problem | MessagePort
   readonly timeLimitMs: number
-  /** Float64 [stop, best, bound, messages] shared with the runner: a posted message cannot reach a running solver. */
+  /** Float64 [stop, best, bound, messages and 1 once it begins] shared with the runner: a posted message cannot reach a running solver. */
   readonly shared: SharedArrayBuffer
 }
 
@@ -39,6 +39,7 @@ export default async function solve({
   const state = new Float64Array(shared)
   state[1] = Infinity
   state[2] = -Infinity
+  state[3] = 1
   const onProgress = (best: number, bound: number): void => {
     state[1] = Math.min(state[1]!, best)
     state[2] = Math.max(state[2]!, bound)

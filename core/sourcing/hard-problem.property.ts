@@ -1,6 +1,6 @@
 import type { Problem } from './problem.ts'
 
-/** For tests: hard enough that no machine proves it at once. Many equal choices under a budget of suppliers. */
+/** Hard enough that no machine proves it at once. Many equal choices under a budget of suppliers. */
 export const HARD: Problem = {
   currency: 'EUR',
   needs: Array.from({ length: 120 }, (_, n) => ({ id: `n${n}`, quantity: 1 })),
